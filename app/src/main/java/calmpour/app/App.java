@@ -1,0 +1,37 @@
+package calmpour.app;
+
+import calmpour.core.plan.Planner;
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.event.EventListener;
+
+/** The server: one process on this machine, serving one workshop. */
+@SpringBootApplication
+public class App {
+  public static void main(String[] args) {
+    SpringApplication.run(App.class, args);
+  }
+
+  @Bean
+  Clock clock() {
+    return Clock.systemUTC();
+  }
+
+  @Bean
+  Planner planner() {
+    return new Planner();
+  }
+
+  @EventListener
+  void ready(ApplicationReadyEvent event) {
+    if (event.getApplicationContext() instanceof ServletWebServerApplicationContext web
+        && web.getWebServer() != null) {
+      System.out.println(
+          "Calm Pour is ready at http://127.0.0.1:" + web.getWebServer().getPort() + "/");
+    }
+  }
+}

@@ -1,0 +1,169 @@
+package calmpour.app.api;
+
+import calmpour.app.store.SavedSession;
+import calmpour.app.store.SessionStore;
+import calmpour.app.store.ShelfStore;
+import calmpour.core.check.InvalidValuesException;
+import calmpour.core.plan.Planner;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The sessions that are kept. */
+@RestController
+@RequestMapping("/api/sessions")
+public class SessionController {
+  private final SessionStore sessions;
+  private final ShelfStore shelf;
+  private final Planner planner;
+
+  SessionController(SessionStore sessions, ShelfStore shelf, Planner planner) {
+    this.sessions = sessions;
+    this.shelf = shelf;
+    this.planner = planner;
+  }
+
+  /**
+   * A line of the list.
+   *
+   * @param cavities how many are poured; 0 for a mix without moulds
+   * @param resinG A + B mixed; null while it cannot be planned
+   */
+  public record SessionLine(
+      String id,
+      String name,
+      LocalDateTime startsAt,
+      String zoneId,
+      int cavities,
+      @Nullable Double resinG,
+      boolean justMix,
+      OffsetDateTime changedAt) {
+    static SessionLine of(SavedSession saved) {
+      Session session = saved.session();
+      int cavities = session.pieces().stream().mapToInt(p -> p.count()).sum();
+      Double resinG = saved.plan() == null ? null : saved.plan().totals().resinG();
+      return new SessionLine(
+          saved.id(),
+          session.name(),
+          session.startsAt(),
+          session.zoneId(),
+          cavities,
+          resinG,
+          session.justMix() != null,
+          saved.changedAt());
+    }
+  }
+
+  /**
+   * A kept session as it is opened.
+   *
+   * @param snapshot what its plan was made from
+   * @param workshopChanged whether that is no longer what stands on the shelves
+   */
+  public record OpenedSession(
+      String id,
+      int revision,
+      Session session,
+      @Nullable Workshop snapshot,
+      boolean workshopChanged,
+      OffsetDateTime changedAt) {}
+
+  @GetMapping
+  List<SessionLine> list() {
+    return sessions.all().stream().map(SessionLine::of).toList();
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  OpenedSession create(@RequestBody Session session) {
+    return opened(sessions.create(session, keep(session, null)));
+  }
+
+  /** The session with every material it names carried inline, to be sent to somebody else. */
+  @PostMapping("/carrying")
+  Session carrying(@RequestBody Session session) {
+    return session.carrying(Planner.snapshot(session, shelf.workshop()));
+  }
+
+  @GetMapping("/{id}")
+  OpenedSession open(@PathVariable String id) {
+    return opened(saved(id));
+  }
+
+  /**
+   * Saves over what the screen last saw.
+   *
+   * @param revision the one that was opened; refused when somebody has saved since
+   */
+  @PutMapping("/{id}")
+  OpenedSession update(
+      @PathVariable String id, @RequestParam int revision, @RequestBody Session session) {
+    SavedSession before = saved(id);
+    return sessions
+        .update(id, revision, session, keep(session, before))
+        .map(this::opened)
+        .orElseThrow(() -> new SavedElsewhereException(before.revision(), revision));
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void remove(@PathVariable String id) {
+    if (!sessions.remove(id)) {
+      throw new NotFoundException("there is no session " + id);
+    }
+  }
+
+  private SavedSession saved(String id) {
+    return sessions
+        .find(id)
+        .orElseThrow(() -> new NotFoundException("this session is not kept here (any more)"));
+  }
+
+  private OpenedSession opened(SavedSession saved) {
+    return new OpenedSession(
+        saved.id(),
+        saved.revision(),
+        saved.session(),
+        saved.snapshot(),
+        changed(saved),
+        saved.changedAt());
+  }
+
+  /** A session that cannot be planned just now is kept all the same, with its last snapshot. */
+  private SessionStore.Kept keep(Session session, @Nullable SavedSession before) {
+    try {
+      Workshop workshop = shelf.workshop();
+      return new SessionStore.Kept(
+          Planner.snapshot(session, workshop), planner.plan(session, workshop));
+    } catch (InvalidValuesException cannotBePlanned) {
+      return before == null
+          ? new SessionStore.Kept(null, null)
+          : new SessionStore.Kept(before.snapshot(), before.plan());
+    }
+  }
+
+  private boolean changed(SavedSession saved) {
+    if (saved.snapshot() == null) {
+      return false;
+    }
+    try {
+      return !Planner.snapshot(saved.session(), shelf.workshop()).equals(saved.snapshot());
+    } catch (InvalidValuesException somethingIsGone) {
+      return true;
+    }
+  }
+}

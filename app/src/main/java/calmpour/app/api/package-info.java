@@ -1,0 +1,2 @@
+/** HTTP in, JSON out. */
+package calmpour.app.api;

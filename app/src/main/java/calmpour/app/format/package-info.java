@@ -1,0 +1,2 @@
+/** Open formats: reading strictly, and saying what is wrong. */
+package calmpour.app.format;

@@ -1,0 +1,98 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.SAVED_SESSION;
+
+import calmpour.app.store.generated.tables.records.SavedSessionRecord;
+import calmpour.core.plan.Plan;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The sessions that are kept, each with the plan it had when it was saved. */
+@Repository
+public class SessionStore {
+  private final DSLContext db;
+  private final JsonMapper json;
+  private final Clock clock;
+
+  SessionStore(DSLContext db, JsonMapper json, Clock clock) {
+    this.db = db;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** What is kept of a session beside it; both null while it cannot be planned. */
+  public record Kept(@Nullable Workshop snapshot, @Nullable Plan plan) {}
+
+  /** The newest first. */
+  public List<SavedSession> all() {
+    return db.selectFrom(SAVED_SESSION)
+        .orderBy(SAVED_SESSION.CHANGED_AT.desc(), SAVED_SESSION.ID)
+        .fetch(this::read);
+  }
+
+  public Optional<SavedSession> find(String id) {
+    return db.selectFrom(SAVED_SESSION)
+        .where(SAVED_SESSION.ID.eq(id))
+        .fetchOptional()
+        .map(this::read);
+  }
+
+  public SavedSession create(Session session, Kept kept) {
+    SavedSessionRecord row = db.newRecord(SAVED_SESSION);
+    row.setId(UUID.randomUUID().toString());
+    row.setRevision(1);
+    write(row, session, kept);
+    row.insert();
+    return read(row);
+  }
+
+  /**
+   * Saves over revision {@code seen}.
+   *
+   * @return empty when somebody else has saved it since, or it is gone
+   */
+  public Optional<SavedSession> update(String id, int seen, Session session, Kept kept) {
+    SavedSessionRecord row = new SavedSessionRecord();
+    row.setRevision(seen + 1);
+    write(row, session, kept);
+    int changed =
+        db.update(SAVED_SESSION)
+            .set(row)
+            .where(SAVED_SESSION.ID.eq(id), SAVED_SESSION.REVISION.eq(seen))
+            .execute();
+    return changed == 0 ? Optional.empty() : find(id);
+  }
+
+  public boolean remove(String id) {
+    return db.deleteFrom(SAVED_SESSION).where(SAVED_SESSION.ID.eq(id)).execute() > 0;
+  }
+
+  private void write(SavedSessionRecord row, Session session, Kept kept) {
+    row.setName(session.name());
+    row.setDocument(json.writeValueAsString(session));
+    row.setSnapshot(kept.snapshot == null ? null : json.writeValueAsString(kept.snapshot));
+    row.setPlan(kept.plan == null ? null : json.writeValueAsString(kept.plan));
+    row.setChangedAt(OffsetDateTime.now(clock));
+  }
+
+  private SavedSession read(SavedSessionRecord row) {
+    String snapshot = row.getSnapshot();
+    String plan = row.getPlan();
+    return new SavedSession(
+        row.getId(),
+        row.getRevision(),
+        json.readValue(row.getDocument(), Session.class),
+        snapshot == null ? null : json.readValue(snapshot, Workshop.class),
+        plan == null ? null : json.readValue(plan, Plan.class),
+        row.getChangedAt());
+  }
+}

@@ -1,0 +1,77 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.SHELF_ITEM;
+
+import calmpour.app.store.generated.tables.records.ShelfItemRecord;
+import calmpour.core.session.Workshop;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The shelves of this workshop. */
+@Repository
+public class ShelfStore {
+  private final DSLContext db;
+  private final JsonMapper json;
+  private final Clock clock;
+
+  ShelfStore(DSLContext db, JsonMapper json, Clock clock) {
+    this.db = db;
+    this.json = json;
+    this.clock = clock;
+  }
+
+  /** Everything of one kind, by name. */
+  public <T> List<T> all(ShelfKind<T> kind) {
+    return db.select(SHELF_ITEM.DOCUMENT)
+        .from(SHELF_ITEM)
+        .where(SHELF_ITEM.KIND.eq(kind.key()))
+        .orderBy(SHELF_ITEM.NAME, SHELF_ITEM.ID)
+        .fetch(row -> json.readValue(row.value1(), kind.type()));
+  }
+
+  public <T> Optional<T> find(ShelfKind<T> kind, String id) {
+    return db.select(SHELF_ITEM.DOCUMENT)
+        .from(SHELF_ITEM)
+        .where(SHELF_ITEM.KIND.eq(kind.key()), SHELF_ITEM.ID.eq(id))
+        .fetchOptional(row -> json.readValue(row.value1(), kind.type()));
+  }
+
+  /** Puts it on the shelf, in place of one with the same id. */
+  public <T> void put(ShelfKind<T> kind, T item) {
+    ShelfItemRecord row = new ShelfItemRecord();
+    row.setKind(kind.key());
+    row.setId(kind.id(item));
+    row.setName(kind.name(item));
+    row.setDocument(json.writeValueAsString(item));
+    row.setChangedAt(OffsetDateTime.now(clock));
+    db.insertInto(SHELF_ITEM)
+        .set(row)
+        .onConflict(SHELF_ITEM.KIND, SHELF_ITEM.ID)
+        .doUpdate()
+        .set(row)
+        .execute();
+  }
+
+  /** Takes it off the shelf; false when it was not there. */
+  public boolean remove(ShelfKind<?> kind, String id) {
+    return db.deleteFrom(SHELF_ITEM)
+            .where(SHELF_ITEM.KIND.eq(kind.key()), SHELF_ITEM.ID.eq(id))
+            .execute()
+        > 0;
+  }
+
+  /** All shelves at this moment. */
+  public Workshop workshop() {
+    return new Workshop(
+        all(ShelfKind.MOULD),
+        all(ShelfKind.RESIN),
+        all(ShelfKind.COLOURANT),
+        all(ShelfKind.COLOUR),
+        all(ShelfKind.CUP));
+  }
+}

@@ -1,0 +1,263 @@
+package calmpour.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The API over HTTP, against the real application. */
+class ApiTest {
+  @TempDir static Path data;
+  private static RunningApp app;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.demo(data);
+  }
+
+  @AfterAll
+  static void stop() {
+    app.close();
+  }
+
+  private static ObjectNode pantry() {
+    return RunningApp.demoDocument("sessions/pantry-knobs");
+  }
+
+  @Test
+  void itIsHealthyAndDescribesItself() {
+    assertThat(app.get("/actuator/health").body().get("status").asString()).isEqualTo("UP");
+    JsonNode document = app.get("/api/openapi").body();
+    assertThat(document.get("openapi").asString()).startsWith("3.1");
+    assertThat(document.get("paths").has("/api/plan")).isTrue();
+  }
+
+  @Test
+  void aSessionInAPlanOutAndNothingKept() {
+    int before = app.get("/api/sessions").body().size();
+    RunningApp.Answer answer = app.post("/api/plan", pantry());
+    assertThat(answer.status()).isEqualTo(200);
+    JsonNode plan = answer.body().get("plan");
+    JsonNode batch = plan.get("batches").get(0);
+    double a = batch.get("partA").get("massG").asDouble();
+    double b = batch.get("partB").get("massG").asDouble();
+    assertThat(a / b).isCloseTo(2, within(0.01));
+    assertThat(batch.get("cups")).hasSize(5);
+    assertThat(plan.get("totals").get("volumeMl").asDouble()).isCloseTo(170.6, within(1e-6));
+    assertThat(answer.body().get("startsAt").asString()).isEqualTo("2026-11-28T10:00:00Z");
+    assertThat(app.get("/api/sessions").body()).hasSize(before);
+  }
+
+  @Test
+  void aSessionThatCarriesItsMaterialsNeedsNoWorkshop() {
+    ObjectNode session = pantry();
+    session.set("carried", RunningApp.demoDocument("workshop"));
+    try (RunningApp own = RunningApp.empty(data.resolve("elsewhere"))) {
+      assertThat(own.post("/api/plan", pantry()).status()).isEqualTo(422);
+      JsonNode there = own.post("/api/plan", session).body().get("plan");
+      assertThat(there).isEqualTo(app.post("/api/plan", pantry()).body().get("plan"));
+    }
+  }
+
+  @Test
+  void aNumberIsExplainedDownToTheLabel() {
+    ObjectNode request = RunningApp.JSON.createObjectNode();
+    request.set("session", pantry());
+    request.put("quantity", "batch/1/partA/massG");
+    JsonNode derivation = app.post("/api/plan/explain", request).body();
+    assertThat(derivation.get("formula").asString()).isEqualTo("PART_BY_WEIGHT");
+    assertThat(derivation.get("rounding").get("step").asDouble()).isEqualTo(0.1);
+    assertThat(derivation.toString()).contains("\"origin\":\"LABEL\"", "CUP_CONTENT", "Knob 32");
+    request.put("quantity", "batch/7/partA/massG");
+    assertThat(app.post("/api/plan/explain", request).status()).isEqualTo(404);
+  }
+
+  /** Whatever is typed: a message at the field, never a failure of ours. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "/room/temperatureC | 99 | room.temperatureC | between 5 and 45",
+        "/room/temperatureC | 1e400 | room.temperatureC | between 5 and 45",
+        "/room/temperatureC | \"21,5\" | room.temperatureC | number",
+        "/room/temperatureC | \"warm\" | room.temperatureC | number",
+        "/room/temperatureC | null | room.temperatureC | number",
+        "/room | null | room | empty",
+        "/pieces/0/count | 0 | pieces[0].count | between 1 and 500",
+        "/pieces/0/count | -3 | pieces[0].count | between 1 and 500",
+        "/pieces/0/count | 1.5 | pieces[0].count | whole number",
+        "/pieces/0/count | 1000000000000 | pieces[0].count | number",
+        "/pieces/0/layers/0/fill/share | 1.2 | pieces[0].layers[0].fill.share | between 0.001 and 1",
+        "/pieces/0/layers/0/fill | {} | pieces[0].layers[0].fill | exactly one",
+        "/pieces/0/layers/0/colourId | \"mauve\" | pieces[0].layers[0].colourId | mauve",
+        "/pieces/0/layers | [] | pieces[0].layers | between 1 and 6",
+        "/pieces/1/mouldId | \"gone\" | pieces[1].mouldId | gone",
+        "/pieces | [] | pieces | add a mould",
+        "/resinId | \"unknown\" | resinId | unknown",
+        "/resinId | \"\" | resinId | empty",
+        "/startsAt | \"tomorrow\" | startsAt | date and time",
+        "/zoneId | \"Moon/Sea\" | zoneId | time zone",
+        "/splitInto | 21 | splitInto | between 1 and 20",
+        "/name | \"\" | name | empty",
+        "/habits | {\"restMinutes\": 61} | habits.restMinutes | between 0 and 60",
+        "/habits | {\"rest\": 6} | habits | no field",
+        "/habits | 5 | habits | kind",
+        "/colour | \"red\" | colour | no field",
+        "/pieces/0 | 7 | pieces[0] | kind",
+        "/carried | {\"moulds\": [{\"id\": \"x\", \"name\": \"X\", \"volumeMl\": 0}]}"
+            + " | carried.moulds[0].volumeMl | between 0.05 and 20000",
+      })
+  void badInputIsToldAtItsField(String at, String json, String field, String says) {
+    String text = withValue(pantry(), at, json);
+    RunningApp.Answer answer = app.post("/api/plan", text);
+    assertThat(answer.status()).as(answer.body().toString()).isEqualTo(422);
+    assertThat(answer.body().get("type").asString())
+        .isEqualTo("urn:calm-pour:problem:invalid-values");
+    assertThat(answer.error(0).get("field").asString()).startsWith(field);
+    assertThat(answer.error(0).get("message").asString()).containsIgnoringCase(says);
+  }
+
+  /** Puts raw JSON text at a place, so that also what no tree can hold is sent as typed. */
+  private static String withValue(ObjectNode document, String at, String json) {
+    String name = at.substring(at.lastIndexOf('/') + 1);
+    JsonNode parent = document.at(at.substring(0, at.lastIndexOf('/')));
+    if (parent instanceof ObjectNode object) {
+      object.put(name, "@@@");
+    } else {
+      ((tools.jackson.databind.node.ArrayNode) parent)
+          .set(Integer.parseInt(name), RunningApp.JSON.stringNode("@@@"));
+    }
+    return document.toString().replace("\"@@@\"", json);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {"{\"name\": NaN}", "not json", "{\"name\": ", "{]"})
+  void whatIsNoJsonIsRefusedWithItsPlace(String text) {
+    RunningApp.Answer answer = app.post("/api/plan", text);
+    assertThat(answer.status()).isEqualTo(400);
+    assertThat(answer.body().get("detail").asString()).contains("line 1");
+  }
+
+  @Test
+  void aDocumentOfTenMegabytesIsRefusedAtTheDoor() {
+    ObjectNode session = pantry();
+    session.put("name", "x".repeat(10_000_000));
+    RunningApp.Answer answer = app.post("/api/plan", session);
+    assertThat(answer.status()).isEqualTo(413);
+    assertThat(answer.body().get("detail").asString()).contains("2 MB");
+    assertThat(app.post("/api/plan", pantry()).status()).isEqualTo(200);
+  }
+
+  @Test
+  void twoThousandCavitiesAndNotOneMore() {
+    ObjectNode session = pantry();
+    ObjectNode piece = (ObjectNode) session.get("pieces").get(0);
+    piece.put("count", 500);
+    for (int i = 0; i < 4; i++) {
+      session.withArray("pieces").add(piece.deepCopy());
+    }
+    RunningApp.Answer answer = app.post("/api/plan", session);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.error(0).get("message").asString()).contains("2000");
+  }
+
+  /** A page of another site whose name was made to point here must not read the workshop. */
+  @Test
+  void requestsAddressedElsewhereAreNotLetIn() throws IOException {
+    int port = java.net.URI.create(app.url("/")).getPort();
+    try (Socket socket = new Socket(java.net.InetAddress.getLoopbackAddress(), port)) {
+      OutputStream out = socket.getOutputStream();
+      out.write(
+          "GET /api/workshop HTTP/1.1\r\nHost: evil.example\r\nConnection: close\r\n\r\n"
+              .getBytes(StandardCharsets.US_ASCII));
+      InputStream in = socket.getInputStream();
+      assertThat(new String(in.readAllBytes(), StandardCharsets.UTF_8))
+          .startsWith("HTTP/1.1 421")
+          .doesNotContain("Knob 32");
+    }
+  }
+
+  @Test
+  void savingOverWhatAnotherWindowSavedIsRefusedAndLosesNothing() {
+    String id = app.post("/api/sessions", pantry()).body().get("id").asString();
+    ObjectNode mine = pantry().put("name", "Mine");
+    ObjectNode theirs = pantry().put("name", "Theirs");
+    String path = "/api/sessions/" + id + "?revision=1";
+    assertThat(app.put(path, theirs).status()).isEqualTo(200);
+    RunningApp.Answer refused = app.put(path, mine);
+    assertThat(refused.status()).isEqualTo(409);
+    assertThat(refused.body().get("title").asString()).contains("in the meantime");
+    JsonNode kept = app.get("/api/sessions/" + id).body();
+    assertThat(kept.get("session").get("name").asString()).isEqualTo("Theirs");
+    assertThat(kept.get("revision").asInt()).isEqualTo(2);
+    assertThat(app.delete("/api/sessions/" + id).status()).isEqualTo(204);
+    assertThat(app.get("/api/sessions/" + id).status()).isEqualTo(404);
+  }
+
+  @Test
+  void aMouldRemovedWhileASessionUsesItStaysInTheSavedSnapshot() {
+    ObjectNode mould = RunningApp.JSON.createObjectNode();
+    mould.put("id", "short-lived").put("name", "Short-lived").put("volumeMl", 5);
+    app.put("/api/moulds/short-lived", mould);
+    ObjectNode session = pantry();
+    ((ObjectNode) session.get("pieces").get(0)).put("mouldId", "short-lived");
+    JsonNode saved = app.post("/api/sessions", session).body();
+    assertThat(saved.get("workshopChanged").asBoolean()).isFalse();
+
+    assertThat(app.delete("/api/moulds/short-lived").status()).isEqualTo(204);
+    assertThat(app.post("/api/plan", session).error(0).get("field").asString())
+        .isEqualTo("pieces[0].mouldId");
+    JsonNode opened = app.get("/api/sessions/" + saved.get("id").asString()).body();
+    assertThat(opened.get("workshopChanged").asBoolean()).isTrue();
+    assertThat(opened.get("snapshot").get("moulds").toString()).contains("Short-lived");
+
+    // Saving on while it cannot be planned keeps the session and the old snapshot.
+    String path = "/api/sessions/" + saved.get("id").asString() + "?revision=1";
+    JsonNode again = app.put(path, session.put("name", "Still here")).body();
+    assertThat(again.get("snapshot").get("moulds").toString()).contains("Short-lived");
+    app.delete("/api/sessions/" + saved.get("id").asString());
+  }
+
+  @Test
+  void whatIsSavedSurvivesARestart() {
+    Path folder = data.resolve("restart");
+    String id;
+    try (RunningApp first = RunningApp.demo(folder)) {
+      id = first.post("/api/sessions", pantry().put("name", "Kept")).body().get("id").asString();
+      assertThat(first.delete("/api/moulds/knob-25").status()).isEqualTo(204);
+    }
+    try (RunningApp second = RunningApp.demo(folder)) {
+      JsonNode opened = second.get("/api/sessions/" + id).body();
+      assertThat(opened.get("session").get("name").asString()).isEqualTo("Kept");
+      assertThat(second.get("/api/workshop").body().get("moulds").toString())
+          .as("what a visitor removed from the demo does not come back")
+          .doesNotContain("knob-25");
+    }
+  }
+
+  @Test
+  void unknownPlacesAndMethodsAreProblemsToo() {
+    for (RunningApp.Answer answer :
+        new RunningApp.Answer[] {
+          app.get("/api/nowhere"), app.post("/api/workshop", "{}"), app.delete("/api/moulds/none")
+        }) {
+      assertThat(answer.status()).isBetween(404, 405);
+      assertThat(answer.body().get("title").asString()).isNotBlank();
+    }
+  }
+}

@@ -1,0 +1,106 @@
+package calmpour.app;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The real application on a free port, with its data in a folder of the test's own. */
+final class RunningApp implements AutoCloseable {
+  static final JsonMapper JSON = JsonMapper.shared();
+
+  private final ServletWebServerApplicationContext context;
+  private final HttpClient http = HttpClient.newHttpClient();
+
+  private RunningApp(ServletWebServerApplicationContext context) {
+    this.context = context;
+  }
+
+  static RunningApp demo(Path data) {
+    return start(data, true);
+  }
+
+  static RunningApp empty(Path data) {
+    return start(data, false);
+  }
+
+  private static RunningApp start(Path data, boolean demo) {
+    return new RunningApp(
+        (ServletWebServerApplicationContext)
+            SpringApplication.run(
+                App.class,
+                "--server.port=0",
+                "--calmpour.data=" + data.resolve("workshop"),
+                "--calmpour.demo=" + demo));
+  }
+
+  String url(String path) {
+    return "http://127.0.0.1:" + context.getWebServer().getPort() + path;
+  }
+
+  /** A status and a body that is JSON, or missing. */
+  record Answer(int status, JsonNode body) {
+    JsonNode error(int index) {
+      return body.get("errors").get(index);
+    }
+  }
+
+  Answer get(String path) {
+    return send(HttpRequest.newBuilder(URI.create(url(path))).build());
+  }
+
+  Answer delete(String path) {
+    return send(HttpRequest.newBuilder(URI.create(url(path))).DELETE().build());
+  }
+
+  Answer post(String path, Object body) {
+    return post(path, JSON.writeValueAsString(body));
+  }
+
+  Answer post(String path, String text) {
+    return send(withBody("POST", path, text));
+  }
+
+  Answer put(String path, Object body) {
+    return send(withBody("PUT", path, JSON.writeValueAsString(body)));
+  }
+
+  private HttpRequest withBody(String method, String path, String text) {
+    return HttpRequest.newBuilder(URI.create(url(path)))
+        .header("Content-Type", "application/json")
+        .method(method, HttpRequest.BodyPublishers.ofString(text))
+        .build();
+  }
+
+  private Answer send(HttpRequest request) {
+    try {
+      HttpResponse<String> response =
+          http.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+      String text = response.body();
+      return new Answer(
+          response.statusCode(), text.isBlank() ? JSON.nullNode() : JSON.readTree(text));
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** A document that ships with the demo. */
+  static tools.jackson.databind.node.ObjectNode demoDocument(String name) {
+    return (tools.jackson.databind.node.ObjectNode)
+        JSON.readTree(RunningApp.class.getResourceAsStream("/demo/" + name + ".json"));
+  }
+
+  @Override
+  public void close() {
+    context.close();
+  }
+}

@@ -1,0 +1,373 @@
+package calmpour.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/** The screens in a real browser, driven by what a maker sees: roles and visible names. */
+class ScreensTest {
+  @TempDir static Path data;
+  private static RunningApp demo;
+  private static RunningApp own;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    demo = RunningApp.demo(data.resolve("demo"));
+    own = RunningApp.empty(data.resolve("own"));
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    demo.close();
+    own.close();
+  }
+
+  @AfterEach
+  void nothingLeftTheMachineAndNothingFailed() {
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  private static Page open(RunningApp app, String path) {
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url(path));
+    return page;
+  }
+
+  private static String newPantry(String name) {
+    var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", name);
+    return demo.post("/api/sessions", session).body().get("id").asString();
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static Locator field(Page page, String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+  }
+
+  private static Locator group(Page page, String name) {
+    return page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  @Test
+  void aVisitorSeesTheDemoChangesItAndFindsItSavedAfterAReload() {
+    Page page = open(demo, "/#/plan/" + newPantry("For a visitor"));
+    Locator parts = group(page, "Batch 1, mixing");
+    assertThat(parts).containsText("141.5 g");
+    for (String colour : List.of("Harbour", "Clear", "Bracken", "Oat", "Lichen")) {
+      assertThat(group(page, "Cup " + colour)).isVisible();
+    }
+    button(page, "One Knob 32 more").click();
+    assertThat(page.getByLabel("7 of Knob 32")).isVisible();
+    assertThat(parts).not().containsText("141.5 g");
+    String withSeven = parts.textContent();
+
+    button(page, "Undo").click();
+    assertThat(parts).containsText("141.5 g");
+    button(page, "Redo").click();
+    assertThat(parts).hasText(withSeven);
+    button(page, "Save").click();
+    assertThat(button(page, "Saved")).isDisabled();
+    page.reload();
+    assertThat(page.getByLabel("7 of Knob 32")).isVisible();
+    assertThat(parts).hasText(withSeven);
+  }
+
+  @Test
+  void whatIsNotSavedYetSurvivesAReload() {
+    Page page = open(demo, "/#/plan/" + newPantry("Half done"));
+    button(page, "One Cord pull more").click();
+    assertThat(page.getByLabel("3 of Cord pull")).isVisible();
+    page.reload();
+    assertThat(page.getByLabel("3 of Cord pull")).isVisible();
+    assertThat(button(page, "Save")).isEnabled();
+  }
+
+  @Test
+  void aNumberOpensHowItCameAbout() {
+    Page page = open(demo, "/#/plan/" + newPantry("Asked about"));
+    button(page, "Part A: how it came about").click();
+    Locator how = page.getByRole(AriaRole.DIALOG);
+    assertThat(how).containsText("shared out in the label’s ratio");
+    assertThat(how).containsText("parts of A, Slow casting resin 2:1");
+    assertThat(how).containsText("label");
+    how.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("A and B needed"))
+        .click();
+    assertThat(how).containsText("Harbour cup");
+    page.keyboard().press("Escape");
+    page.getByRole(AriaRole.STATUS).getByRole(AriaRole.BUTTON).click();
+    assertThat(how).containsText("last pour ends");
+    assertThat(how).containsText("working time");
+    how.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("last pour ends"))
+        .click();
+    assertThat(how).containsText("stir");
+    page.keyboard().press("Escape");
+    button(page, "Part B: how it came about").click();
+    how.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("A and B needed"))
+        .click();
+    assertThat(how).containsText("assumed");
+  }
+
+  @Test
+  void aLatePourIsUnmistakableAndOneKeyMendsIt() {
+    var session = RunningApp.demoDocument("sessions/late-switch-toggles");
+    String id = demo.post("/api/sessions", session).body().get("id").asString();
+    Page page = open(demo, "/#/plan/" + id);
+    Locator sentence = page.getByRole(AriaRole.STATUS);
+    assertThat(sentence).containsText("too late");
+    assertThat(page.getByText("5 too late")).isVisible();
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^Rest \\d+ min instead of")))
+        .click();
+    assertThat(sentence).containsText("The last pour ends at");
+    button(page, "Undo").click();
+    assertThat(sentence).containsText("too late");
+  }
+
+  @Test
+  void badInputIsToldAtTheFieldAndLosesNothing() {
+    Page page = open(demo, "/#/plan/" + newPantry("Mistyped"));
+    button(page, "Change Bar pull").click();
+    Locator pieces = field(page, "Pieces");
+    Locator parts = group(page, "Batch 1, mixing");
+    for (String[] typed :
+        new String[][] {
+          {"", "still empty"},
+          {"abc", "not a number yet"},
+          {"1e9", "not a number yet"},
+          {"NaN", "not a number yet"},
+          {"0", "between 1 and 500"},
+          {"-2", "between 1 and 500"},
+          {"100000", "between 1 and 500"},
+          {"2.5", "whole number"},
+        }) {
+      pieces.fill(typed[0]);
+      assertThat(pieces).hasAccessibleDescription(Pattern.compile(typed[1]));
+      assertThat(pieces).hasValue(typed[0]);
+      assertThat(parts).isVisible();
+    }
+    pieces.fill("3");
+    assertThat(page.getByLabel("3 of Bar pull")).isVisible();
+
+    Locator depth = field(page, "Depth");
+    depth.fill("5,5");
+    assertThat(depth).hasAccessibleDescription("");
+    depth.fill("40");
+    assertThat(depth).hasAccessibleDescription(Pattern.compile("more than the mould holds"));
+    depth.fill("6");
+    assertThat(depth).hasAccessibleDescription("");
+  }
+
+  @Test
+  void aMouldRemovedWhileInUseIsToldAndCanBeUsedAsItWas() {
+    demo.put(
+        "/api/moulds/fleeting",
+        RunningApp.JSON.readTree("{\"id\":\"fleeting\",\"name\":\"Fleeting\",\"volumeMl\":5}"));
+    var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", "Bereft");
+    ((tools.jackson.databind.node.ObjectNode) session.get("pieces").get(0))
+        .put("mouldId", "fleeting");
+    String id = demo.post("/api/sessions", session).body().get("id").asString();
+    demo.delete("/api/moulds/fleeting");
+
+    Page page = open(demo, "/#/plan/" + id);
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("is not in the workshop");
+    button(page, "Change missing mould").click();
+    button(page, "Use it as it was when this session was saved").click();
+    assertThat(page.getByLabel("6 of Fleeting")).isVisible();
+    assertThat(group(page, "Batch 1, mixing")).isVisible();
+  }
+
+  @Test
+  void fromAnEmptyWorkshopToAFirstPlan() {
+    Page page = open(own, "/");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a session")).click();
+    button(page, "+ a resin").click();
+    field(page, "A new resin: what is on the label").fill("Slow casting resin 2:1");
+    button(page, "Put it on the shelf").click();
+    assertThat(page.getByText("Choose a resin")).hasCount(0);
+    button(page, "+ a mould").click();
+    Locator form =
+        page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a mould"));
+    field(page, "A new mould: its name").fill("Bell push");
+    button(page, "Put it on the board").click();
+    assertThat(form).containsText("How much it holds");
+    field(page, "Holds").fill("0");
+    button(page, "Put it on the board").click();
+    assertThat(form).containsText("between 0.05 and 20000");
+    field(page, "Holds").fill("8,1");
+    form.getByLabel("Pieces").fill("4");
+    button(page, "Put it on the board").click();
+    assertThat(page.getByLabel("4 of Bell push")).isVisible();
+    assertThat(group(page, "Batch 1, mixing")).containsText("B first, then A");
+    field(page, "Name of the session").fill("Bell pushes");
+    button(page, "Save").click();
+    assertThat(button(page, "Saved")).isDisabled();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sessions")).click();
+    assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bell pushes")))
+        .isVisible();
+  }
+
+  @Test
+  void justMixGivesGramsAndARunningClockAndKeepsThem() {
+    Page page = open(own, "/#/mix");
+    field(page, "A and B together").fill("84");
+    button(page, "Go").click();
+    assertThat(group(page, "Part A")).containsText("56.0 g");
+    assertThat(group(page, "Part B")).containsText("28.0 g");
+    Locator clock = page.getByRole(AriaRole.TIMER);
+    String before = clock.textContent();
+    assertThat(clock).not().hasText(before);
+    page.reload();
+    assertThat(group(page, "Part A")).containsText("56.0 g");
+    button(page, "A meets B now").click();
+    assertThat(clock).containsText("A met B at");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sessions")).click();
+    assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Mix of 84 g")))
+        .isVisible();
+  }
+
+  @Test
+  void aSessionSavedAsAFileOpensInAnotherWorkshop() throws java.io.IOException {
+    Page page = open(demo, "/#/plan/" + newPantry("To be sent"));
+    Locator parts = group(page, "Batch 1, mixing");
+    assertThat(parts).containsText("141.5 g");
+    String here = parts.textContent();
+    Path file = data.resolve("sent.json");
+    page.waitForDownload(() -> button(page, "Save as a file").click()).saveAs(file);
+
+    Page there = open(own, "/#/sessions");
+    there.getByLabel("Open a session file").setInputFiles(file);
+    assertThat(group(there, "Batch 1, mixing")).hasText(here);
+
+    Path broken = data.resolve("broken.json");
+    String text = java.nio.file.Files.readString(file);
+    java.nio.file.Files.writeString(broken, text.replace("\"count\": 6", "\"count\": \"six\""));
+    there.navigate(own.url("/#/sessions"));
+    there.getByLabel("Open a session file").setInputFiles(broken);
+    assertThat(there.getByRole(AriaRole.ALERT)).containsText("whole number");
+  }
+
+  @Test
+  void aRemovedSessionCanBeBroughtBack() {
+    newPantry("Not so fast");
+    Page page = open(demo, "/#/sessions");
+    button(page, "Remove Not so fast").click();
+    Locator link =
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Not so fast"));
+    assertThat(link).hasCount(0);
+    button(page, "Bring it back").click();
+    assertThat(link).hasCount(1);
+  }
+
+  @Test
+  void savingWhatAnotherWindowSavedSaysSoAndKeepsBoth() {
+    String id = newPantry("Two windows");
+    Page one = open(demo, "/#/plan/" + id);
+    Page two = open(demo, "/#/plan/" + id);
+    button(one, "One Knob 32 more").click();
+    button(two, "One Cord pull more").click();
+    button(one, "Save").click();
+    assertThat(button(one, "Saved")).isDisabled();
+    button(two, "Save").click();
+    assertThat(two.getByRole(AriaRole.ALERT)).containsText("Another window has saved");
+    button(two, "Save as another").click();
+    assertThat(button(two, "Saved")).isDisabled();
+    JsonNode kept = demo.get("/api/sessions/" + id).body().get("session").get("pieces");
+    assertThat(kept.get(0).get("count").asInt()).isEqualTo(7);
+    assertThat(kept.get(2).get("count").asInt()).isEqualTo(2);
+  }
+
+  @Test
+  void usOuncesAreNamedAndNeverConfused() {
+    Page page = open(demo, "/#/plan/" + newPantry("Across the water"));
+    button(page, "Show US units").click();
+    Locator parts = group(page, "Batch 1, mixing");
+    // 141.5 g ÷ 28.349 523 125 g and 123.04 mL ÷ 29.573 529 6 mL, worked by hand.
+    assertThat(parts).containsText("4.99 oz wt");
+    assertThat(parts).containsText("4.16 US fl oz");
+  }
+
+  @Test
+  void theFormsDefaultsAreTheServers() {
+    Page page = open(demo, "/#/plan/" + newPantry("As usual"));
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
+        .click();
+    JsonNode defaults = demo.get("/api/defaults").body();
+    assertThat(field(page, "Overage"))
+        .hasValue(String.valueOf(defaults.at("/habits/overagePercent").asInt()));
+    field(page, "Rest for bubbles").fill("0");
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("The last pour ends at 10:21");
+    field(page, "Rest for bubbles").fill("61");
+    assertThat(page.getByText("between 0 and 60")).not().hasCount(0);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {390, 768, 1280})
+  void everyScreenFitsItsWidthAndPassesTheAccessibilityRules(int width) {
+    String id = newPantry("Measured");
+    for (String path : List.of("/#/plan/" + id, "/#/sessions", "/#/mix")) {
+      Page page = browser.page(width, 800);
+      page.navigate(demo.url(path));
+      page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).waitFor();
+      if (path.contains("plan")) {
+        group(page, "Batch 1, mixing").waitFor();
+        button(page, "Change Bar pull").click();
+      }
+      Object beyond = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+      assertThat(((Number) beyond).intValue()).as(path + " at " + width).isNotPositive();
+      List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
+      assertThat(violations)
+          .as(path + " at " + width)
+          .extracting(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+          .isEmpty();
+      page.context().close();
+    }
+  }
+
+  @Test
+  void thePrintForTheBenchHasEveryPourAndNoButtons() {
+    Page page = open(demo, "/#/plan/" + newPantry("On paper"));
+    group(page, "Batch 1, mixing").waitFor();
+    page.emulateMedia(
+        new Page.EmulateMediaOptions().setMedia(com.microsoft.playwright.options.Media.PRINT));
+    assertThat(page.getByRole(AriaRole.BUTTON)).hasCount(0);
+    Locator rows = page.getByRole(AriaRole.TABLE).nth(1).getByRole(AriaRole.ROW);
+    // 6 knobs, 4 bar pulls and 2 cord pulls in two layers, one bell push in one and one in two.
+    assertThat(rows).hasCount(1 + 12 + 8 + 4 + 1 + 2);
+    assertThat(page.getByText("safety data sheet").last()).isVisible();
+  }
+
+  @Test
+  void whenTheServerIsGoneTheScreenSaysSoAndKeepsWhatWasTyped() {
+    RunningApp brief = RunningApp.demo(data.resolve("brief"));
+    Page page = open(brief, "/");
+    group(page, "Batch 1, mixing").waitFor();
+    brief.close();
+    button(page, "One Knob 32 more").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("does not answer");
+    assertThat(page.getByLabel("7 of Knob 32")).isVisible();
+  }
+}

@@ -1,0 +1,57 @@
+package calmpour.app;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Draws the pictures of the README from the demo data: {@code docs/refresh-screenshots}. */
+@EnabledIfSystemProperty(named = "calmpour.screenshots", matches = "true")
+class ScreenshotsTest {
+  private static final Path TO = Path.of("..", "docs", "screenshots");
+
+  @TempDir static Path data;
+
+  @Test
+  void everyMainView() {
+    try (RunningApp app = RunningApp.demo(data);
+        Browser browser = new Browser()) {
+      Page plan = open(browser, app, "/", 1280, 800);
+      shoot(plan, "plan");
+      plan.getByRole(
+              AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Part A: how it came about"))
+          .click();
+      plan.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A and B needed"))
+          .click();
+      shoot(plan, "how");
+
+      Page late = open(browser, app, "/#/sessions", 1280, 800);
+      shoot(late, "sessions");
+      late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();
+      late.getByText("5 too late").waitFor();
+      shoot(late, "plan-late");
+
+      Page mix = open(browser, app, "/#/mix", 1280, 800);
+      mix.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Go").setExact(true))
+          .click();
+      mix.getByRole(AriaRole.TIMER).waitFor();
+      shoot(mix, "just-mix");
+
+      shoot(open(browser, app, "/#/plan", 390, 844), "plan-phone");
+    }
+  }
+
+  private static Page open(Browser browser, RunningApp app, String path, int width, int height) {
+    Page page = browser.page(width, height);
+    page.navigate(app.url(path));
+    page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).waitFor();
+    return page;
+  }
+
+  private static void shoot(Page page, String name) {
+    page.waitForTimeout(700); // fonts and drawings settle
+    page.screenshot(new Page.ScreenshotOptions().setPath(TO.resolve(name + ".png")));
+  }
+}

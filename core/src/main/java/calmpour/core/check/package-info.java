@@ -1,0 +1,5 @@
+/** What is wrong with an input, as data. */
+@NullMarked
+package calmpour.core.check;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,34 @@
+package calmpour.core.derive;
+
+/** Names of the formulas behind the numbers of a plan; the wording lives in the front end. */
+public enum Formula {
+  FILL_BY_SHARE,
+  FILL_BY_DEPTH,
+  FILL_BY_VOLUME,
+  FILL_THE_REST,
+  POUR_MASS,
+  PIECE_VOLUME,
+  SESSION_VOLUME,
+  SUM_OF_POURS,
+  RESIN_DENSITY,
+  MIX_DENSITY,
+  CUP_CONTENT,
+  CUP_RESIN,
+  RESIN_AS_MIXED,
+  CONTENT_AS_MIXED,
+  CUP_STAYS,
+  DOSE,
+  DROPS,
+  SCOOPS,
+  LOADING,
+  BATCH_NEED,
+  PART_BY_WEIGHT,
+  PART_BY_VOLUME,
+  PART_MASS_FROM_VOLUME,
+  PART_VOLUME_FROM_MASS,
+  PARTS_TOGETHER,
+  RATIO_ERROR,
+  WORKING_TIME_HALVING,
+  POUR_END,
+  SPARE
+}

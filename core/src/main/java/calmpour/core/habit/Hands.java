@@ -1,0 +1,42 @@
+package calmpour.core.habit;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Range;
+
+/**
+ * How long one pair of hands takes, in seconds. Starting values: common practice, no source, each
+ * uncertain by about a third.
+ */
+public record Hands(
+    double weighSecondsPart,
+    double splitSecondsCup,
+    double tintSecondsCup,
+    double tintPowderSecondsCup,
+    double pourSecondsCavity,
+    double pourSecondsMl,
+    double bubbleSecondsCavity,
+    double coverSeconds) {
+  public static final Range WEIGH_SECONDS_PART = new Range(1, 1_800);
+  public static final Range SPLIT_SECONDS_CUP = new Range(1, 600);
+  public static final Range TINT_SECONDS_CUP = new Range(1, 1_800);
+  public static final Range TINT_POWDER_SECONDS_CUP = new Range(1, 1_800);
+  public static final Range POUR_SECONDS_CAVITY = new Range(1, 1_800);
+  public static final Range POUR_SECONDS_ML = new Range(0, 60);
+  public static final Range BUBBLE_SECONDS_CAVITY = new Range(0, 600);
+  public static final Range COVER_SECONDS = new Range(0, 3_600);
+
+  public static final Hands DEFAULT = new Hands(60, 15, 60, 90, 15, 1, 10, 60);
+
+  public Hands {
+    new Check()
+        .within("weighSecondsPart", weighSecondsPart, WEIGH_SECONDS_PART)
+        .within("splitSecondsCup", splitSecondsCup, SPLIT_SECONDS_CUP)
+        .within("tintSecondsCup", tintSecondsCup, TINT_SECONDS_CUP)
+        .within("tintPowderSecondsCup", tintPowderSecondsCup, TINT_POWDER_SECONDS_CUP)
+        .within("pourSecondsCavity", pourSecondsCavity, POUR_SECONDS_CAVITY)
+        .within("pourSecondsMl", pourSecondsMl, POUR_SECONDS_ML)
+        .within("bubbleSecondsCavity", bubbleSecondsCavity, BUBBLE_SECONDS_CAVITY)
+        .within("coverSeconds", coverSeconds, COVER_SECONDS)
+        .orThrow();
+  }
+}

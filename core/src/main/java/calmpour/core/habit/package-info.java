@@ -1,0 +1,5 @@
+/** How this workshop works. */
+@NullMarked
+package calmpour.core.habit;
+
+import org.jspecify.annotations.NullMarked;

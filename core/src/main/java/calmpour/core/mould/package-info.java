@@ -1,0 +1,5 @@
+/** What a mould holds. */
+@NullMarked
+package calmpour.core.mould;
+
+import org.jspecify.annotations.NullMarked;

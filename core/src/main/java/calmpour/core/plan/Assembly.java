@@ -1,0 +1,335 @@
+package calmpour.core.plan;
+
+import calmpour.core.cure.BodyHistory;
+import calmpour.core.cure.CupStates;
+import calmpour.core.derive.Formula;
+import calmpour.core.derive.Origin;
+import calmpour.core.derive.Recorder;
+import calmpour.core.habit.Habits;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.CupKind;
+import calmpour.core.session.Job;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tint.LoadingBasis;
+import calmpour.core.tint.Tint;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Puts masses and times together into the plan that everybody reads. */
+final class Assembly {
+  private final Job job;
+  private final Recorder recorder;
+
+  Assembly(Job job, Recorder recorder) {
+    this.job = job;
+    this.recorder = recorder;
+  }
+
+  Batch batch(MixSheet.FilledBatch batch, HandsLine.BatchTimes times) {
+    Habits habits = job.session().habits();
+    List<Cup> cups = new ArrayList<>();
+    for (MixSheet.FilledCup cup : batch.cups()) {
+      cups.add(cup(batch, cup, times));
+    }
+    var a = batch.weighOut().partA();
+    var b = batch.weighOut().partB();
+    double firstMl = habits.firstPart() == Habits.FirstPart.A ? a.volumeMl() : b.volumeMl();
+    CupKind mixingCup = batch.mixingCup();
+    return new Batch(
+        batch.number(),
+        batch.stage(),
+        batch.needG(),
+        a,
+        b,
+        Milligrams.grams(batch.totalMg()),
+        habits.firstPart(),
+        batch.weighOut().measured(),
+        batch.weighOut().divisionUsed(),
+        batch.weighOut().ratioErrorPercent(),
+        mixingCup,
+        mixingCup.levelMm(firstMl),
+        mixingCup.levelMm(a.volumeMl() + b.volumeMl()),
+        Milligrams.grams(batch.staysMg()),
+        batch.split(),
+        cups,
+        times.start(),
+        times.contact(),
+        times.mixed(),
+        times.end());
+  }
+
+  private Cup cup(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, HandsLine.BatchTimes times) {
+    HandsLine.CupTimes cupTimes = times.cups().get(cup.id());
+    CupStates states = cupTimes.states();
+    noteWorkingTime(cup, states, cupTimes.body());
+    List<Cup.Pour> pours = new ArrayList<>();
+    times
+        .pours()
+        .forEach((id, span) ->
+            cup.pours().stream()
+                .filter(p -> p.id().equals(id))
+                .forEach(p -> pours.add(pour(p, span))));
+    CupStates.Moment thickens = states.workingTimeEnds();
+    return new Cup(
+        cup.id(),
+        batch.number(),
+        cup.colour().id(),
+        cup.colour().name(),
+        cup.colour().swatch(),
+        cup.kind(),
+        cup.kind().levelMm(cup.contentMl()),
+        Milligrams.grams(cup.resinMg()),
+        Milligrams.grams(cup.contentMg()),
+        cup.contentMl(),
+        Milligrams.grams(cup.pouredMg()),
+        Milligrams.grams(cup.contentMg() - cup.pouredMg()),
+        doses(cup),
+        cup.tint().heldAt(),
+        cup.tint().readings().stream().map(Assembly::loading).toList(),
+        pours,
+        cupTimes.filled(),
+        times.contact() + seconds(thickens.minutes()) - marginSeconds(job.session().habits()),
+        times.contact() + seconds(thickens.minutes()),
+        times.contact() + seconds(thickens.earliestMinutes()),
+        times.contact() + seconds(thickens.latestMinutes()),
+        times.contact() + seconds(states.gels().minutes()));
+  }
+
+  /** Whole seconds, rounded down: a deadline is never later than it was worked out. */
+  private static int seconds(double minutes) {
+    return (int) Math.floor(minutes * 60);
+  }
+
+  private void noteWorkingTime(MixSheet.FilledCup cup, CupStates states, BodyHistory body) {
+    ResinSystem resin = job.resin();
+    recorder.note(
+        "cup/" + cup.id() + "/workingTimeMinutes",
+        states.workingTimeEnds().minutes(),
+        "min",
+        Formula.WORKING_TIME_HALVING,
+        step -> {
+          step.given("pot life", resin.name(), resin.knownPotLifeMinutes(), "min")
+              .given("meant for", resin.name(), resin.knownPotLifeMassG(), "g")
+              .given("meant at", resin.name(), resin.knownPotLifeTemperatureC(), "°C")
+              .given("room", null, job.session().room().temperatureC(), "°C", Origin.MEASURED);
+          for (int i = 0; i < body.segments().size(); i++) {
+            BodyHistory.Segment segment = body.segments().get(i);
+            boolean last = i == body.segments().size() - 1;
+            String what = last ? "in this cup" : "in the mixing cup";
+            step.given(what, null, segment.massG(), "g", Origin.WORKED_OUT);
+            if (!last) {
+              step.given("for", null, segment.minutes(), "min", Origin.WORKED_OUT);
+            }
+          }
+        });
+  }
+
+  private static Cup.Loading loading(Tint.Reading reading) {
+    LoadingBasis basis = reading.basis();
+    return new Cup.Loading(
+        reading.limit().whose(),
+        reading.limit().colourantId(),
+        basis,
+        reading.percent(),
+        reading.limitPercent());
+  }
+
+  private static Cup.Pour pour(PourDraft pour, HandsLine.Span span) {
+    return new Cup.Pour(
+        pour.id(),
+        pour.line(),
+        pour.cavity(),
+        pour.layer(),
+        pour.part(),
+        pour.parts(),
+        pour.volumeMl(),
+        Milligrams.grams(pour.massMg()),
+        pour.toMm(),
+        span.start(),
+        span.end());
+  }
+
+  private static List<Cup.Dose> doses(MixSheet.FilledCup cup) {
+    List<Cup.Dose> doses = new ArrayList<>();
+    for (int i = 0; i < cup.dosesMg().size(); i++) {
+      Colourant colourant = cup.tint().shares().get(i).colourant();
+      double massG = Milligrams.grams(cup.dosesMg().get(i));
+      Integer drops = null;
+      Double dropsError = null;
+      Double scoops = null;
+      if (colourant.form().liquid()) {
+        double exact = massG / colourant.knownDropG().value();
+        // At a limit there is no room for part of a drop more.
+        boolean atLimit = cup.tint().heldAt() < 1;
+        int whole = (int) (atLimit ? Math.floor(exact) : Math.round(exact));
+        drops = whole;
+        dropsError = exact == 0 ? 0 : (whole / exact - 1) * 100;
+      } else {
+        double exact =
+            massG / colourant.knownBulkDensity().value() / colourant.knownScoopMl().value();
+        scoops = Math.rint(exact * 4) / 4;
+      }
+      doses.add(new Cup.Dose(colourant.id(), colourant.name(), massG, drops, dropsError, scoops));
+    }
+    return doses;
+  }
+
+  Plan plan(List<Batch> batches, List<Task> tasks) {
+    List<Plan.PieceView> pieces = new ArrayList<>();
+    int cavities = 0;
+    double volume = 0;
+    for (Job.Line line : job.lines()) {
+      pieces.add(piece(line));
+      int count = line.piece().count();
+      cavities += count;
+      volume += count * line.levels().stream().mapToDouble(Job.Level::volumeMl).sum();
+    }
+    long a = 0;
+    long b = 0;
+    long colourants = 0;
+    long poured = 0;
+    long stays = 0;
+    int spare = Integer.MAX_VALUE;
+    for (Batch batch : batches) {
+      a += Milligrams.nearest(batch.partA().massG());
+      b += Milligrams.nearest(batch.partB().massG());
+      stays += Milligrams.nearest(batch.staysG());
+      for (Cup cup : batch.cups()) {
+        for (Cup.Dose dose : cup.doses()) {
+          colourants += Milligrams.nearest(dose.massG());
+        }
+        poured += Milligrams.nearest(cup.pouredG());
+        stays += Milligrams.nearest(cup.staysG());
+        for (Cup.Pour pour : cup.pours()) {
+          int left = cup.latestPourEndSeconds() - pour.endSeconds();
+          if (left < spare) {
+            spare = left;
+            noteSpare(left, batch, cup, pour, tasks);
+          }
+        }
+      }
+    }
+    noteVolumes(volume);
+    int end = tasks.stream().mapToInt(Task::endSeconds).max().orElse(0);
+    if (spare == Integer.MAX_VALUE) {
+      // A mix without moulds has no pour to be late: what counts is when it is ready.
+      spare =
+          batches.stream()
+              .mapToInt(x -> x.cups().get(0).latestPourEndSeconds() - x.endSeconds())
+              .min()
+              .orElse(0);
+    }
+    Plan.Totals totals =
+        new Plan.Totals(
+            cavities,
+            volume,
+            Milligrams.grams(a + b),
+            Milligrams.grams(a),
+            Milligrams.grams(b),
+            Milligrams.grams(colourants),
+            Milligrams.grams(poured),
+            Milligrams.grams(stays));
+    return new Plan(pieces, batches, tasks, List.of(), job.assumptions(), totals, end, spare);
+  }
+
+  private void noteVolumes(double volume) {
+    for (int i = 0; i < job.lines().size(); i++) {
+      Job.Line line = job.lines().get(i);
+      double piece = line.levels().stream().mapToDouble(Job.Level::volumeMl).sum();
+      recorder.note(
+          "piece/" + i + "/volumeMl",
+          piece,
+          "mL",
+          Formula.PIECE_VOLUME,
+          step ->
+              line.levels()
+                  .forEach(l ->
+                      step.given(
+                          "layer", l.colour().name(), l.volumeMl(), "mL", Origin.WORKED_OUT)));
+    }
+    recorder.note(
+        "session/volumeMl",
+        volume,
+        "mL",
+        Formula.SESSION_VOLUME,
+        step -> {
+          for (int i = 0; i < job.lines().size(); i++) {
+            Job.Line line = job.lines().get(i);
+            double piece = line.levels().stream().mapToDouble(Job.Level::volumeMl).sum();
+            step.given(line.mould().name(), null, line.piece().count(), "pieces", Origin.CHOSEN)
+                .from("each", "piece/" + i + "/volumeMl", piece, "mL");
+          }
+        });
+  }
+
+  private void noteSpare(int left, Batch batch, Cup cup, Cup.Pour pour, List<Task> tasks) {
+    String ends = "pour/" + pour.id() + "/endMinutes";
+    double begins = batch.startSeconds() / 60.0;
+    double sinceStart = pour.endSeconds() / 60.0 - begins;
+    recorder.note(
+        ends,
+        sinceStart,
+        "min",
+        Formula.POUR_END,
+        step -> {
+          for (Task.Kind kind : Task.Kind.values()) {
+            int sum =
+                tasks.stream()
+                    .filter(t -> t.batch() == batch.number() && t.kind() == kind)
+                    .filter(t -> t.endSeconds() <= pour.endSeconds())
+                    .mapToInt(t -> t.endSeconds() - t.startSeconds())
+                    .sum();
+            if (sum > 0) {
+              String name = kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+              step.given(name, null, sum / 60.0, "min", Origin.CHOSEN);
+            }
+          }
+        });
+    double contact = (batch.contactSeconds() - batch.startSeconds()) / 60.0;
+    double working = (cup.thickensSeconds() - batch.contactSeconds()) / 60.0;
+    recorder.note(
+        "plan/spareMinutes",
+        left / 60.0,
+        "min",
+        Formula.SPARE,
+        step ->
+            step.given("A meets B", null, contact, "min", Origin.WORKED_OUT)
+                .from("working time", "cup/" + cup.id() + "/workingTimeMinutes", working, "min")
+                .given("margin", null, job.session().habits().marginMinutes(), "min", Origin.CHOSEN)
+                .from("last pour ends", ends, sinceStart, "min"));
+  }
+
+  static int marginSeconds(Habits habits) {
+    return (int) Math.ceil(habits.marginMinutes() * 60);
+  }
+
+  private static Plan.PieceView piece(Job.Line line) {
+    double depth = line.profile().depthMm();
+    Double length = line.mould().lengthMm();
+    // A straight-sided cavity of unknown outline is drawn as wide as a square one would be.
+    double width = length == null ? Math.sqrt(line.mould().volumeMl() * 1_000 / depth) : length;
+    List<Plan.LayerView> layers =
+        line.levels().stream()
+            .map(l ->
+                new Plan.LayerView(
+                    l.colour().id(),
+                    l.colour().name(),
+                    l.colour().swatch(),
+                    l.fromMm(),
+                    l.toMm(),
+                    l.volumeMl(),
+                    l.stage()))
+            .toList();
+    return new Plan.PieceView(
+        line.mould().id(),
+        line.mould().name(),
+        line.piece().count(),
+        width,
+        depth,
+        line.mould().depthMm() == null,
+        line.mould().volumeMl(),
+        line.levels().stream().mapToDouble(Job.Level::volumeMl).sum(),
+        layers);
+  }
+}

@@ -1,0 +1,47 @@
+package calmpour.core.plan;
+
+import calmpour.core.habit.Habits;
+import calmpour.core.resin.MixRatio;
+import calmpour.core.resin.WeighOut;
+import calmpour.core.session.CupKind;
+import java.util.List;
+
+/**
+ * One mixing of A and B and the cups it is split into.
+ *
+ * @param number 1 for the first
+ * @param stage 0 for what is poured first, one more for every join that waits
+ * @param needG A + B needed before rounding up
+ * @param totalG A + B in the mixing cup
+ * @param firstPartMm level of the first part in the mixing cup
+ * @param bothPartsMm level of both
+ * @param staysG left in the mixing cup; what a lone cup keeps is told there
+ * @param split whether the mix is poured over into cups, or stays in the cup it was mixed in
+ * @param contactSeconds first contact of A and B
+ * @param mixedSeconds end of stirring
+ */
+public record Batch(
+    int number,
+    int stage,
+    double needG,
+    WeighOut.Amount partA,
+    WeighOut.Amount partB,
+    double totalG,
+    Habits.FirstPart firstPart,
+    MixRatio.Basis measured,
+    double divisionUsed,
+    double ratioErrorPercent,
+    CupKind mixingCup,
+    double firstPartMm,
+    double bothPartsMm,
+    double staysG,
+    boolean split,
+    List<Cup> cups,
+    int startSeconds,
+    int contactSeconds,
+    int mixedSeconds,
+    int endSeconds) {
+  public Batch {
+    cups = List.copyOf(cups);
+  }
+}

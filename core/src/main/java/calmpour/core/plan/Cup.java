@@ -1,0 +1,97 @@
+package calmpour.core.plan;
+
+import calmpour.core.session.CupKind;
+import calmpour.core.tint.LoadingBasis;
+import calmpour.core.tint.LoadingLimit;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One colour's share of a batch.
+ *
+ * @param id batch and place, such as {@code 1.3}
+ * @param levelMm how high its content stands in it
+ * @param contentG resin and colourants
+ * @param staysG left in it after the last pour: what clings, and the overage
+ * @param tintHeldAt 1, or the share of the recipe's strength that the limits allow
+ * @param loading every limit with how near this cup comes to it, the nearest first
+ * @param latestPourEndSeconds when the last pour out of it has to be done: its working time less
+ *     the margin
+ * @param thickensSeconds end of its working time
+ * @param thickensEarliestSeconds the same when label and room are both against us
+ */
+public record Cup(
+    String id,
+    int batch,
+    String colourId,
+    String colourName,
+    String swatch,
+    CupKind kind,
+    double levelMm,
+    double resinG,
+    double contentG,
+    double contentMl,
+    double pouredG,
+    double staysG,
+    List<Dose> doses,
+    double tintHeldAt,
+    List<Loading> loading,
+    List<Pour> pours,
+    int filledSeconds,
+    int latestPourEndSeconds,
+    int thickensSeconds,
+    int thickensEarliestSeconds,
+    int thickensLatestSeconds,
+    int gelsSeconds) {
+  public Cup {
+    doses = List.copyOf(doses);
+    loading = List.copyOf(loading);
+    pours = List.copyOf(pours);
+  }
+
+  /**
+   * One colourant for one cup.
+   *
+   * @param drops whole drops, for liquids
+   * @param dropsErrorPercent what rounding to whole drops does to the dose
+   * @param scoops level scoops to a quarter, for what is dry
+   */
+  public record Dose(
+      String colourantId,
+      String colourantName,
+      double massG,
+      @Nullable Integer drops,
+      @Nullable Double dropsErrorPercent,
+      @Nullable Double scoops) {}
+
+  /** A limit and this cup's reading of it, percent on the basis. */
+  public record Loading(
+      LoadingLimit.Whose whose,
+      @Nullable String colourantId,
+      LoadingBasis basis,
+      double percent,
+      double limitPercent) {}
+
+  /**
+   * One pour into one cavity.
+   *
+   * @param id line, cavity, layer and, where it takes several, part: {@code 1.3.2}
+   * @param line index of the session's line of pieces, from 0
+   * @param cavity from 1
+   * @param layer index from 0
+   * @param part from 1
+   * @param parts 1 unless one cup or batch cannot hold the whole pour
+   */
+  public record Pour(
+      String id,
+      int line,
+      int cavity,
+      int layer,
+      int part,
+      int parts,
+      double volumeMl,
+      double massG,
+      double toMm,
+      int startSeconds,
+      int endSeconds) {}
+}

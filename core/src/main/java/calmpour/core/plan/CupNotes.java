@@ -1,0 +1,271 @@
+package calmpour.core.plan;
+
+import calmpour.core.derive.Formula;
+import calmpour.core.derive.Origin;
+import calmpour.core.derive.Recorder;
+import calmpour.core.habit.Habits;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Fill;
+import calmpour.core.session.Job;
+import calmpour.core.session.Layer;
+import calmpour.core.tint.Tint;
+import java.util.List;
+
+/** Writes down how the masses of a cup and of its pours came about. */
+final class CupNotes {
+  private final Job job;
+  private final Recorder recorder;
+  private final ResinSystem resin;
+
+  CupNotes(Job job, Recorder recorder) {
+    this.job = job;
+    this.recorder = recorder;
+    this.resin = job.resin();
+  }
+
+  /**
+   * @param lone whether the mix stays in this cup; then these are its needs, and what is really in
+   *     it follows from weighing out, see {@link #noteAsMixed}
+   */
+  void note(MixSheet.FilledCup cup, boolean lone) {
+    String at = "cup/" + cup.id();
+    String resinKey = at + (lone ? "/resinNeededG" : "/resinG");
+    String contentKey = at + (lone ? "/contentNeededG" : "/contentG");
+    noteDensities(cup, at);
+    for (PourDraft pour : cup.pours()) {
+      notePour(pour, cup, at);
+    }
+    double poured = Milligrams.grams(cup.pouredMg());
+    recorder.note(
+        at + "/pouredG",
+        poured,
+        "g",
+        Formula.SUM_OF_POURS,
+        step -> {
+          for (PourDraft pour : cup.pours()) {
+            double mass = Milligrams.grams(pour.massMg());
+            step.from(name(pour), "pour/" + pour.id() + "/massG", mass, "g");
+          }
+        });
+    double content = Milligrams.grams(cup.contentMg());
+    Habits habits = job.session().habits();
+    recorder.note(
+        contentKey,
+        content,
+        "g",
+        Formula.CUP_CONTENT,
+        step ->
+            step.from("to be poured", at + "/pouredG", poured, "g")
+                .given("overage", null, habits.overagePercent(), "%", Origin.CHOSEN)
+                .given("stays in the cup, always", null, habits.residueG(), "g", Origin.ASSUMED)
+                .given(
+                    "stays in the cup, of its content",
+                    null,
+                    habits.residuePercent(),
+                    "%",
+                    Origin.ASSUMED));
+    double resinG = Milligrams.grams(cup.resinMg());
+    recorder.note(
+        resinKey,
+        resinG,
+        "g",
+        Formula.CUP_RESIN,
+        step -> {
+          step.from("content", contentKey, content, "g");
+          doses(step, cup, at);
+        });
+    noteDoses(cup, at, resinG);
+    if (!lone) {
+      noteStays(cup, at);
+    }
+  }
+
+  /** A lone cup holds the whole batch, with what rounding A and B up has added. */
+  void noteAsMixed(MixSheet.FilledCup cup, int batch) {
+    String at = "cup/" + cup.id();
+    double resinG = Milligrams.grams(cup.resinMg());
+    recorder.note(
+        at + "/resinG",
+        resinG,
+        "g",
+        Formula.RESIN_AS_MIXED,
+        step -> step.from("A and B mixed", "batch/" + batch + "/totalG", resinG, "g"));
+    recorder.note(
+        at + "/contentG",
+        Milligrams.grams(cup.contentMg()),
+        "g",
+        Formula.CONTENT_AS_MIXED,
+        step -> {
+          step.from("resin", at + "/resinG", resinG, "g");
+          doses(step, cup, at);
+        });
+    noteStays(cup, at);
+  }
+
+  private void noteStays(MixSheet.FilledCup cup, String at) {
+    double content = Milligrams.grams(cup.contentMg());
+    double poured = Milligrams.grams(cup.pouredMg());
+    recorder.note(
+        at + "/staysG",
+        Milligrams.grams(cup.contentMg() - cup.pouredMg()),
+        "g",
+        Formula.CUP_STAYS,
+        step ->
+            step.from("content", at + "/contentG", content, "g")
+                .from("poured", at + "/pouredG", poured, "g"));
+  }
+
+  private static void doses(Recorder.Step step, MixSheet.FilledCup cup, String at) {
+    for (int i = 0; i < cup.dosesMg().size(); i++) {
+      var colourant = cup.tint().shares().get(i).colourant();
+      double dose = Milligrams.grams(cup.dosesMg().get(i));
+      step.from(colourant.name(), at + "/dose/" + colourant.id() + "/massG", dose, "g");
+    }
+  }
+
+  private String name(PourDraft pour) {
+    return job.lines().get(pour.line()).mould().name() + " " + pour.cavity();
+  }
+
+  private void noteDensities(MixSheet.FilledCup cup, String at) {
+    recorder.note(
+        "resin/density",
+        resin.mixedDensity(),
+        "g/mL",
+        Formula.RESIN_DENSITY,
+        step -> {
+          String unit = resin.ratio().basis().name().toLowerCase(java.util.Locale.ROOT);
+          step.given("parts of A", resin.name(), resin.ratio().partsA(), "by " + unit, Origin.LABEL)
+              .given("parts of B", resin.name(), resin.ratio().partsB(), "by " + unit, Origin.LABEL)
+              .given("density of A", resin.name(), resin.knownDensityA(), "g/mL")
+              .given("density of B", resin.name(), resin.knownDensityB(), "g/mL");
+        });
+    recorder.note(
+        at + "/mixDensity",
+        cup.tint().mixDensity(),
+        "g/mL",
+        Formula.MIX_DENSITY,
+        step -> {
+          step.from("resin", "resin/density", resin.mixedDensity(), "g/mL");
+          for (Tint.Share share : cup.tint().shares()) {
+            var colourant = share.colourant();
+            step.given("true density", colourant.name(), colourant.knownTrueDensity(), "g/mL");
+          }
+        });
+  }
+
+  private void notePour(PourDraft pour, MixSheet.FilledCup cup, String cupAt) {
+    String at = "pour/" + pour.id();
+    Job.Line line = job.lines().get(pour.line());
+    Layer layer = line.piece().layers().get(pour.layer());
+    Fill fill = layer.fill();
+    Formula formula =
+        fill == null
+            ? Formula.FILL_THE_REST
+            : fill.share() != null
+                ? Formula.FILL_BY_SHARE
+                : fill.depthMm() != null ? Formula.FILL_BY_DEPTH : Formula.FILL_BY_VOLUME;
+    recorder.note(
+        at + "/volumeMl",
+        pour.volumeMl(),
+        "mL",
+        formula,
+        step -> {
+          step.given(
+              "mould holds", line.mould().name(), line.mould().volumeMl(), "mL", Origin.MEASURED);
+          if (fill == null) {
+            double below = line.profile().volumeAtMl(pour.level().fromMm());
+            step.given("filled below", null, below, "mL", Origin.WORKED_OUT);
+          } else if (fill.share() != null) {
+            step.given("share", null, fill.share() * 100, "%", Origin.CHOSEN);
+          } else if (fill.depthMm() != null) {
+            step.given(
+                    "mould depth",
+                    line.mould().name(),
+                    line.profile().depthMm(),
+                    "mm",
+                    Origin.MEASURED)
+                .given("layer", null, fill.depthMm(), "mm", Origin.CHOSEN);
+          } else {
+            step.given("layer", null, fill.volumeMl(), "mL", Origin.CHOSEN);
+          }
+          if (pour.parts() > 1) {
+            step.given("in parts", null, pour.parts(), "", Origin.WORKED_OUT);
+          }
+        });
+    recorder.note(
+        at + "/massG",
+        Milligrams.grams(pour.massMg()),
+        "g",
+        Formula.POUR_MASS,
+        step ->
+            step.from("volume", at + "/volumeMl", pour.volumeMl(), "mL")
+                .from(
+                    "density of the mix", cupAt + "/mixDensity", cup.tint().mixDensity(), "g/mL"));
+  }
+
+  private void noteDoses(MixSheet.FilledCup cup, String at, double resinG) {
+    List<Tint.Share> shares = cup.tint().shares();
+    for (int i = 0; i < shares.size(); i++) {
+      var colourant = shares.get(i).colourant();
+      String dose = at + "/dose/" + colourant.id();
+      double asked = cup.colour().recipe().get(i).percentOfMix();
+      double mass = Milligrams.grams(cup.dosesMg().get(i));
+      recorder.note(
+          dose + "/massG",
+          mass,
+          "g",
+          Formula.DOSE,
+          step ->
+              step.given("recipe, of the mix", cup.colour().name(), asked, "%", Origin.CHOSEN)
+                  .given(
+                      "held at, of the recipe",
+                      null,
+                      cup.tint().heldAt() * 100,
+                      "%",
+                      Origin.WORKED_OUT)
+                  .given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT));
+      recorder.note(
+          dose + "/drops",
+          mass / colourant.knownDropG().value(),
+          "drops",
+          Formula.DROPS,
+          step ->
+              step.from("dose", dose + "/massG", mass, "g")
+                  .given("one drop", colourant.name(), colourant.knownDropG(), "g"));
+      recorder.note(
+          dose + "/scoops",
+          mass / colourant.knownBulkDensity().value() / colourant.knownScoopMl().value(),
+          "scoops",
+          Formula.SCOOPS,
+          step ->
+              step.from("dose", dose + "/massG", mass, "g")
+                  .given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL")
+                  .given("one scoop", colourant.name(), colourant.knownScoopMl(), "mL"));
+    }
+    List<Tint.Reading> readings = cup.tint().readings();
+    for (int i = 0; i < readings.size(); i++) {
+      Tint.Reading reading = readings.get(i);
+      recorder.note(
+          at + "/loading/" + i,
+          reading.percent(),
+          "%",
+          Formula.LOADING,
+          step -> {
+            Origin origin =
+                switch (reading.limit().whose()) {
+                  case SHOP_ALL, SHOP_LIQUIDS -> Origin.CHOSEN;
+                  case RESIN, COLOURANT -> Origin.LABEL;
+                };
+            step.given("limit", null, reading.limitPercent(), "%", origin)
+                .given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT);
+            for (int s = 0; s < shares.size(); s++) {
+              var colourant = shares.get(s).colourant();
+              double mass = Milligrams.grams(cup.dosesMg().get(s));
+              step.from(colourant.name(), at + "/dose/" + colourant.id() + "/massG", mass, "g")
+                  .given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL");
+            }
+          });
+    }
+  }
+}

@@ -1,0 +1,56 @@
+package calmpour.core.plan;
+
+import java.util.List;
+
+/**
+ * A breach or a near miss of one rule, with the figures and what would mend it.
+ *
+ * @param place address of what it concerns: {@code pour/1.3.2}, {@code cup/1.2}, {@code batch/1}
+ * @param value what the plan has
+ * @param limit what the rule allows
+ * @param unit of both
+ */
+public record Finding(
+    Severity severity,
+    Rule rule,
+    String place,
+    double value,
+    double limit,
+    String unit,
+    List<Mend> mends) {
+  public Finding {
+    mends = List.copyOf(mends);
+  }
+
+  /** How much it matters. */
+  public enum Severity {
+    BREACH,
+    NEAR,
+    NOTE
+  }
+
+  /** What is judged. */
+  public enum Rule {
+    POUR_AFTER_WORKING_TIME,
+    TINT_HELD_BACK,
+    LOADING_NEAR_LIMIT,
+    RATIO_OFF,
+    CUP_TOO_SMALL,
+    POUR_IN_PARTS,
+    SEVERAL_BATCHES
+  }
+
+  /**
+   * A change that was tried on this session and mends it.
+   *
+   * @param value the new value: minutes of rest, number of batches, °C
+   */
+  public record Mend(Kind kind, double value) {
+    /** What to change. */
+    public enum Kind {
+      SHORTER_REST,
+      MORE_BATCHES,
+      COOLER_ROOM
+    }
+  }
+}

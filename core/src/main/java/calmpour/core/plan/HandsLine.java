@@ -1,0 +1,268 @@
+package calmpour.core.plan;
+
+import calmpour.core.cure.BodyHistory;
+import calmpour.core.cure.BodyShape;
+import calmpour.core.cure.CupStates;
+import calmpour.core.cure.CureModel;
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Hands;
+import calmpour.core.session.CupKind;
+import calmpour.core.session.Job;
+import calmpour.core.tint.Tint;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Lays the work of one pair of hands along the clock, batch after batch: weigh, stir, rest, split,
+ * tint, pour, look for bubbles, cover. Whole seconds from the first step, durations rounded up.
+ */
+final class HandsLine {
+  private final Job job;
+  private final CureModel cure;
+  private final Hands hands;
+  private final Habits habits;
+  private final List<Task> tasks = new ArrayList<>();
+
+  /** End of the last pour and of its batch's stirring, by cavity and layer. */
+  private final Map<String, Poured> poured = new HashMap<>();
+
+  private int handsFree;
+
+  HandsLine(Job job, CureModel cure) {
+    this.job = job;
+    this.cure = cure;
+    this.hands = job.session().hands();
+    this.habits = job.session().habits();
+  }
+
+  private record Poured(int endSeconds, int mixedSeconds) {}
+
+  /** When one batch's moments fall. */
+  record BatchTimes(
+      int start,
+      int contact,
+      int mixed,
+      int end,
+      Map<String, CupTimes> cups,
+      Map<String, Span> pours) {}
+
+  /** When a cup is filled and how its states follow, seconds from the first step. */
+  record CupTimes(int filled, CupStates states, BodyHistory body) {}
+
+  /** From when to when, seconds from the first step. */
+  record Span(int start, int end) {}
+
+  List<Task> tasks() {
+    return tasks;
+  }
+
+  /** Places one batch after all that were placed before it. */
+  BatchTimes place(MixSheet.FilledBatch batch) {
+    int start = handsFree;
+    if (batch.stage() > 0) {
+      int lead = leadSeconds(batch);
+      for (MixSheet.FilledCup cup : batch.cups()) {
+        for (PourDraft pour : cup.pours()) {
+          start = Math.max(start, earliest(pour) - lead);
+        }
+      }
+    }
+    return from(start, batch);
+  }
+
+  /** When the layer below allows this pour; 0 when there is none. */
+  private int earliest(PourDraft pour) {
+    Poured below = poured.get(cavityLayer(pour, pour.layer() - 1));
+    if (below == null) {
+      return 0;
+    }
+    Double labelGel = job.resin().gelMinutes();
+    double gel = labelGel == null ? habits.gelWaitMinutes() : labelGel;
+    return switch (pour.level().join()) {
+      case TOGETHER -> below.endSeconds;
+      case THICK ->
+          Math.max(below.endSeconds, below.mixedSeconds + minutes(habits.thickWaitMinutes()));
+      case GEL -> Math.max(below.endSeconds, below.mixedSeconds + minutes(gel));
+      case CURED -> below.endSeconds + minutes(habits.curedWaitHours() * 60);
+    };
+  }
+
+  private static String cavityLayer(PourDraft pour, int layer) {
+    return pour.line() + "." + pour.cavity() + "." + layer;
+  }
+
+  private int stirSeconds() {
+    Double label = job.resin().mixMinutes();
+    return minutes(label == null ? habits.stirMinutes() : label);
+  }
+
+  private static int minutes(double minutes) {
+    return seconds(minutes * 60);
+  }
+
+  private static int seconds(double seconds) {
+    return (int) Math.ceil(seconds);
+  }
+
+  /** From the first step of a batch to its first pour. */
+  private int leadSeconds(MixSheet.FilledBatch batch) {
+    int lead = 2 * seconds(hands.weighSecondsPart()) + stirSeconds();
+    lead += minutes(habits.restMinutes());
+    lead += batch.split() ? batch.cups().size() * seconds(hands.splitSecondsCup()) : 0;
+    for (MixSheet.FilledCup cup : batch.cups()) {
+      lead += tintSeconds(cup.tint());
+    }
+    return lead;
+  }
+
+  private int tintSeconds(Tint tint) {
+    if (tint.shares().isEmpty()) {
+      return 0;
+    }
+    boolean dry = tint.shares().stream().anyMatch(s -> s.colourant().form().dry());
+    return seconds(dry ? hands.tintPowderSecondsCup() : hands.tintSecondsCup());
+  }
+
+  private BatchTimes from(int start, MixSheet.FilledBatch batch) {
+    int number = batch.number();
+    int now = step(Task.Kind.WEIGH_FIRST, number, null, null, start, hands.weighSecondsPart());
+    int contact = now;
+    now = step(Task.Kind.WEIGH_SECOND, number, null, null, now, hands.weighSecondsPart());
+    int mixed = step(Task.Kind.STIR, number, null, null, now, stirSeconds());
+    now = mixed;
+    int rest = minutes(habits.restMinutes());
+    if (rest > 0) {
+      tasks.add(new Task(Task.Kind.REST, number, null, null, false, now, now + rest));
+      now += rest;
+    }
+    Map<String, CupTimes> cups = new LinkedHashMap<>();
+    for (MixSheet.FilledCup cup : batch.cups()) {
+      if (batch.split()) {
+        now = step(Task.Kind.SPLIT, number, cup.id(), null, now, hands.splitSecondsCup());
+      }
+      BodyHistory body = body(batch, cup, now - contact);
+      cups.put(cup.id(), new CupTimes(now, cure.states(job.resin(), body), body));
+    }
+    for (MixSheet.FilledCup cup : batch.cups()) {
+      int tint = tintSeconds(cup.tint());
+      if (tint > 0) {
+        now = step(Task.Kind.TINT, number, cup.id(), null, now, tint);
+      }
+    }
+    Map<String, Span> pours = new LinkedHashMap<>();
+    Set<String> cavities = new HashSet<>();
+    for (Chosen chosen : order(batch, cups)) {
+      PourDraft pour = chosen.pour;
+      double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * pour.volumeMl();
+      int begin = now;
+      now = step(Task.Kind.POUR, number, chosen.cupId, pour.id(), now, takes);
+      pours.put(pour.id(), new Span(begin, now));
+      poured.put(cavityLayer(pour, pour.layer()), new Poured(now, mixed));
+      cavities.add(pour.line() + "." + pour.cavity());
+    }
+    if (!cavities.isEmpty()) {
+      if (hands.bubbleSecondsCavity() > 0) {
+        double takes = hands.bubbleSecondsCavity() * cavities.size();
+        now = step(Task.Kind.BUBBLE_PASS, number, null, null, now, takes);
+      }
+      if (hands.coverSeconds() > 0) {
+        now = step(Task.Kind.COVER, number, null, null, now, hands.coverSeconds());
+      }
+    }
+    handsFree = now;
+    return new BatchTimes(start, contact, mixed, now, cups, pours);
+  }
+
+  private int step(
+      Task.Kind kind,
+      int batch,
+      @Nullable String cupId,
+      @Nullable String pourId,
+      int start,
+      double takesSeconds) {
+    int end = start + seconds(takesSeconds);
+    tasks.add(new Task(kind, batch, cupId, pourId, true, start, end));
+    return end;
+  }
+
+  private BodyHistory body(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, int splitAfter) {
+    double room = job.session().room().temperatureC();
+    double contentG = Milligrams.grams(cup.contentMg());
+    BodyShape inCup = shape(cup.kind(), cup.contentMl());
+    BodyHistory.Segment rest = new BodyHistory.Segment(0, contentG, inCup, room);
+    if (!batch.split()) {
+      return new BodyHistory(List.of(rest));
+    }
+    double totalG = Milligrams.grams(batch.totalMg());
+    BodyShape inMixingCup = shape(batch.mixingCup(), totalG / job.resin().mixedDensity());
+    return new BodyHistory(
+        List.of(new BodyHistory.Segment(splitAfter / 60.0, totalG, inMixingCup, room), rest));
+  }
+
+  private static BodyShape shape(CupKind kind, double volumeMl) {
+    double level = kind.levelMm(volumeMl);
+    double widens = (kind.topWidthMm() - kind.bottomWidthMm()) * level / kind.heightMm();
+    return new BodyShape.InCup(kind.bottomWidthMm(), kind.bottomWidthMm() + widens, level);
+  }
+
+  private record Chosen(String cupId, PourDraft pour) {}
+
+  /**
+   * The order of pouring: the cup that thickens first is emptied first, a lower layer always before
+   * the one on it, and a cup once picked up is kept in hand while it has something to pour.
+   */
+  private List<Chosen> order(MixSheet.FilledBatch batch, Map<String, CupTimes> times) {
+    Map<String, List<PourDraft>> left = new LinkedHashMap<>();
+    Map<String, Integer> waiting = new HashMap<>();
+    for (MixSheet.FilledCup cup : batch.cups()) {
+      left.put(cup.id(), new ArrayList<>(cup.pours()));
+      for (PourDraft pour : cup.pours()) {
+        waiting.merge(cavityLayer(pour, pour.layer()), 1, Integer::sum);
+      }
+    }
+    List<Chosen> order = new ArrayList<>();
+    String inHand = null;
+    while (left.values().stream().anyMatch(l -> !l.isEmpty())) {
+      PourDraft next = inHand == null ? null : ready(left.get(inHand), waiting);
+      if (next == null) {
+        double soonest = Double.POSITIVE_INFINITY;
+        for (Map.Entry<String, List<PourDraft>> each : left.entrySet()) {
+          double thickens = times.get(each.getKey()).states.workingTimeEnds().minutes();
+          PourDraft candidate = ready(each.getValue(), waiting);
+          if (candidate != null && thickens < soonest) {
+            soonest = thickens;
+            inHand = each.getKey();
+            next = candidate;
+          }
+        }
+      }
+      if (next == null) {
+        throw new IllegalStateException("bug: every cup waits for another in batch " + batch);
+      }
+      left.get(inHand).remove(next);
+      waiting.merge(cavityLayer(next, next.layer()), -1, Integer::sum);
+      order.add(new Chosen(inHand, next));
+    }
+    return order;
+  }
+
+  /** The first pour with nothing of its cavity still to come below it. */
+  private static @Nullable PourDraft ready(List<PourDraft> pours, Map<String, Integer> waiting) {
+    for (PourDraft pour : pours) {
+      boolean free = true;
+      for (int below = 0; below < pour.layer(); below++) {
+        free &= waiting.getOrDefault(cavityLayer(pour, below), 0) == 0;
+      }
+      if (free) {
+        return pour;
+      }
+    }
+    return null;
+  }
+}

@@ -1,0 +1,82 @@
+package calmpour.core.plan;
+
+import calmpour.core.check.InvalidValuesException;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+
+/** Ways out of a late pour, each tried on the session itself before it is offered. */
+final class Mends {
+  /** Below this a room is too cold to mix in: common practice, no source. */
+  private static final double COLDEST_ROOM_C = 18;
+
+  /** More batches than this in one sitting is no advice. */
+  private static final int MOST_BATCHES = 6;
+
+  private final Session session;
+  private final Workshop workshop;
+  private final Planner planner;
+
+  Mends(Session session, Workshop workshop, Planner planner) {
+    this.session = session;
+    this.workshop = workshop;
+    this.planner = planner;
+  }
+
+  /** The mildest change of each kind that brings every pour in; empty when none does. */
+  List<Finding.Mend> forLatePours() {
+    List<Finding.Mend> ways = new ArrayList<>();
+    double rest = session.habits().restMinutes();
+    add(
+        ways,
+        Finding.Mend.Kind.SHORTER_REST,
+        firstThatHolds(
+            Math.ceil(rest) - 1,
+            0,
+            -1,
+            m -> session.withHabits(session.habits().withRestMinutes(m))));
+    add(
+        ways,
+        Finding.Mend.Kind.MORE_BATCHES,
+        firstThatHolds(
+            session.splitInto() + 1.0, MOST_BATCHES, 1, n -> session.withSplitInto((int) n)));
+    add(
+        ways,
+        Finding.Mend.Kind.COOLER_ROOM,
+        firstThatHolds(
+            Math.ceil(session.room().temperatureC()) - 1,
+            COLDEST_ROOM_C,
+            -1,
+            session::withTemperatureC));
+    return ways;
+  }
+
+  private static void add(List<Finding.Mend> ways, Finding.Mend.Kind kind, Optional<Double> value) {
+    value.ifPresent(v -> ways.add(new Finding.Mend(kind, v)));
+  }
+
+  private Optional<Double> firstThatHolds(
+      double first, double last, double step, DoubleFunction<Session> change) {
+    // The far end tells whether the whole way is worth walking.
+    if ((last - first) * step < 0 || !holds(change.apply(last))) {
+      return Optional.empty();
+    }
+    for (double value = first; (last - value) * step > 0; value += step) {
+      if (holds(change.apply(value))) {
+        return Optional.of(value);
+      }
+    }
+    return Optional.of(last);
+  }
+
+  private boolean holds(Session changed) {
+    try {
+      return planner.unjudged(changed, workshop).spareSeconds() >= 0;
+    } catch (InvalidValuesException cannotBePlanned) {
+      return false;
+    }
+  }
+}

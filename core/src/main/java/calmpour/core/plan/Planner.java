@@ -1,0 +1,94 @@
+package calmpour.core.plan;
+
+import calmpour.core.check.InvalidValuesException;
+import calmpour.core.cure.CureModel;
+import calmpour.core.cure.HalvingRule;
+import calmpour.core.derive.Derivation;
+import calmpour.core.derive.Recorder;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Job;
+import calmpour.core.session.JustMix;
+import calmpour.core.session.Resolution;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Proposes a plan for a session. Depends on nothing but its arguments: the same session and
+ * workshop always give the same plan.
+ */
+public final class Planner {
+  private final CureModel cure;
+
+  public Planner() {
+    this(new HalvingRule());
+  }
+
+  public Planner(CureModel cure) {
+    this.cure = cure;
+  }
+
+  /**
+   * @throws InvalidValuesException when the session names what the workshop lacks, or asks for what
+   *     no mould can hold
+   */
+  public Plan plan(Session session, Workshop workshop) {
+    Job job = Resolution.of(session, workshop);
+    Plan plan = arrange(job, Recorder.off());
+    return new Audit(job).judge(plan, new Mends(session, workshop, this));
+  }
+
+  /** The plan as it stands before it is judged. */
+  Plan unjudged(Session session, Workshop workshop) {
+    return arrange(Resolution.of(session, workshop), Recorder.off());
+  }
+
+  /**
+   * How one number of the plan came about: the plan is made once more with somebody writing along.
+   *
+   * @param quantity address such as {@code cup/1.2/dose/tint-1/massG}
+   * @return empty when the plan has no such number
+   */
+  public Optional<Derivation> explain(Session session, Workshop workshop, String quantity) {
+    Recorder recorder = Recorder.on();
+    arrange(Resolution.of(session, workshop), recorder);
+    return recorder.derivation(quantity);
+  }
+
+  /** What the session really uses of the workshop, to be kept with a saved plan. */
+  public static Workshop snapshot(Session session, Workshop workshop) {
+    return Resolution.of(session, workshop).used();
+  }
+
+  private Plan arrange(Job job, Recorder recorder) {
+    List<MixSheet.FilledBatch> filled = fill(job, new MixSheet(job, recorder));
+    HandsLine line = new HandsLine(job, cure);
+    Assembly assembly = new Assembly(job, recorder);
+    List<Batch> batches = new ArrayList<>();
+    for (MixSheet.FilledBatch batch : filled) {
+      batches.add(assembly.batch(batch, line.place(batch)));
+    }
+    return assembly.plan(batches, line.tasks());
+  }
+
+  private static List<MixSheet.FilledBatch> fill(Job job, MixSheet sheet) {
+    List<MixSheet.FilledBatch> filled = new ArrayList<>();
+    JustMix mix = job.session().justMix();
+    if (mix != null) {
+      ResinSystem resin = job.resin();
+      double totalG = mix.massG() != null ? mix.massG() : mix.volumeMl() * resin.mixedDensity();
+      double largest = new Limits(job, true).largestMixG();
+      int batches = (int) Math.max(job.session().splitInto(), Math.ceil(totalG / largest));
+      for (int b = 1; b <= batches; b++) {
+        filled.add(sheet.justMix(b, totalG / batches));
+      }
+      return filled;
+    }
+    for (BatchDraft draft : Stages.of(job)) {
+      filled.add(sheet.fill(filled.size() + 1, draft));
+    }
+    return filled;
+  }
+}

@@ -1,0 +1,40 @@
+package calmpour.core.plan;
+
+import calmpour.core.session.Job;
+import java.util.ArrayList;
+import java.util.List;
+
+/** One pour before it has a cup and a time. */
+record PourDraft(
+    int line, int cavity, int layer, int part, int parts, Job.Level level, long massMg) {
+
+  static PourDraft of(int line, int cavity, int layer, Job.Level level, double mixDensity) {
+    long massMg = Milligrams.up(level.volumeMl() * mixDensity);
+    return new PourDraft(line, cavity, layer, 1, 1, level, massMg);
+  }
+
+  /** The same pour out of several cups or batches; no milligram is lost in the division. */
+  List<PourDraft> inParts(int count) {
+    List<PourDraft> all = new ArrayList<>();
+    for (int p = 0; p < count; p++) {
+      long upTo = massMg * (p + 1) / count;
+      long before = massMg * p / count;
+      all.add(new PourDraft(line, cavity, layer, p + 1, count, level, upTo - before));
+    }
+    return all;
+  }
+
+  double volumeMl() {
+    return level.volumeMl() / parts;
+  }
+
+  /** Level that the cavity reaches with this part, mm. */
+  double toMm() {
+    return level.fromMm() + (level.toMm() - level.fromMm()) * part / parts;
+  }
+
+  String id() {
+    String whole = (line + 1) + "." + cavity + "." + (layer + 1);
+    return parts == 1 ? whole : whole + "." + part;
+  }
+}

@@ -1,0 +1,5 @@
+/** How a session is carried out: Planner proposes, Audit judges. */
+@NullMarked
+package calmpour.core.plan;
+
+import org.jspecify.annotations.NullMarked;

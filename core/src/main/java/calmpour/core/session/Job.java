@@ -1,0 +1,61 @@
+package calmpour.core.session;
+
+import calmpour.core.derive.Known;
+import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.Mould;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.tint.Colour;
+import calmpour.core.tint.Tint;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A session with every id replaced by the thing itself and every fill turned into volume: all that
+ * a plan is made from.
+ *
+ * @param tints by colour id, each held within the limits
+ * @param mixingCups kinds fit for the whole mix, smallest first
+ * @param colourCups kinds fit for one colour, smallest first
+ * @param used the part of the workshop that the session really uses
+ * @param assumptions starting values that stand in for what nobody measured
+ */
+public record Job(
+    Session session,
+    ResinSystem resin,
+    List<Line> lines,
+    Map<String, Tint> tints,
+    List<CupKind> mixingCups,
+    List<CupKind> colourCups,
+    Workshop used,
+    List<Assumption> assumptions) {
+  public Job {
+    lines = List.copyOf(lines);
+    tints = Map.copyOf(tints);
+    mixingCups = List.copyOf(mixingCups);
+    colourCups = List.copyOf(colourCups);
+    assumptions = List.copyOf(assumptions);
+  }
+
+  /** One line of pieces with its mould and its layers in volume. */
+  public record Line(Piece piece, Mould mould, DepthProfile profile, List<Level> levels) {
+    public Line {
+      levels = List.copyOf(levels);
+    }
+  }
+
+  /**
+   * One layer as it lies in the cavity.
+   *
+   * @param stage 0 for what is poured first; one more for every join that waits
+   */
+  public record Level(
+      Colour colour, Join join, int stage, double volumeMl, double fromMm, double toMm) {}
+
+  /** A starting value that stood in for something unknown. */
+  public record Assumption(
+      String subjectId, String subject, String quantity, double value, String unit) {
+    static Assumption of(String id, String name, String quantity, Known known, String unit) {
+      return new Assumption(id, name, quantity, known.value(), unit);
+    }
+  }
+}

@@ -1,0 +1,318 @@
+package calmpour.core.session;
+
+import calmpour.core.check.InvalidValuesException;
+import calmpour.core.check.Problem;
+import calmpour.core.check.Range;
+import calmpour.core.derive.Known;
+import calmpour.core.habit.Habits;
+import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.Mould;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.tint.Colour;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tint.LoadingBasis;
+import calmpour.core.tint.LoadingLimit;
+import calmpour.core.tint.Tint;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** Turns a session and a workshop into a {@link Job}, or says everything that is in the way. */
+public final class Resolution {
+  /** Most cavities in one session; beyond it somebody's finger slipped. */
+  public static final Range CAVITIES = new Range(1, 2_000);
+
+  /**
+   * Shares such as a third, a third and a third may sum to a hair above one; a millionth of the
+   * mould is less than any scale shows and more than the arithmetic's noise.
+   */
+  private static final double HAIR = 1e-6;
+
+  private final Session session;
+  private final Map<String, Mould> moulds;
+  private final Map<String, ResinSystem> resins;
+  private final Map<String, Colourant> colourants;
+  private final Map<String, Colour> colours;
+  private final Map<String, CupKind> cups;
+  private final List<Problem> problems = new ArrayList<>();
+  private final List<Job.Assumption> assumptions = new ArrayList<>();
+
+  private Resolution(Session session, Workshop workshop) {
+    this.session = session;
+    this.moulds = byId(workshop.moulds(), Mould::id);
+    this.resins = byId(workshop.resins(), ResinSystem::id);
+    this.colourants = byId(workshop.colourants(), Colourant::id);
+    this.colours = byId(workshop.colours(), Colour::id);
+    this.cups = byId(workshop.cups(), CupKind::id);
+    colours.putIfAbsent(Colour.CLEAR.id(), Colour.CLEAR);
+  }
+
+  /**
+   * @throws InvalidValuesException naming every unknown material and every layer that does not fit
+   */
+  public static Job of(Session session, Workshop workshop) {
+    Workshop whole =
+        session.carried() == null ? workshop : workshop.overlaidWith(session.carried());
+    return new Resolution(session, whole).resolve();
+  }
+
+  private Job resolve() {
+    ResinSystem resin = find(resins, session.resinId(), "resinId");
+    List<Job.Line> lines = new ArrayList<>();
+    int cavities = 0;
+    for (int i = 0; i < session.pieces().size(); i++) {
+      Piece piece = session.pieces().get(i);
+      cavities += piece.count();
+      String at = "pieces[" + i + "]";
+      Mould mould = find(moulds, piece.mouldId(), at + ".mouldId");
+      List<Colour> named = new ArrayList<>();
+      for (int l = 0; l < piece.layers().size(); l++) {
+        String colourAt = at + ".layers[" + l + "].colourId";
+        named.add(find(colours, piece.layers().get(l).colourId(), colourAt));
+      }
+      if (mould != null && !named.contains(null)) {
+        lines.add(new Job.Line(piece, mould, mould.profile(), levels(at, piece, mould, named)));
+      }
+    }
+    if (cavities > CAVITIES.maxInclusive()) {
+      problems.add(Problem.outside("pieces", Problem.Code.TOO_MANY, cavities, CAVITIES));
+    }
+    List<CupKind> laidOut = laidOutCups();
+    Map<String, Tint> tints = resin == null ? Map.of() : tints(resin, lines);
+    if (!problems.isEmpty() || resin == null) {
+      throw new InvalidValuesException(problems);
+    }
+    assumeResin(resin);
+    return new Job(
+        session,
+        resin,
+        lines,
+        tints,
+        fit(laidOut, CupKind.Use.COLOUR),
+        fit(laidOut, CupKind.Use.MIXING),
+        used(resin, lines, laidOut),
+        assumptions);
+  }
+
+  private List<Job.Level> levels(String at, Piece piece, Mould mould, List<Colour> named) {
+    DepthProfile profile = mould.profile();
+    List<Job.Level> levels = new ArrayList<>();
+    double filled = 0;
+    double depth = 0;
+    int stage = 0;
+    for (int l = 0; l < piece.layers().size(); l++) {
+      Layer layer = piece.layers().get(l);
+      String layerAt = at + ".layers[" + l + "]";
+      double asked = volume(layerAt, layer, l == piece.layers().size() - 1, mould, filled, depth);
+      double top = filled + asked;
+      if (Double.isNaN(asked)) {
+        return levels;
+      }
+      if (top > mould.volumeMl() * (1 + HAIR)) {
+        Range legal = new Range(0, mould.volumeMl());
+        problems.add(Problem.outside(layerAt + ".fill", Problem.Code.OVERFILLED, top, legal));
+        return levels;
+      }
+      double level = profile.depthAtMm(Math.min(top, mould.volumeMl()));
+      stage += l > 0 && layer.join() != Join.TOGETHER ? 1 : 0;
+      levels.add(new Job.Level(named.get(l), layer.join(), stage, asked, depth, level));
+      filled = top;
+      depth = level;
+    }
+    return levels;
+  }
+
+  /** Volume of one layer in mL; NaN after noting why there is none. */
+  private double volume(
+      String at, Layer layer, boolean onTop, Mould mould, double filled, double depth) {
+    Fill fill = layer.fill();
+    if (fill == null) {
+      double left = mould.volumeMl() - filled;
+      if (!onTop) {
+        problems.add(Problem.of(at + ".fill", Problem.Code.REST_ONLY_ON_TOP, null));
+        return Double.NaN;
+      }
+      if (left < Fill.VOLUME_ML.minInclusive()) {
+        problems.add(Problem.of(at + ".fill", Problem.Code.NOTHING_LEFT_FOR_LAYER, null));
+        return Double.NaN;
+      }
+      return left;
+    }
+    if (fill.share() != null) {
+      return fill.share() * mould.volumeMl();
+    }
+    if (fill.volumeMl() != null) {
+      return fill.volumeMl();
+    }
+    Double known = mould.depthMm();
+    double thickness = fill.depthMm();
+    if (known == null) {
+      problems.add(Problem.of(at + ".fill.depthMm", Problem.Code.DEPTH_UNKNOWN, mould.name()));
+      return Double.NaN;
+    }
+    double level = depth + thickness;
+    if (level > known * (1 + HAIR)) {
+      Range legal = new Range(0, known);
+      problems.add(Problem.outside(at + ".fill.depthMm", Problem.Code.OVERFILLED, level, legal));
+      return Double.NaN;
+    }
+    return mould.profile().volumeAtMl(Math.min(level, known)) - filled;
+  }
+
+  private Map<String, Tint> tints(ResinSystem resin, List<Job.Line> lines) {
+    Map<String, Tint> tints = new HashMap<>();
+    tints.put(Colour.CLEAR.id(), tint(resin, Colour.CLEAR));
+    for (Job.Line line : lines) {
+      for (Job.Level level : line.levels()) {
+        tints.computeIfAbsent(level.colour().id(), id -> tint(resin, level.colour()));
+      }
+    }
+    return tints;
+  }
+
+  private Tint tint(ResinSystem resin, Colour colour) {
+    Habits habits = session.habits();
+    List<Colourant> parts = new ArrayList<>();
+    List<Double> percents = new ArrayList<>();
+    List<LoadingLimit> limits = new ArrayList<>();
+    limits.add(
+        new LoadingLimit(
+            LoadingLimit.Whose.SHOP_ALL, null, habits.capAllPercent(), LoadingBasis.VOLUME_OF_MIX));
+    limits.add(
+        new LoadingLimit(
+            LoadingLimit.Whose.SHOP_LIQUIDS,
+            null,
+            habits.capLiquidPercent(),
+            LoadingBasis.WEIGHT_OF_MIX));
+    if (resin.loadingLimitPercent() != null) {
+      limits.add(
+          new LoadingLimit(
+              LoadingLimit.Whose.RESIN, null, resin.loadingLimitPercent(), resin.loadingBasis()));
+    }
+    for (Colour.Part part : colour.recipe()) {
+      String at = "colours[" + colour.id() + "].recipe";
+      Colourant colourant = find(colourants, part.colourantId(), at);
+      if (colourant != null) {
+        parts.add(colourant);
+        percents.add(part.percentOfMix());
+        assumeColourant(colourant);
+        if (colourant.limitPercent() != null) {
+          limits.add(
+              new LoadingLimit(
+                  LoadingLimit.Whose.COLOURANT,
+                  colourant.id(),
+                  colourant.limitPercent(),
+                  colourant.limitBasis()));
+        }
+      }
+    }
+    return Tint.within(parts, percents, resin.mixedDensity(), limits);
+  }
+
+  private List<CupKind> laidOutCups() {
+    List<CupKind> laidOut = new ArrayList<>();
+    for (int i = 0; i < session.cupIds().size(); i++) {
+      CupKind cup = find(cups, session.cupIds().get(i), "cupIds[" + i + "]");
+      if (cup != null) {
+        laidOut.add(cup);
+      }
+    }
+    if (session.cupIds().isEmpty()) {
+      laidOut.addAll(cups.values());
+    }
+    if (laidOut.isEmpty()) {
+      for (CupKind cup : AssumedCups.ALL) {
+        laidOut.add(cup);
+        assumptions.add(
+            new Job.Assumption(cup.id(), cup.name(), "capacity", cup.capacityMl(), "mL"));
+      }
+    }
+    return laidOut;
+  }
+
+  /** Kinds that may be used when those kept for {@code notUse} are left out; all if none remain. */
+  private static List<CupKind> fit(List<CupKind> laidOut, CupKind.Use notUse) {
+    List<CupKind> fit = laidOut.stream().filter(c -> c.use() != notUse).toList();
+    return (fit.isEmpty() ? laidOut : fit)
+        .stream()
+            .sorted(Comparator.comparingDouble(CupKind::capacityMl).thenComparing(CupKind::id))
+            .toList();
+  }
+
+  private Workshop used(ResinSystem resin, List<Job.Line> lines, List<CupKind> laidOut) {
+    Map<String, Mould> usedMoulds = new LinkedHashMap<>();
+    Map<String, Colour> usedColours = new LinkedHashMap<>();
+    Map<String, Colourant> usedColourants = new LinkedHashMap<>();
+    for (Job.Line line : lines) {
+      usedMoulds.put(line.mould().id(), line.mould());
+      for (Job.Level level : line.levels()) {
+        usedColours.put(level.colour().id(), level.colour());
+        for (Colour.Part part : level.colour().recipe()) {
+          Colourant colourant = colourants.get(part.colourantId());
+          if (colourant != null) {
+            usedColourants.put(colourant.id(), colourant);
+          }
+        }
+      }
+    }
+    return new Workshop(
+        List.copyOf(usedMoulds.values()),
+        List.of(resin),
+        List.copyOf(usedColourants.values()),
+        List.copyOf(usedColours.values()),
+        // By id, so that the order of the shelf makes no difference to a snapshot.
+        laidOut.stream().sorted(Comparator.comparing(CupKind::id)).toList());
+  }
+
+  private void assumeResin(ResinSystem resin) {
+    String id = resin.id();
+    String name = resin.name();
+    assume(id, name, "densityA", resin.knownDensityA(), "g/mL");
+    assume(id, name, "densityB", resin.knownDensityB(), "g/mL");
+    assume(id, name, "potLifeMinutes", resin.knownPotLifeMinutes(), "min");
+    assume(id, name, "potLifeMassG", resin.knownPotLifeMassG(), "g");
+    assume(id, name, "potLifeTemperatureC", resin.knownPotLifeTemperatureC(), "°C");
+  }
+
+  private void assumeColourant(Colourant colourant) {
+    String id = colourant.id();
+    String name = colourant.name();
+    if (assumptions.stream().anyMatch(a -> a.subjectId().equals(id))) {
+      return;
+    }
+    assume(id, name, "bulkDensity", colourant.knownBulkDensity(), "g/mL");
+    assume(id, name, "trueDensity", colourant.knownTrueDensity(), "g/mL");
+    if (colourant.form().liquid()) {
+      assume(id, name, "dropG", colourant.knownDropG(), "g");
+    } else {
+      assume(id, name, "scoopMl", colourant.knownScoopMl(), "mL");
+    }
+  }
+
+  private void assume(String id, String name, String quantity, Known known, String unit) {
+    if (known.assumed()) {
+      assumptions.add(Job.Assumption.of(id, name, quantity, known, unit));
+    }
+  }
+
+  private <T> @Nullable T find(Map<String, T> all, String id, String at) {
+    T found = all.get(id);
+    if (found == null) {
+      problems.add(Problem.of(at, Problem.Code.UNKNOWN_ID, id));
+    }
+    return found;
+  }
+
+  private static <T> Map<String, T> byId(List<T> all, Function<T, String> id) {
+    Map<String, T> byId = new LinkedHashMap<>();
+    for (T each : all) {
+      byId.put(id.apply(each), each);
+    }
+    return byId;
+  }
+}

@@ -1,0 +1,122 @@
+package calmpour.core.session;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
+import calmpour.core.check.Range;
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Hands;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is to be made. Materials are named by id; those that the reader's workshop may lack travel
+ * along in {@code carried}.
+ *
+ * @param startsAt wall-clock time of the first step, in {@code zoneId}
+ * @param pieces may be empty when {@code justMix} is given
+ * @param cupIds the cups laid out; empty for every cup of the workshop
+ * @param splitInto how many batches each stage is spread over at least
+ */
+public record Session(
+    String name,
+    LocalDateTime startsAt,
+    String zoneId,
+    Room room,
+    String resinId,
+    List<Piece> pieces,
+    @Nullable JustMix justMix,
+    List<String> cupIds,
+    int splitInto,
+    Habits habits,
+    Hands hands,
+    @Nullable Workshop carried) {
+  public static final Range SPLIT_INTO = new Range(1, 20);
+  public static final Range PIECES = new Range(0, 200);
+
+  public Session {
+    pieces = pieces == null ? List.of() : List.copyOf(pieces);
+    cupIds = cupIds == null ? List.of() : List.copyOf(cupIds);
+    habits = habits == null ? Habits.DEFAULT : habits;
+    hands = hands == null ? Hands.DEFAULT : hands;
+    new Check()
+        .name("name", name)
+        .present("startsAt", startsAt)
+        .that(isZone(zoneId), Problem.of("zoneId", Problem.Code.NOT_A_ZONE, zoneId))
+        .present("room", room)
+        .name("resinId", resinId)
+        .within("splitInto", splitInto, SPLIT_INTO)
+        .that(
+            pieces.size() <= PIECES.maxInclusive(),
+            Problem.outside("pieces", Problem.Code.TOO_MANY, pieces.size(), PIECES))
+        .that(
+            !pieces.isEmpty() || justMix != null,
+            Problem.of("pieces", Problem.Code.NOTHING_TO_MAKE, null))
+        .that(
+            pieces.isEmpty() || justMix == null,
+            Problem.of("justMix", Problem.Code.ONE_OF_THESE, null))
+        .orThrow();
+  }
+
+  private static boolean isZone(String zoneId) {
+    if (zoneId == null) {
+      return false;
+    }
+    try {
+      ZoneId.of(zoneId);
+      return true;
+    } catch (DateTimeException notAZone) {
+      return false;
+    }
+  }
+
+  /** The instant of the first step; a wall time that the clocks skip moves on by the gap. */
+  public Instant startsAtInstant() {
+    return startsAt.atZone(ZoneId.of(zoneId)).toInstant();
+  }
+
+  /** The same session in a room of another temperature, °C. */
+  public Session withTemperatureC(double temperatureC) {
+    return with(startsAt, new Room(temperatureC, room.humidityPercent()), splitInto, habits);
+  }
+
+  /** The same session spread over at least {@code batches} batches a stage. */
+  public Session withSplitInto(int batches) {
+    return with(startsAt, room, batches, habits);
+  }
+
+  public Session withHabits(Habits others) {
+    return with(startsAt, room, splitInto, others);
+  }
+
+  /** The same session at another wall-clock time. */
+  public Session withStartsAt(LocalDateTime other) {
+    return with(other, room, splitInto, habits);
+  }
+
+  /** The same session with these materials along, so that it can be read anywhere. */
+  public Session carrying(Workshop materials) {
+    return new Session(
+        name, startsAt, zoneId, room, resinId, pieces, justMix, cupIds, splitInto, habits, hands,
+        materials);
+  }
+
+  private Session with(LocalDateTime otherStart, Room otherRoom, int batches, Habits otherHabits) {
+    return new Session(
+        name,
+        otherStart,
+        zoneId,
+        otherRoom,
+        resinId,
+        pieces,
+        justMix,
+        cupIds,
+        batches,
+        otherHabits,
+        hands,
+        carried);
+  }
+}

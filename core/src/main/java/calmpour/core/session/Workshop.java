@@ -1,0 +1,51 @@
+package calmpour.core.session;
+
+import calmpour.core.mould.Mould;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.tint.Colour;
+import calmpour.core.tint.Colourant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+
+/** What is on the shelves, as far as a session needs it: a snapshot, never the live store. */
+public record Workshop(
+    List<Mould> moulds,
+    List<ResinSystem> resins,
+    List<Colourant> colourants,
+    List<Colour> colours,
+    List<CupKind> cups) {
+  public static final Workshop EMPTY =
+      new Workshop(List.of(), List.of(), List.of(), List.of(), List.of());
+
+  public Workshop {
+    moulds = moulds == null ? List.of() : List.copyOf(moulds);
+    resins = resins == null ? List.of() : List.copyOf(resins);
+    colourants = colourants == null ? List.of() : List.copyOf(colourants);
+    colours = colours == null ? List.of() : List.copyOf(colours);
+    cups = cups == null ? List.of() : List.copyOf(cups);
+  }
+
+  /** This workshop with {@code carried} laid over it; where both have an id, the carried one is. */
+  public Workshop overlaidWith(Workshop carried) {
+    return new Workshop(
+        overlay(moulds, carried.moulds, Mould::id),
+        overlay(resins, carried.resins, ResinSystem::id),
+        overlay(colourants, carried.colourants, Colourant::id),
+        overlay(colours, carried.colours, Colour::id),
+        overlay(cups, carried.cups, CupKind::id));
+  }
+
+  private static <T> List<T> overlay(List<T> below, List<T> above, Function<T, String> id) {
+    Map<String, T> byId = new LinkedHashMap<>();
+    for (T each : below) {
+      byId.put(id.apply(each), each);
+    }
+    for (T each : above) {
+      byId.put(id.apply(each), each);
+    }
+    return new ArrayList<>(byId.values());
+  }
+}

@@ -1,0 +1,5 @@
+/** Units for display. */
+@NullMarked
+package calmpour.core.unit;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,99 @@
+package calmpour.core;
+
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Hands;
+import calmpour.core.mould.Mould;
+import calmpour.core.resin.MixRatio;
+import calmpour.core.resin.ResinKind;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.CupKind;
+import calmpour.core.session.JustMix;
+import calmpour.core.session.Piece;
+import calmpour.core.session.Room;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colour;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tint.ColourantForm;
+import java.time.LocalDateTime;
+import java.util.List;
+
+/** Made-up materials for tests. */
+public final class Samples {
+  public static final CupKind MIXING =
+      new CupKind("mix", "Mixing cup", CupKind.Use.MIXING, 70, 92, 88);
+  public static final CupKind SMALL =
+      new CupKind("small", "Colour cup", CupKind.Use.COLOUR, 40, 54, 48);
+
+  private Samples() {}
+
+  public static ResinSystem resin(double a, double b, MixRatio.Basis basis) {
+    return resin(a, b, basis, 1.15, 1.01);
+  }
+
+  public static ResinSystem resin(
+      double a, double b, MixRatio.Basis basis, double densityA, double densityB) {
+    return resin(new MixRatio(a, b, basis), densityA, densityB, 40.0, 500.0);
+  }
+
+  public static ResinSystem resin(
+      MixRatio ratio, Double densityA, Double densityB, Double potLife, Double largestBatchG) {
+    return new ResinSystem(
+        "resin",
+        "Slow casting resin",
+        ResinKind.CASTING,
+        ratio,
+        densityA,
+        densityB,
+        potLife,
+        100.0,
+        24.0,
+        largestBatchG,
+        3.0,
+        null,
+        null,
+        null,
+        null);
+  }
+
+  public static Colourant liquid(String id) {
+    return colourant(id, ColourantForm.LIQUID_TINT);
+  }
+
+  public static Colourant colourant(String id, ColourantForm form) {
+    return new Colourant(id, id, form, "#446688", null, null, null, null, null, null);
+  }
+
+  public static Mould mould(String id, double volumeMl, Double depthMm) {
+    return new Mould(id, id, volumeMl, depthMm, null);
+  }
+
+  public static Workshop workshop(ResinSystem resin, List<Mould> moulds, List<Colour> colours) {
+    return new Workshop(
+        moulds,
+        List.of(resin),
+        List.of(liquid("tint"), colourant("mica", ColourantForm.MICA)),
+        colours,
+        List.of(MIXING, SMALL));
+  }
+
+  public static Session session(List<Piece> pieces) {
+    return session(pieces, null, Habits.DEFAULT);
+  }
+
+  public static Session session(List<Piece> pieces, JustMix mix, Habits habits) {
+    return new Session(
+        "Test",
+        LocalDateTime.of(2026, 11, 28, 10, 0),
+        "Europe/London",
+        new Room(22, null),
+        "resin",
+        pieces,
+        mix,
+        List.of(),
+        1,
+        habits,
+        Hands.DEFAULT,
+        null);
+  }
+}

@@ -1,0 +1,60 @@
+package calmpour.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+/** Core stays pure: no framework, no input or output, no clock, no chance. */
+class WallsTest {
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("calmpour.core");
+
+  @Test
+  void coreDependsOnNothingButTheLanguage() {
+    classes()
+        .should()
+        .onlyDependOnClassesThat()
+        .resideInAnyPackage("calmpour.core..", "java..", "org.jspecify.annotations")
+        .check(CORE);
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("java.io..", "java.nio.file..", "java.net..", "java.sql..")
+        .because("what is read or kept is the server's business")
+        .check(
+            CORE.that(
+                com.tngtech.archunit.base.DescribedPredicate.describe(
+                    "are not exceptions", c -> !c.isAssignableTo(Throwable.class))));
+  }
+
+  @Test
+  void coreAsksNeitherClockNorChance() {
+    noClasses()
+        .should()
+        .callMethod(System.class, "currentTimeMillis")
+        .orShould()
+        .callMethod(System.class, "nanoTime")
+        .orShould()
+        .callMethod(Math.class, "random")
+        .orShould()
+        .callMethod(java.time.Instant.class, "now")
+        .orShould()
+        .callMethod(java.time.LocalDateTime.class, "now")
+        .orShould()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("java.time.Clock")
+        .check(CORE);
+  }
+
+  @Test
+  void foldersDoNotDependOnEachOtherInCircles() {
+    slices().matching("calmpour.core.(*)..").should().beFreeOfCycles().check(CORE);
+  }
+}

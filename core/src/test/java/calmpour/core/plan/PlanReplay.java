@@ -1,0 +1,191 @@
+package calmpour.core.plan;
+
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Join;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Carries a plan out, second by second and gram by gram, as a bench would, written from the rules
+ * in words and not from the planner: cups hold what was split into them, age at their own pace, and
+ * give out what is poured. What goes wrong is written down.
+ */
+final class PlanReplay {
+  private final Session session;
+  private final ResinSystem resin;
+  private final List<String> wrong = new ArrayList<>();
+  private final Map<String, Bench> cups = new HashMap<>();
+  private final Map<String, Double> levels = new HashMap<>();
+  private final Map<String, int[]> layers = new HashMap<>();
+
+  /** One body of resin on the bench. */
+  private static final class Bench {
+    double contentG;
+    double age;
+    int agedTo;
+    double thickAt = Double.NaN;
+  }
+
+  PlanReplay(Session session, Workshop workshop) {
+    this.session = session;
+    this.resin =
+        workshop.resins().stream()
+            .filter(r -> r.id().equals(session.resinId()))
+            .findFirst()
+            .orElseThrow();
+  }
+
+  /** Everything that goes wrong, as a list of words; late pours are listed as {@code late ID}. */
+  List<String> run(Plan plan) {
+    for (Batch batch : plan.batches()) {
+      batch(plan, batch);
+    }
+    for (int line = 0; line < plan.pieces().size(); line++) {
+      Plan.PieceView piece = plan.pieces().get(line);
+      for (int cavity = 1; cavity <= piece.count(); cavity++) {
+        double filled = levels.getOrDefault(line + "." + cavity, 0.0);
+        if (Math.abs(filled - piece.pouredMl()) > 1e-6 * piece.pouredMl()) {
+          wrong.add("cavity " + line + "." + cavity + " holds " + filled);
+        }
+      }
+    }
+    return wrong;
+  }
+
+  private void batch(Plan plan, Batch batch) {
+    Bench mixing = new Bench();
+    Map<String, Cup> byId = new HashMap<>();
+    batch.cups().forEach(c -> byId.put(c.id(), c));
+    Map<String, Cup.Pour> pours = new HashMap<>();
+    batch.cups().forEach(c -> c.pours().forEach(p -> pours.put(p.id(), p)));
+    int handsFree = batch.startSeconds();
+    for (Task task : plan.tasks()) {
+      if (task.batch() != batch.number()) {
+        continue;
+      }
+      if (task.hands() && task.startSeconds() < handsFree) {
+        wrong.add("two things at once at " + task.startSeconds());
+      }
+      handsFree = Math.max(handsFree, task.endSeconds());
+      switch (task.kind()) {
+        case WEIGH_FIRST -> mixing.contentG = first(batch);
+        case WEIGH_SECOND -> {
+          mixing.contentG = batch.partA().massG() + batch.partB().massG();
+          mixing.agedTo = task.startSeconds();
+        }
+        case STIR, REST, BUBBLE_PASS, COVER -> {
+          if (mixing.contentG <= 0) {
+            wrong.add(task.kind() + " of an empty cup");
+          }
+        }
+        case SPLIT -> split(mixing, batch, byId.get(task.cupId()), task);
+        case TINT -> tint(mixing, batch, byId.get(task.cupId()));
+        case POUR -> pour(mixing, batch, byId.get(task.cupId()), pours.get(task.pourId()), task);
+        default -> wrong.add("unknown task " + task.kind());
+      }
+    }
+    if (batch.split() && Math.abs(mixing.contentG - batch.staysG()) > 1e-6) {
+      wrong.add("mixing cup keeps " + mixing.contentG + ", not " + batch.staysG());
+    }
+    for (Cup cup : batch.cups()) {
+      Bench bench = batch.split() ? cups.get(cup.id()) : mixing;
+      if (Math.abs(bench.contentG - cup.staysG()) > 1e-6) {
+        wrong.add("cup " + cup.id() + " keeps " + bench.contentG + ", not " + cup.staysG());
+      }
+    }
+  }
+
+  private static double first(Batch batch) {
+    return batch.firstPart() == calmpour.core.habit.Habits.FirstPart.A
+        ? batch.partA().massG()
+        : batch.partB().massG();
+  }
+
+  private void split(Bench mixing, Batch batch, Cup cup, Task task) {
+    // The mix ages in one piece until this cup is filled.
+    double ageWhole = ageAt(mixing, batch.totalG(), task.endSeconds());
+    Bench own = new Bench();
+    own.contentG = cup.resinG();
+    own.age = ageWhole;
+    own.agedTo = task.endSeconds();
+    if (ageWhole >= 1) {
+      own.thickAt = reach(mixing, batch.totalG());
+    }
+    cups.put(cup.id(), own);
+    mixing.contentG -= cup.resinG();
+    if (mixing.contentG < -1e-6) {
+      wrong.add("split more than was mixed");
+    }
+  }
+
+  private void tint(Bench mixing, Batch batch, Cup cup) {
+    double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
+    Bench bench = batch.split() ? cups.get(cup.id()) : mixing;
+    bench.contentG += doses;
+  }
+
+  private void pour(Bench mixing, Batch batch, Cup cup, Cup.Pour pour, Task task) {
+    Bench bench = batch.split() ? cups.get(cup.id()) : mixing;
+    if (bench == null) {
+      wrong.add("pour " + pour.id() + " out of a cup that was never filled");
+      return;
+    }
+    double thick = Double.isNaN(bench.thickAt) ? reach(bench, cup.contentG()) : bench.thickAt;
+    if (task.endSeconds() > thick - session.habits().marginMinutes() * 60 + 1) {
+      wrong.add("late " + pour.id());
+    }
+    bench.contentG -= pour.massG();
+    if (bench.contentG < -1e-6) {
+      wrong.add("cup " + cup.id() + " runs dry");
+    }
+    join(batch, pour, task);
+    levels.merge(pour.line() + "." + pour.cavity(), pour.volumeMl(), Double::sum);
+  }
+
+  private void join(Batch batch, Cup.Pour pour, Task task) {
+    String cavity = pour.line() + "." + pour.cavity() + ".";
+    if (pour.layer() > 0) {
+      int[] below = layers.get(cavity + (pour.layer() - 1));
+      Join join = session.pieces().get(pour.line()).layers().get(pour.layer()).join();
+      int wait =
+          below == null
+              ? Integer.MAX_VALUE
+              : switch (join) {
+                case TOGETHER -> below[0];
+                case THICK -> below[1] + 35 * 60;
+                case GEL -> below[1] + 240 * 60;
+                case CURED -> below[0] + 24 * 3_600;
+              };
+      if (task.startSeconds() < wait) {
+        wrong.add("layer " + cavity + pour.layer() + " before its time");
+      }
+    }
+    layers.put(cavity + pour.layer(), new int[] {task.endSeconds(), batch.mixedSeconds()});
+  }
+
+  /** Share of its working time that a body has used up at a moment. */
+  private double ageAt(Bench body, double massG, int seconds) {
+    return body.age + (seconds - body.agedTo) / 60.0 / workingMinutes(massG);
+  }
+
+  /** The second in which a body will be thick. */
+  private double reach(Bench body, double massG) {
+    return body.agedTo + (1 - body.age) * workingMinutes(massG) * 60;
+  }
+
+  /**
+   * The rule in words: the label's minutes, half of them for ten degrees more, and 49 instead of 40
+   * for a quarter of the mass, taken as a straight line on logarithmic paper.
+   */
+  private double workingMinutes(double massG) {
+    double tens = (session.room().temperatureC() - resin.knownPotLifeTemperatureC().value()) / 10;
+    double quarters = Math.log(resin.knownPotLifeMassG().value() / massG) / Math.log(4);
+    return resin.knownPotLifeMinutes().value()
+        * Math.pow(0.5, tens)
+        * Math.pow(49.0 / 40, quarters);
+  }
+}

@@ -1,0 +1,189 @@
+package calmpour.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import calmpour.core.derive.Derivation;
+import calmpour.core.mould.Mould;
+import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colourant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.domains.Domain;
+
+/** What has to hold for every session. */
+@Domain(RandomSessions.class)
+class PlannerProperties {
+  private final Planner planner = new Planner();
+
+  private Plan plan(RandomSessions.Case given) {
+    return planner.plan(given.session(), given.workshop());
+  }
+
+  private static long mg(double grams) {
+    assertThat(grams * 1_000).isCloseTo(Math.rint(grams * 1_000), within(1e-5));
+    return Math.round(grams * 1_000);
+  }
+
+  @Property(tries = 300)
+  void whatIsMixedIsPouredOrStays(@ForAll RandomSessions.Case given) {
+    Plan plan = plan(given);
+    long mixedInAll = 0;
+    for (Batch batch : plan.batches()) {
+      long mixed = mg(batch.partA().massG()) + mg(batch.partB().massG());
+      mixedInAll += mixed;
+      long out = mg(batch.staysG());
+      for (Cup cup : batch.cups()) {
+        long doses = cup.doses().stream().mapToLong(d -> mg(d.massG())).sum();
+        long pours = cup.pours().stream().mapToLong(p -> mg(p.massG())).sum();
+        assertThat(mg(cup.resinG()) + doses).isEqualTo(mg(cup.contentG()));
+        assertThat(pours + mg(cup.staysG())).isEqualTo(mg(cup.contentG()));
+        assertThat(cup.staysG()).isNotNegative();
+        out += mg(cup.resinG());
+      }
+      assertThat(out).isEqualTo(mixed);
+      assertThat(batch.staysG()).isNotNegative();
+      assertThat(mixed).isGreaterThanOrEqualTo(mg(batch.needG()));
+    }
+    Plan.Totals totals = plan.totals();
+    assertThat(mg(totals.resinG())).isEqualTo(mixedInAll);
+    assertThat(mg(totals.resinG()) + mg(totals.colourantsG()))
+        .isEqualTo(mg(totals.pouredG()) + mg(totals.staysG()));
+  }
+
+  @Property(tries = 300)
+  void noCupIsLoadedBeyondACap(@ForAll RandomSessions.Case given) {
+    Map<String, Colourant> colourants = new HashMap<>();
+    given.workshop().colourants().forEach(c -> colourants.put(c.id(), c));
+    double resinDensity = given.workshop().resins().get(0).mixedDensity();
+    for (Batch batch : plan(given).batches()) {
+      for (Cup cup : batch.cups()) {
+        double liquidG = 0;
+        double bulkMl = 0;
+        for (Cup.Dose dose : cup.doses()) {
+          Colourant colourant = colourants.get(dose.colourantId());
+          liquidG += colourant.form().liquid() ? dose.massG() : 0;
+          bulkMl += dose.massG() / colourant.knownBulkDensity().value();
+        }
+        double mixMl = cup.resinG() / resinDensity + bulkMl;
+        assertThat(bulkMl / mixMl).isLessThanOrEqualTo(0.10 + 1e-12);
+        assertThat(liquidG / cup.contentG()).isLessThanOrEqualTo(0.06 + 1e-12);
+      }
+    }
+  }
+
+  @Property(tries = 300)
+  void onePairOfHandsDoesOneThingAtATime(@ForAll RandomSessions.Case given) {
+    int free = 0;
+    for (Task task : plan(given).tasks()) {
+      assertThat(task.endSeconds()).isGreaterThanOrEqualTo(task.startSeconds());
+      if (task.hands()) {
+        assertThat(task.startSeconds()).isGreaterThanOrEqualTo(free);
+        free = task.endSeconds();
+      }
+    }
+  }
+
+  @Property(tries = 300)
+  void everyLayerIsPouredInFullAndFromBelow(@ForAll RandomSessions.Case given) {
+    Plan plan = plan(given);
+    Map<String, Double> poured = new HashMap<>();
+    Map<String, int[]> when = new HashMap<>();
+    for (Batch batch : plan.batches()) {
+      for (Cup cup : batch.cups()) {
+        for (Cup.Pour pour : cup.pours()) {
+          String at = pour.line() + "." + pour.cavity() + "." + pour.layer();
+          poured.merge(at, pour.volumeMl(), Double::sum);
+          int[] span = when.computeIfAbsent(at, k -> new int[] {Integer.MAX_VALUE, 0});
+          span[0] = Math.min(span[0], pour.startSeconds());
+          span[1] = Math.max(span[1], pour.endSeconds());
+          assertThat(pour.startSeconds()).isGreaterThanOrEqualTo(cup.filledSeconds());
+        }
+      }
+    }
+    for (int line = 0; line < plan.pieces().size(); line++) {
+      Plan.PieceView piece = plan.pieces().get(line);
+      for (int cavity = 1; cavity <= piece.count(); cavity++) {
+        for (int layer = 0; layer < piece.layers().size(); layer++) {
+          String at = line + "." + cavity + "." + layer;
+          double wanted = piece.layers().get(layer).volumeMl();
+          assertThat(poured.get(at)).as(at).isCloseTo(wanted, within(wanted * 1e-9));
+          if (layer > 0) {
+            int[] below = when.get(line + "." + cavity + "." + (layer - 1));
+            assertThat(when.get(at)[0]).isGreaterThanOrEqualTo(below[1]);
+          }
+        }
+      }
+    }
+  }
+
+  @Property(tries = 200)
+  void noBatchPassesTheLabelAndNoCupItsRoom(@ForAll RandomSessions.Case given) {
+    Double most = given.workshop().resins().get(0).largestBatchG();
+    for (Batch batch : plan(given).batches()) {
+      if (most != null) {
+        assertThat(batch.totalG()).isLessThanOrEqualTo(most + 1e-9);
+      }
+      for (Cup cup : batch.cups()) {
+        // Headroom is for stirring; what rounding A and B up adds may use a little of it.
+        assertThat(cup.contentMl()).isLessThanOrEqualTo(cup.kind().capacityMl() * 0.8 + 3);
+      }
+    }
+  }
+
+  @Property(tries = 100)
+  void theSameSessionGivesTheSamePlanWhateverTheOrderOfTheShelf(@ForAll RandomSessions.Case given) {
+    Workshop w = given.workshop();
+    List<Mould> turned = new ArrayList<>(w.moulds());
+    java.util.Collections.reverse(turned);
+    Workshop other =
+        new Workshop(turned, w.resins(), w.colourants(), w.colours(), w.cups().reversed());
+    assertThat(planner.plan(given.session(), other)).isEqualTo(plan(given));
+  }
+
+  @Property(tries = 100)
+  void everyNumberOfThePlanCanBeOpenedAndIsTheSameNumber(@ForAll RandomSessions.Case given) {
+    Plan plan = plan(given);
+    for (Batch batch : plan.batches()) {
+      String at = "batch/" + batch.number();
+      opens(given, at + "/partA/massG", batch.partA().massG());
+      opens(given, at + "/partB/volumeMl", batch.partB().volumeMl());
+      opens(given, at + "/totalG", batch.totalG());
+      opens(given, at + "/needG", batch.needG());
+      for (Cup cup : batch.cups()) {
+        opens(given, "cup/" + cup.id() + "/resinG", cup.resinG());
+        opens(given, "cup/" + cup.id() + "/contentG", cup.contentG());
+        opens(given, "cup/" + cup.id() + "/staysG", cup.staysG());
+        for (Cup.Dose dose : cup.doses()) {
+          String doseAt = "cup/" + cup.id() + "/dose/" + dose.colourantId();
+          opens(given, doseAt + "/massG", dose.massG());
+        }
+        for (Cup.Pour pour : cup.pours()) {
+          opens(given, "pour/" + pour.id() + "/massG", pour.massG());
+        }
+      }
+    }
+  }
+
+  private void opens(RandomSessions.Case given, String quantity, double value) {
+    Derivation derivation =
+        planner.explain(given.session(), given.workshop(), quantity).orElseThrow();
+    assertThat(derivation.value()).as(quantity).isCloseTo(value, within(1e-9));
+    endsInWhatWasGiven(derivation);
+  }
+
+  private static void endsInWhatWasGiven(Derivation derivation) {
+    assertThat(derivation.inputs()).as(derivation.quantity()).isNotEmpty();
+    for (Derivation.Input input : derivation.inputs()) {
+      assertThat(input.value()).isFinite();
+      if (input.from() != null) {
+        assertThat(input.from().value()).isCloseTo(input.value(), within(1e-9));
+        endsInWhatWasGiven(input.from());
+      }
+    }
+  }
+}

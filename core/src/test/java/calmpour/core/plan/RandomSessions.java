@@ -1,0 +1,118 @@
+package calmpour.core.plan;
+
+import calmpour.core.Samples;
+import calmpour.core.habit.Habits;
+import calmpour.core.mould.Mould;
+import calmpour.core.resin.MixRatio;
+import calmpour.core.session.Fill;
+import calmpour.core.session.Join;
+import calmpour.core.session.Layer;
+import calmpour.core.session.Piece;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colour;
+import java.util.ArrayList;
+import java.util.List;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.Provide;
+import net.jqwik.api.domains.DomainContextBase;
+
+/** Sessions as different as makers are, with the workshop they are made in. */
+class RandomSessions extends DomainContextBase {
+  record Case(Session session, Workshop workshop) {}
+
+  @Provide
+  Arbitrary<Case> cases() {
+    Arbitrary<List<Mould>> moulds =
+        Arbitraries.doubles()
+            .between(0.5, 70)
+            .list()
+            .ofMinSize(1)
+            .ofMaxSize(6)
+            .map(volumes -> {
+              List<Mould> all = new ArrayList<>();
+              for (double volume : volumes) {
+                all.add(Samples.mould("m" + all.size(), volume, 20.0));
+              }
+              return all;
+            });
+    Arbitrary<List<Colour>> colours =
+        Combinators.combine(
+                Arbitraries.doubles().between(0.1, 14), Arbitraries.doubles().between(0.1, 9))
+            .as((tint, mica) ->
+                List.of(
+                    Colour.CLEAR,
+                    new Colour("a", "A", "#111111", List.of(new Colour.Part("tint", tint))),
+                    new Colour(
+                        "b",
+                        "B",
+                        "#222222",
+                        List.of(
+                            new Colour.Part("tint", tint / 2), new Colour.Part("mica", mica)))));
+    Arbitrary<MixRatio> ratios =
+        Combinators.combine(
+                Arbitraries.of(1.0, 2.0, 3.0, 10.0), Arbitraries.of(MixRatio.Basis.values()))
+            .as((a, basis) -> new MixRatio(a, 1, basis));
+    Arbitrary<Double> largest = Arbitraries.doubles().between(60, 600).injectNull(0.3);
+    return Combinators.combine(
+            moulds, colours, ratios, largest, Arbitraries.integers().between(1, 3))
+        .flatAs((m, c, ratio, most, split) ->
+            Combinators.combine(
+                    pieces(m),
+                    Arbitraries.doubles().between(0, 12),
+                    Arbitraries.doubles().between(12, 60))
+                .as((pieces, overage, potLife) ->
+                    new Case(
+                        Samples.session(pieces, null, habits(overage)).withSplitInto(split),
+                        Samples.workshop(Samples.resin(ratio, 1.15, null, potLife, most), m, c))));
+  }
+
+  /** A maker who allows for nothing at all is the hardest on the sums. */
+  private static Habits habits(double overage) {
+    boolean bare = overage < 3;
+    Habits d = Habits.DEFAULT;
+    return new Habits(
+        d.measureBy(),
+        d.firstPart(),
+        d.scaleDivisionG(),
+        d.marksDivisionMl(),
+        bare ? 0 : overage,
+        bare ? 0 : d.residueG(),
+        bare ? 0 : d.residuePercent(),
+        d.headroomPercent(),
+        d.capAllPercent(),
+        d.capLiquidPercent(),
+        d.stirMinutes(),
+        d.restMinutes(),
+        d.marginMinutes(),
+        d.ratioTolerancePercent(),
+        d.thickWaitMinutes(),
+        d.gelWaitMinutes(),
+        d.curedWaitHours());
+  }
+
+  private static Arbitrary<List<Piece>> pieces(List<Mould> moulds) {
+    Arbitrary<String> colour = Arbitraries.of("clear", "a", "b");
+    return Combinators.combine(
+            Arbitraries.of(moulds).map(Mould::id),
+            Arbitraries.integers().between(1, 8),
+            colour,
+            colour,
+            Arbitraries.of(Join.values()),
+            Arbitraries.doubles().between(0.1, 0.9).injectNull(0.4))
+        .as((mould, count, below, above, join, share) ->
+            new Piece(
+                mould,
+                count,
+                share == null
+                    ? List.of(new Layer(below, null, Join.TOGETHER))
+                    : List.of(
+                        new Layer(below, Fill.ofShare(share), Join.TOGETHER),
+                        new Layer(above, null, join))))
+        .list()
+        .ofMinSize(1)
+        .ofMaxSize(5);
+  }
+}

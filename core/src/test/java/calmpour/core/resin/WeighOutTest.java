@@ -1,0 +1,66 @@
+package calmpour.core.resin;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import calmpour.core.Samples;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+class WeighOutTest {
+  /** Common practice, no source: 2:1 by weight, 84 g in all, is 56 g of A and 28 g of B. */
+  @Test
+  void twoToOneByWeight() {
+    ResinSystem resin = Samples.resin(2, 1, MixRatio.Basis.WEIGHT);
+    WeighOut out = WeighOut.of(resin, 84, MixRatio.Basis.WEIGHT, 0.1);
+    assertThat(out.partA().massG()).isEqualTo(56.0);
+    assertThat(out.partB().massG()).isEqualTo(28.0);
+    assertThat(out.ratioErrorPercent()).isCloseTo(0, within(1e-9));
+  }
+
+  /** Common practice, no source: 1:1 by volume, 90 mL in all, is 45 mL and 45 mL. */
+  @Test
+  void oneToOneByVolume() {
+    ResinSystem resin = Samples.resin(1, 1, MixRatio.Basis.VOLUME);
+    double need = 90 * resin.mixedDensity();
+    WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.VOLUME, 1);
+    assertThat(out.partA().volumeMl()).isCloseTo(45, within(1e-9));
+    assertThat(out.partB().volumeMl()).isCloseTo(45, within(1e-9));
+  }
+
+  /**
+   * Common practice, no source: 2:1 by volume is 3:1 by weight only if A is one and a half times as
+   * dense as B.
+   */
+  @Test
+  void volumeAndWeightRatiosDifferByTheDensities() {
+    MixRatio ratio = new MixRatio(2, 1, MixRatio.Basis.VOLUME);
+    assertThat(ratio.massShareA(1.5, 1.0)).isCloseTo(0.75, within(1e-12));
+    assertThat(ratio.massShareA(1.15, 1.0)).isLessThan(0.70);
+  }
+
+  /**
+   * The densities of two parts that mix ideally lie between: 1 g at 1.0 and 1 g at 1.25 is 1.111.
+   */
+  @Test
+  void densityOfTheMixCountsVolumesNotAnAverage() {
+    ResinSystem resin = Samples.resin(1, 1, MixRatio.Basis.WEIGHT, 1.25, 1.0);
+    assertThat(resin.mixedDensity()).isCloseTo(2 / 1.8, within(1e-12));
+  }
+
+  @Property
+  void neverLessThanTheNeedAndNeverAWholeDivisionTooMuch(
+      @ForAll @DoubleRange(min = 1, max = 5_000) double need,
+      @ForAll @DoubleRange(min = 0.2, max = 10) double partsA) {
+    ResinSystem resin = Samples.resin(partsA, 1, MixRatio.Basis.WEIGHT);
+    for (double division : new double[] {0.01, 0.1, 1}) {
+      WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.WEIGHT, division);
+      // The arithmetic's noise on kilograms is far below a microgram.
+      assertThat(out.totalG()).isBetween(need - 1e-6, need + 2 * division);
+      double steps = out.partA().massG() / division;
+      assertThat(steps).isCloseTo(Math.rint(steps), within(1e-6));
+    }
+  }
+}

@@ -1,0 +1,85 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+type S = components["schemas"];
+export type Session = S["Session"];
+export type Piece = S["Piece"];
+export type Layer = S["Layer"];
+export type Fill = S["Fill"];
+export type Mould = S["Mould"];
+export type Resin = S["ResinSystem"];
+export type Colour = S["Colour"];
+export type Workshop = S["Workshop"];
+export type Plan = S["Plan"];
+export type PlanAnswer = S["PlanAnswer"];
+export type Batch = S["Batch"];
+export type Cup = S["Cup"];
+export type CupKind = S["CupKind"];
+export type Pour = S["Pour"];
+export type Task = S["Task"];
+export type Finding = S["Finding"];
+export type Mend = S["Mend"];
+export type Loading = S["Loading"];
+export type Dose = S["Dose"];
+export type PieceView = S["PieceView"];
+export type Derivation = S["Derivation"];
+export type Input = S["Input"];
+export type OpenedSession = S["OpenedSession"];
+export type SessionLine = S["SessionLine"];
+export type UnitLine = S["UnitLine"];
+export type Habits = S["Habits"];
+export type Hands = S["Hands"];
+
+export const api = createClient<paths>({ baseUrl: "/" });
+
+/** What is wrong at one field, in words for the maker. */
+export interface FieldError {
+  field: string;
+  code: string;
+  message: string;
+  actual?: string;
+}
+
+/** Why the server said no. */
+export interface Trouble {
+  title: string;
+  detail: string;
+  status: number;
+  errors: FieldError[];
+}
+
+const UNREACHABLE: Trouble = {
+  title: "Calm Pour does not answer",
+  detail: "Is it still running on this machine? What you entered stays on this screen.",
+  status: 0,
+  errors: [],
+};
+
+export type Answer<T> = { status: "ok"; value: T } | { status: "trouble"; trouble: Trouble };
+
+/** Turns a call into an answer or a trouble; never throws, except when it was called off. */
+export async function ask<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<Answer<T>> {
+  try {
+    const { data, error, response } = await call;
+    if (response.ok) {
+      return { status: "ok", value: data as T };
+    }
+    const problem = (error ?? {}) as Partial<Trouble>;
+    return {
+      status: "trouble",
+      trouble: {
+        title: problem.title ?? "Something went wrong",
+        detail: problem.detail ?? `The server answered ${response.status}.`,
+        status: response.status,
+        errors: problem.errors ?? [],
+      },
+    };
+  } catch (failure) {
+    if (failure instanceof DOMException && failure.name === "AbortError") {
+      throw failure;
+    }
+    return { status: "trouble", trouble: UNREACHABLE };
+  }
+}

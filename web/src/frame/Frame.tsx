@@ -1,0 +1,67 @@
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import Link from "@mui/material/Link";
+import Typography from "@mui/material/Typography";
+import type { ReactNode } from "react";
+import { useUnitSystem } from "../units/UnitsProvider";
+
+const ROOMS = [
+  { key: "plan", label: "Plan", href: "#/" },
+  { key: "sessions", label: "Sessions", href: "#/sessions" },
+  { key: "mix", label: "Just mix", href: "#/mix" },
+] as const;
+
+type Room = (typeof ROOMS)[number]["key"];
+
+/** The name, the rooms and the units; everything else belongs to the screen. */
+export function Frame({ here, children }: { here: Room; children: ReactNode }) {
+  const { system, choose } = useUnitSystem();
+  return (
+    <Box sx={{ maxWidth: 1480, mx: "auto", px: { xs: 1.5, md: 2.5 }, pb: 2 }}>
+      <Box
+        component="header"
+        sx={{
+          display: "flex",
+          alignItems: "center",
+          columnGap: 3,
+          flexWrap: "wrap",
+          pt: 1.25,
+          "@media print": { display: "none" },
+        }}
+      >
+        <Typography
+          sx={{ fontFamily: "h1.fontFamily", fontSize: "1.3rem", fontWeight: 600, pl: 1 }}
+        >
+          Calm Pour
+        </Typography>
+        <Box component="nav" aria-label="Rooms" sx={{ display: "flex", gap: 2.5 }}>
+          {ROOMS.map((room) => (
+            <Link
+              key={room.key}
+              href={room.href}
+              underline="none"
+              aria-current={room.key === here ? "page" : undefined}
+              sx={{
+                color: room.key === here ? "text.primary" : "text.secondary",
+                fontWeight: room.key === here ? 700 : 400,
+                borderBottom: 2,
+                borderColor: room.key === here ? "primary.main" : "transparent",
+                py: 1,
+              }}
+            >
+              {room.label}
+            </Link>
+          ))}
+        </Box>
+        <ButtonBase
+          onClick={() => choose(system === "us" ? "metric" : "us")}
+          aria-label={system === "us" ? "Show metric units" : "Show US units"}
+          sx={{ ml: "auto", color: "text.secondary", fontSize: "0.9rem", p: 1, borderRadius: 1 }}
+        >
+          {system === "us" ? "US ounces, inches, °F" : "g · mL · mm · °C"}
+        </ButtonBase>
+      </Box>
+      <main>{children}</main>
+    </Box>
+  );
+}

@@ -1,0 +1,26 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import type { ReactNode } from "react";
+
+interface Props {
+  title: string;
+  aside?: ReactNode;
+  children: ReactNode;
+}
+
+/** One area of the bench. */
+export function Sheet({ title, aside, children }: Props) {
+  return (
+    <Box
+      component="section"
+      aria-label={title}
+      sx={{ bgcolor: "background.paper", borderRadius: "10px", px: 2.5, py: 1.5, minWidth: 0 }}
+    >
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 0.5, flexWrap: "wrap" }}>
+        <Typography variant="h2">{title}</Typography>
+        <Box sx={{ ml: "auto", color: "text.secondary", fontSize: "0.87rem" }}>{aside}</Box>
+      </Box>
+      {children}
+    </Box>
+  );
+}

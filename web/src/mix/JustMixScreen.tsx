@@ -1,0 +1,238 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useEffect, useState } from "react";
+import {
+  api,
+  ask,
+  type FieldError,
+  type PlanAnswer,
+  type Resin,
+  type Session,
+  type Trouble,
+} from "../api/client";
+import { Cautions } from "../frame/Cautions";
+import { Told } from "../frame/Told";
+import { here, localTime } from "../plan/newSession";
+import { NumberField } from "../units/NumberField";
+import { useUnits } from "../units/UnitsProvider";
+import { Running } from "./Running";
+
+const RESIN_ID = "just-mix";
+
+/** A batch at once, without a mould: a total and a ratio, and the clock runs. */
+export function JustMixScreen({ id }: { id: string | undefined }) {
+  return id ? <Opened id={id} /> : <Asking />;
+}
+
+function Asking() {
+  const units = useUnits();
+  const [total, setTotal] = useState<number | null>(100);
+  const [by, setBy] = useState<"massG" | "volumeMl">("massG");
+  const [partsA, setA] = useState<number | null>(2);
+  const [partsB, setB] = useState<number | null>(1);
+  const [basis, setBasis] = useState<Resin["ratio"]["basis"]>("WEIGHT");
+  const [potLife, setPotLife] = useState<number | null>(null);
+  const [temperature, setTemperature] = useState<number | null>(22);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const errors: FieldError[] = trouble?.errors ?? [];
+  const errorAt = (end: string) => errors.find((e) => e.field.endsWith(end));
+  const go = async () => {
+    if (total === null || partsA === null || partsB === null || temperature === null) {
+      return;
+    }
+    const ratio = `${partsA}:${partsB} ${basis === "WEIGHT" ? "by weight" : "by volume"}`;
+    const session: Session = {
+      name: `Mix of ${total} ${by === "massG" ? "g" : "mL"}, ${ratio}`,
+      startsAt: localTime(new Date()),
+      zoneId: here(),
+      room: { temperatureC: temperature },
+      resinId: RESIN_ID,
+      justMix: { [by]: total },
+      splitInto: 1,
+      carried: {
+        resins: [
+          {
+            id: RESIN_ID,
+            name: `Resin ${ratio}`,
+            kind: "CASTING",
+            ratio: { partsA, partsB, basis },
+            ...(potLife === null ? {} : { potLifeMinutes: potLife }),
+          },
+        ],
+      },
+    };
+    const planned = await ask(api.POST("/api/plan", { body: session }));
+    if (planned.status === "trouble") {
+      setTrouble(planned.trouble);
+      return;
+    }
+    const kept = await ask(api.POST("/api/sessions", { body: session }));
+    if (kept.status === "trouble") {
+      setTrouble(kept.trouble);
+    } else {
+      window.location.hash = `#/mix/${kept.value.id}`;
+    }
+  };
+  return (
+    <Box
+      component="form"
+      aria-label="Just mix"
+      noValidate
+      onSubmit={(e) => {
+        e.preventDefault();
+        void go();
+      }}
+      sx={{ pt: 1.5, px: 1, maxWidth: 900 }}
+    >
+      <Typography variant="h1" sx={{ mb: 2 }}>
+        Just mix
+      </Typography>
+      <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "flex-start" }}>
+        <NumberField
+          label="A and B together"
+          value={total}
+          onChange={setTotal}
+          unit={by === "massG" ? units.MASS : units.VOLUME}
+          width={220}
+          large
+          autoFocus
+          error={errorAt("justMix.massG") ?? errorAt("justMix.volumeMl")}
+        />
+        <TextField
+          select
+          label="Counted in"
+          value={by}
+          onChange={(e) => setBy(e.target.value as "massG" | "volumeMl")}
+          sx={{ width: 140 }}
+        >
+          <MenuItem value="massG">weight</MenuItem>
+          <MenuItem value="volumeMl">volume</MenuItem>
+        </TextField>
+        <NumberField
+          label="Parts of A"
+          value={partsA}
+          onChange={setA}
+          width={130}
+          large
+          error={errorAt("ratio.partsA")}
+        />
+        <NumberField
+          label="Parts of B"
+          value={partsB}
+          onChange={setB}
+          width={130}
+          large
+          error={errorAt("ratio.partsB")}
+        />
+        <TextField
+          select
+          label="Ratio is"
+          value={basis}
+          onChange={(e) => setBasis(e.target.value as Resin["ratio"]["basis"])}
+          sx={{ width: 140 }}
+        >
+          <MenuItem value="WEIGHT">by weight</MenuItem>
+          <MenuItem value="VOLUME">by volume</MenuItem>
+        </TextField>
+      </Box>
+      <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", mt: 2, alignItems: "flex-start" }}>
+        <NumberField
+          label="Pot life (if known)"
+          symbol="min"
+          value={potLife}
+          onChange={setPotLife}
+          optional
+          width={190}
+          error={errorAt("potLifeMinutes")}
+        />
+        <NumberField
+          label="Room"
+          unit={units.TEMPERATURE}
+          value={temperature}
+          onChange={setTemperature}
+          width={130}
+          error={errorAt("temperatureC")}
+        />
+        <Button
+          type="submit"
+          variant="contained"
+          sx={{ minHeight: 64, minWidth: 220, fontSize: "1.3rem" }}
+        >
+          Go
+        </Button>
+      </Box>
+      {trouble && <Told trouble={trouble} />}
+      <Cautions />
+    </Box>
+  );
+}
+
+type Open =
+  | { status: "loading" }
+  | { status: "trouble"; trouble: Trouble }
+  | { status: "open"; session: Session; revision: number; answer: PlanAnswer };
+
+function Opened({ id }: { id: string }) {
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [open, setOpen] = useState<Open>({ status: "loading" });
+  const [version, setVersion] = useState(0);
+  useEffect(() => {
+    let current = true;
+    const load = async () => {
+      const kept = await ask(api.GET("/api/sessions/{id}", { params: { path: { id } } }));
+      if (kept.status === "trouble") {
+        return { status: "trouble", trouble: kept.trouble } as const;
+      }
+      const session = kept.value.session;
+      const plan = await ask(api.POST("/api/plan", { body: session }));
+      return plan.status === "trouble"
+        ? ({ status: "trouble", trouble: plan.trouble } as const)
+        : ({
+            status: "open",
+            session,
+            revision: kept.value.revision,
+            answer: plan.value,
+          } as const);
+    };
+    void load().then((next) => current && setOpen(next));
+    return () => {
+      current = false;
+    };
+  }, [id, version]);
+  if (open.status === "loading") {
+    return (
+      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
+        Fetching the mix…
+      </Box>
+    );
+  }
+  if (open.status === "trouble") {
+    return <Told trouble={open.trouble} onRetry={() => setVersion((v) => v + 1)} />;
+  }
+  /** Moves the start so that the first contact of A and B is now. */
+  const meetNow = async () => {
+    const contact = open.answer.plan.batches[0]?.contactSeconds ?? 0;
+    const startsAt = localTime(new Date(Date.now() - contact * 1000));
+    const session = { ...open.session, startsAt, zoneId: here() };
+    const answer = await ask(
+      api.PUT("/api/sessions/{id}", {
+        params: { path: { id }, query: { revision: open.revision } },
+        body: session,
+      }),
+    );
+    // A clock that was not restarted must not look as if it were.
+    setTrouble(answer.status === "trouble" ? answer.trouble : null);
+    if (answer.status === "ok") {
+      setVersion((v) => v + 1);
+    }
+  };
+  return (
+    <>
+      {trouble && <Told trouble={trouble} onRetry={() => void meetNow()} />}
+      <Running session={open.session} answer={open.answer} onMeetNow={() => void meetNow()} />
+    </>
+  );
+}

@@ -1,0 +1,325 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import type { Mend, Piece, Session, Trouble } from "../api/client";
+import { PourLine } from "../drawing/PourLine";
+import { sittings } from "../drawing/pourLineLayout";
+import { Cautions } from "../frame/Cautions";
+import { Sheet } from "../frame/Sheet";
+import { Told } from "../frame/Told";
+import { showWith } from "../units/units";
+import { useUnits } from "../units/UnitsProvider";
+import { AddMould } from "./AddMould";
+import { Board } from "./Board";
+import { Conditions } from "./Conditions";
+import { CupsBench } from "./CupsBench";
+import { Findings } from "./Findings";
+import { Fig, HowProvider } from "./How";
+import { PieceEditor } from "./PieceEditor";
+import { sendAsFile } from "./sessionFile";
+import { PrintSheet } from "./PrintSheet";
+import { Assumed, Legend } from "./Margins";
+import { TitleLine } from "./TitleLine";
+import { usePlan } from "./usePlan";
+import type { useSessionEditor } from "./useSessionEditor";
+import { choices, type Defaults, type Shelves } from "./useWorkshop";
+import { clockTime, countWord, minutes, stand } from "./wording";
+
+interface Props {
+  editing: ReturnType<typeof useSessionEditor>;
+  session: Session;
+  shelves: Shelves;
+  defaults: Defaults;
+}
+
+/** The plan as a bench: pieces, cups, and the pour line below them. */
+export function Bench({ editing, session, shelves, defaults }: Props) {
+  const units = useUnits();
+  const { edit, editor } = editing;
+  const { answer, trouble } = usePlan(session, shelves.version);
+  const [selected, setSelected] = useState<number | null>(null);
+  const [adding, setAdding] = useState(false);
+  const [conditions, setConditions] = useState(session.resinId === "");
+  const [fileTrouble, setFileTrouble] = useState<Trouble | null>(null);
+  const [batchNumber, setBatchNumber] = useState(1);
+
+  const shelf = choices(shelves.workshop, session);
+  const pieces = session.pieces ?? [];
+  const habits = { ...defaults.habits, ...session.habits };
+  const hands = { ...defaults.hands, ...session.hands };
+  const errors = trouble?.errors ?? [];
+  const plan = pieces.length > 0 && answer ? answer.plan : null;
+  const startsAt = new Date(answer?.startsAt ?? 0);
+  const zoneId = session.zoneId;
+  const batch = plan?.batches.find((b) => b.number === batchNumber) ?? plan?.batches[0];
+  const snapshot = editor.status === "open" ? (editor.kept?.snapshot ?? null) : null;
+  const chosen = selected === null ? undefined : pieces[selected];
+
+  const chosenName = shelf.moulds.find((m) => m.id === chosen?.mouldId)?.name ?? "Missing mould";
+
+  const setPieces = (next: Piece[], field: string | null) =>
+    edit({ ...session, pieces: next }, field);
+  const setPiece = (line: number, piece: Piece, field: string | null) =>
+    setPieces(
+      pieces.map((p, i) => (i === line ? piece : p)),
+      field,
+    );
+  const remove = (line: number) => {
+    setSelected(null);
+    setPieces(
+      pieces.filter((_, i) => i !== line),
+      null,
+    );
+  };
+  const add = (mouldId: string, count: number) => {
+    setAdding(false);
+    if (!shelf.moulds.some((m) => m.id === mouldId)) {
+      shelves.reload();
+    }
+    setPieces(
+      [...pieces, { mouldId, count, layers: [{ colourId: "clear", join: "TOGETHER" }] }],
+      null,
+    );
+    setSelected(pieces.length);
+    setConditions((open) => open || session.resinId === "");
+  };
+  const mend = (way: Mend) => {
+    switch (way.kind) {
+      case "SHORTER_REST":
+        edit({ ...session, habits: { ...habits, restMinutes: way.value } }, null);
+        break;
+      case "MORE_BATCHES":
+        edit({ ...session, splitInto: way.value }, null);
+        break;
+      case "COOLER_ROOM":
+        edit({ ...session, room: { ...session.room, temperatureC: way.value } }, null);
+        break;
+    }
+  };
+  /** The mould as the saved plan knew it, to be carried along by the session from now on. */
+  const bringBack = (piece: Piece): (() => void) | null => {
+    const lost = snapshot?.moulds?.find((m) => m.id === piece.mouldId);
+    if (!lost || shelf.moulds.some((m) => m.id === piece.mouldId)) {
+      return null;
+    }
+    return () =>
+      edit(
+        {
+          ...session,
+          carried: {
+            ...session.carried,
+            moulds: [...(session.carried?.moulds ?? []), lost],
+          },
+        },
+        null,
+      );
+  };
+
+  const how =
+    pieces.length === 0
+      ? { wrong: false, text: "Put a mould on the board to begin." }
+      : session.resinId === ""
+        ? { wrong: false, text: "Choose a resin, and the plan follows." }
+        : trouble
+          ? { wrong: true, text: trouble.detail }
+          : plan
+            ? { ...stand(plan, startsAt, zoneId, units), opens: true }
+            : { wrong: false, text: "Working it out…" };
+  const late = new Set(
+    plan?.findings
+      .filter((f) => f.severity === "BREACH" && f.place.startsWith("pour/"))
+      .map((f) => f.place.slice("pour/".length)),
+  );
+  const sitting = batch && sittings(plan?.batches ?? []).find((s) => s.includes(batch));
+
+  return (
+    <HowProvider value={session}>
+      <Box sx={{ "@media print": { display: "none" } }}>
+        <TitleLine
+          editing={editing}
+          session={session}
+          how={how}
+          resin={shelf.resins.find((r) => r.id === session.resinId)?.name ?? "no resin yet"}
+          open={conditions}
+          onOpen={() => setConditions(!conditions)}
+        />
+        {conditions && (
+          <Conditions
+            session={session}
+            shelf={shelf}
+            errors={errors}
+            habits={habits}
+            hands={hands}
+            onChange={edit}
+            onShelfChanged={shelves.reload}
+          />
+        )}
+        {trouble && errors.length === 0 && <Told trouble={trouble} onRetry={shelves.reload} />}
+        {plan && !trouble && <Findings plan={plan} session={session} onMend={mend} />}
+        <Box
+          sx={{
+            display: "grid",
+            gap: 1.5,
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 5fr) minmax(0, 9fr)" },
+            // A plan that no longer fits what is typed is shown, but not as if it did.
+            "& .stale": { opacity: trouble ? 0.45 : 1 },
+          }}
+        >
+          <Sheet
+            title="On the board"
+            aside={
+              <>
+                {plan && (
+                  <>
+                    {plan.totals.cavities} {plan.totals.cavities === 1 ? "cavity" : "cavities"} ·{" "}
+                    <Fig of="session/volumeMl" what="Volume of the session">
+                      {showWith(units.VOLUME, plan.totals.volumeMl)}
+                    </Fig>{" "}
+                  </>
+                )}
+                <Button onClick={() => setAdding(!adding)} sx={{ minHeight: 32, py: 0 }}>
+                  + a mould
+                </Button>
+              </>
+            }
+          >
+            <Board
+              session={session}
+              plan={plan}
+              shelf={shelf}
+              errors={errors}
+              selected={selected}
+              onSelect={(line) => {
+                setAdding(false);
+                setSelected(line);
+              }}
+              onCount={(line, count) => {
+                const piece = pieces[line];
+                if (piece && count < 1) {
+                  remove(line);
+                } else if (piece) {
+                  setPiece(line, { ...piece, count }, null);
+                }
+              }}
+            />
+          </Sheet>
+          <Sheet
+            title={
+              batch?.split === false
+                ? "One cup"
+                : batch
+                  ? `From one cup to ${countWord(batch.cups.length).toLowerCase()}`
+                  : "The cups"
+            }
+            aside={
+              plan && plan.batches.length > 1 ? (
+                <ToggleButtonGroup
+                  exclusive
+                  size="small"
+                  value={batch?.number}
+                  onChange={(_, next: number | null) => next && setBatchNumber(next)}
+                  aria-label="Batch"
+                >
+                  {plan.batches.map((b) => (
+                    <ToggleButton
+                      key={b.number}
+                      value={b.number}
+                      sx={{ textTransform: "none", py: 0.25 }}
+                    >
+                      Batch {b.number}, {clockTime(startsAt, b.startSeconds, zoneId)}
+                    </ToggleButton>
+                  ))}
+                </ToggleButtonGroup>
+              ) : (
+                shelf.resins.find((r) => r.id === session.resinId)?.name
+              )
+            }
+          >
+            <Box className="stale">
+              {plan && batch ? (
+                <CupsBench batch={batch} plan={plan} startsAt={startsAt} zoneId={zoneId} />
+              ) : (
+                <Typography color="text.secondary">
+                  The batch and its cups stand here as soon as there is something to pour.
+                </Typography>
+              )}
+            </Box>
+          </Sheet>
+          {(adding || chosen) && (
+            <Box sx={{ gridColumn: "1 / -1", minWidth: 0 }}>
+              <Sheet title={adding ? "Another mould" : chosenName}>
+                {adding && (
+                  <AddMould shelf={shelf} onChosen={add} onClose={() => setAdding(false)} />
+                )}
+                {!adding && chosen && selected !== null && (
+                  <PieceEditor
+                    key={selected}
+                    line={selected}
+                    piece={chosen}
+                    shelf={shelf}
+                    errors={errors}
+                    onBringBack={bringBack(chosen)}
+                    onChange={(piece, field) => setPiece(selected, piece, field)}
+                    onRemove={() => remove(selected)}
+                    onClose={() => setSelected(null)}
+                  />
+                )}
+              </Sheet>
+            </Box>
+          )}
+          <Box sx={{ gridColumn: "1 / -1", minWidth: 0 }}>
+            <Sheet
+              title="Pour line"
+              aside={
+                <Legend>
+                  {plan && !trouble && plan.spareSeconds >= 0 && (
+                    <b>
+                      <Fig of="plan/spareMinutes" what="Time to spare">
+                        {minutes(plan.spareSeconds / 60)}
+                      </Fig>{" "}
+                      to spare
+                    </b>
+                  )}
+                </Legend>
+              }
+            >
+              <Box className="stale">
+                {plan && sitting ? (
+                  <PourLine
+                    plan={plan}
+                    batches={sitting}
+                    startsAt={startsAt}
+                    zoneId={zoneId}
+                    late={late}
+                  />
+                ) : (
+                  <Typography color="text.secondary">
+                    The order of the work against the working time.
+                  </Typography>
+                )}
+              </Box>
+            </Sheet>
+          </Box>
+        </Box>
+        {plan && <Assumed plan={plan} />}
+        <Cautions />
+        <Box sx={{ px: 2.5, pt: 1, display: "flex", gap: 1 }}>
+          <Button onClick={() => window.print()} disabled={!plan} variant="outlined">
+            Print for the bench
+          </Button>
+          <Button
+            onClick={() => void sendAsFile(session).then(setFileTrouble)}
+            disabled={!plan || trouble !== null}
+          >
+            Save as a file
+          </Button>
+          {fileTrouble && <Told trouble={fileTrouble} />}
+        </Box>
+      </Box>
+      {answer && plan && !trouble && <PrintSheet session={session} answer={answer} />}
+    </HowProvider>
+  );
+}

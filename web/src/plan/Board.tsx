@@ -1,0 +1,158 @@
+import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import type { FieldError, Piece, PieceView, Plan, Session, Workshop } from "../api/client";
+import { boardScale } from "../drawing/boardScale";
+import { MouldSection } from "../drawing/MouldSection";
+import { WrongMark } from "../frame/Told";
+import { showWith } from "../units/units";
+import { useUnits } from "../units/UnitsProvider";
+import { Fig } from "./How";
+
+interface Props {
+  session: Session;
+  plan: Plan | null;
+  shelf: Required<Workshop>;
+  errors: FieldError[];
+  selected: number | null;
+  onSelect: (line: number | null) => void;
+  onCount: (line: number, count: number) => void;
+}
+
+/** The moulds as they stand on the board, to scale, with how many of each. */
+export function Board(props: Props) {
+  const { session, plan, errors } = props;
+  const units = useUnits();
+  const pieces = session.pieces ?? [];
+  // The drawing belongs to the last plan; a line it does not know yet has none for a moment.
+  const views = pieces.map((piece, i) => matching(plan?.pieces[i], piece));
+  const drawn = views.filter((v) => v !== null);
+  const scale = drawn.length > 0 ? boardScale(drawn) : { pxPerMm: 1, heights: 1 };
+  return (
+    <>
+      <Box
+        component="ul"
+        aria-label="Moulds on the board"
+        sx={{
+          display: "flex",
+          flexWrap: "wrap",
+          alignItems: "flex-end",
+          listStyle: "none",
+          p: 0,
+          m: 0,
+          rowGap: 1,
+          maxHeight: { md: 420 },
+          overflowY: { md: "auto" },
+        }}
+      >
+        {pieces.map((piece, i) => {
+          const view = views[i] ?? null;
+          const wrong = errors.some((e) => e.field.startsWith(`pieces[${i}]`));
+          const name =
+            props.shelf.moulds.find((m) => m.id === piece.mouldId)?.name ?? "missing mould";
+          return (
+            <Box
+              component="li"
+              key={i}
+              sx={{
+                display: "flex",
+                flexDirection: "column",
+                alignItems: "center",
+                minWidth: 104,
+                flex: "0 1 auto",
+                bgcolor: props.selected === i ? "action.hover" : undefined,
+                borderRadius: 1,
+              }}
+            >
+              <ButtonBase
+                onClick={() => props.onSelect(props.selected === i ? null : i)}
+                aria-label={`Change ${name}`}
+                aria-expanded={props.selected === i}
+                sx={{
+                  minHeight: 44,
+                  width: "100%",
+                  px: 1,
+                  alignItems: "flex-end",
+                  borderBottom: 2,
+                  borderColor: "text.primary",
+                  borderRadius: 0,
+                }}
+              >
+                {view && <MouldSection piece={view} scale={scale} />}
+              </ButtonBase>
+              <Box sx={{ display: "flex", alignItems: "center", mt: 0.25 }}>
+                <Step label={`One ${name} fewer`} onClick={() => props.onCount(i, piece.count - 1)}>
+                  −
+                </Step>
+                <Box
+                  component="b"
+                  aria-label={`${piece.count} of ${name}`}
+                  sx={{ minWidth: 26, textAlign: "center", fontSize: "1.1rem" }}
+                >
+                  {piece.count}
+                </Box>
+                <Step label={`One ${name} more`} onClick={() => props.onCount(i, piece.count + 1)}>
+                  +
+                </Step>
+              </Box>
+              <Box
+                sx={{
+                  display: "flex",
+                  gap: 0.5,
+                  color: wrong ? "error.main" : undefined,
+                  fontSize: "0.92rem",
+                  lineHeight: 1.25,
+                }}
+              >
+                {wrong && <WrongMark />}
+                <span>{name}</span>
+              </Box>
+              <Box sx={{ color: "text.secondary", fontSize: "0.82rem", lineHeight: 1.2 }}>
+                {view && (
+                  <Fig of={`piece/${i}/volumeMl`} what={`Volume of one ${name}`}>
+                    {showWith(units.VOLUME, view.pouredMl)}
+                  </Fig>
+                )}
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+      {scale.heights > 1 && (
+        <Box sx={{ color: "text.secondary", fontSize: "0.8rem", mt: 0.5 }}>
+          To scale, heights drawn {scale.heights}×
+        </Box>
+      )}
+    </>
+  );
+}
+
+function matching(view: PieceView | undefined, piece: Piece): PieceView | null {
+  return view && view.mouldId === piece.mouldId ? view : null;
+}
+
+function Step({
+  label,
+  onClick,
+  children,
+}: {
+  label: string;
+  onClick: () => void;
+  children: string;
+}) {
+  return (
+    <ButtonBase
+      aria-label={label}
+      onClick={onClick}
+      sx={{
+        width: 34,
+        height: 32,
+        fontSize: "1.25rem",
+        borderRadius: "50%",
+        color: "primary.main",
+        "&:hover": { bgcolor: "action.hover" },
+      }}
+    >
+      {children}
+    </ButtonBase>
+  );
+}

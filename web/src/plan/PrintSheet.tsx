@@ -1,0 +1,113 @@
+import Box from "@mui/material/Box";
+import type { PlanAnswer, Session } from "../api/client";
+import { Cautions } from "../frame/Cautions";
+import { show, showWith } from "../units/units";
+import { useUnits } from "../units/UnitsProvider";
+import { cavityName, clockTime, dayAndTime, doseText, findingText } from "./wording";
+
+/** The plan on paper for the bench: no colour needed, a box to tick for every step. */
+export function PrintSheet({ session, answer }: { session: Session; answer: PlanAnswer }) {
+  const units = useUnits();
+  const { plan, zoneId } = answer;
+  const startsAt = new Date(answer.startsAt);
+  const at = (seconds: number) => clockTime(startsAt, seconds, zoneId);
+  const table = {
+    borderCollapse: "collapse",
+    width: "100%",
+    mb: 2,
+    "& th, & td:not(.long)": { whiteSpace: "nowrap" },
+    "& tr": { breakInside: "avoid" },
+    "& th, & td": { borderBottom: "1px solid #999", textAlign: "left", py: 0.4, pr: 1.5 },
+  } as const;
+  return (
+    <Box sx={{ display: "none", "@media print": { display: "block", color: "#000" } }}>
+      <h1>{session.name}</h1>
+      <p>
+        {dayAndTime(startsAt, zoneId)}, room{" "}
+        {showWith(units.TEMPERATURE, session.room.temperatureC)}
+      </p>
+      {plan.findings
+        .filter((f) => f.severity === "BREACH")
+        .map((f) => (
+          <p key={f.place}>
+            <b>Wrong:</b> {findingText(f, plan, units)}
+          </p>
+        ))}
+      {plan.batches.map((batch) => {
+        const first = batch.firstPart === "A" ? batch.partA : batch.partB;
+        const second = batch.firstPart === "A" ? batch.partB : batch.partA;
+        const other = batch.firstPart === "A" ? "B" : "A";
+        return (
+          <section key={batch.number}>
+            <h2>
+              Batch {batch.number}, {at(batch.startSeconds)}
+            </h2>
+            <p>
+              ☐ {batch.firstPart} <b>{showWith(units.MASS, first.massG)}</b> (
+              {showWith(units.VOLUME, first.volumeMl)}), then ☐ {other}{" "}
+              <b>{showWith(units.MASS, second.massG)}</b> ({showWith(units.VOLUME, second.volumeMl)}
+              ): the scale shows {showWith(units.MASS, batch.totalG)}. ☐ stirred by{" "}
+              {at(batch.mixedSeconds)}
+            </p>
+            <Box component="table" sx={table}>
+              <thead>
+                <tr>
+                  <th>Cup</th>
+                  <th>Resin</th>
+                  <th>Colour</th>
+                  <th>Pourable until</th>
+                </tr>
+              </thead>
+              <tbody>
+                {batch.cups.map((cup) => (
+                  <tr key={cup.id}>
+                    <td>☐ {cup.colourName}</td>
+                    <td>{showWith(units.MASS, cup.resinG)}</td>
+                    <td className="long">
+                      {cup.doses
+                        .map(
+                          (d) =>
+                            `${doseText(d.drops, d.scoops)} ${d.colourantName} (${show(units.MASS, d.massG, 2)} ${units.MASS.symbol})`,
+                        )
+                        .join(", ") || "none"}
+                    </td>
+                    <td>{at(cup.thickensSeconds)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </Box>
+            <Box component="table" sx={table}>
+              <thead>
+                <tr>
+                  <th>Pour</th>
+                  <th>From</th>
+                  <th>Into</th>
+                  <th>Amount</th>
+                  <th>To the line</th>
+                </tr>
+              </thead>
+              <tbody>
+                {batch.cups
+                  .flatMap((cup) => cup.pours.map((pour) => ({ cup, pour })))
+                  .sort((a, b) => a.pour.startSeconds - b.pour.startSeconds)
+                  .map(({ cup, pour }) => (
+                    <tr key={pour.id}>
+                      <td>☐ {at(pour.startSeconds)}</td>
+                      <td>{cup.colourName}</td>
+                      <td>
+                        {cavityName(plan, pour.line, pour.cavity)}
+                        {pour.parts > 1 && `, part ${pour.part} of ${pour.parts}`}
+                      </td>
+                      <td>{showWith(units.MASS, pour.massG)}</td>
+                      <td>{showWith(units.LENGTH, pour.toMm, Math.max(1, units.LENGTH.digits))}</td>
+                    </tr>
+                  ))}
+              </tbody>
+            </Box>
+          </section>
+        );
+      })}
+      <Cautions />
+    </Box>
+  );
+}

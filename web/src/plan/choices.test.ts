@@ -1,0 +1,26 @@
+import { describe, expect, it } from "vitest";
+import type { Mould, Session, Workshop } from "../api/client";
+import { choices } from "./useWorkshop";
+
+const mould = (id: string, volumeMl: number): Mould => ({ id, name: id, volumeMl });
+
+describe("what a session can choose from", () => {
+  const shelf: Workshop = { moulds: [mould("knob", 12), mould("pull", 16)] };
+
+  it("is the shelf, and what the session carries in its place", () => {
+    const session = { carried: { moulds: [mould("knob", 15), mould("lost", 5)] } } as Session;
+    expect(choices(shelf, session).moulds.map((m) => [m.id, m.volumeMl])).toEqual([
+      ["pull", 16],
+      ["knob", 15],
+      ["lost", 5],
+    ]);
+  });
+
+  it("always has clear resin, and only once", () => {
+    const clear = { id: "clear", name: "Water-clear", swatch: "#ffffff", recipe: [] };
+    expect(choices(null, {} as Session).colours.map((c) => c.name)).toEqual(["Clear"]);
+    expect(choices({ colours: [clear] }, {} as Session).colours.map((c) => c.name)).toEqual([
+      "Water-clear",
+    ]);
+  });
+});

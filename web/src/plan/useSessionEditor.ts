@@ -1,0 +1,154 @@
+import { useCallback, useEffect, useState } from "react";
+import { api, ask, type OpenedSession, type Session, type Trouble } from "../api/client";
+import { begin, edit, redo, undo, type History } from "./history";
+import { newSession } from "./newSession";
+
+export type Editor =
+  | { status: "loading" }
+  | { status: "empty" }
+  | { status: "trouble"; trouble: Trouble }
+  | { status: "open"; history: History; kept: OpenedSession | null };
+
+const draftKey = (id: string) => `calm-pour/draft/${id}`;
+
+interface Draft {
+  session: Session;
+  revision: number;
+}
+
+function readDraft(id: string): Draft | null {
+  try {
+    const text = localStorage.getItem(draftKey(id));
+    return text ? (JSON.parse(text) as Draft) : null;
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Opens a session and keeps its edits: unsaved ones survive a reload of the page on this browser.
+ *
+ * @param id of a kept session, "new", or undefined for the newest one
+ */
+export function useSessionEditor(id: string | undefined) {
+  const [editor, setEditor] = useState<Editor>({ status: "loading" });
+  const [attempt, setAttempt] = useState(0);
+
+  useEffect(() => {
+    let here = true;
+    const put = (next: Editor) => here && setEditor(next);
+    const openNew = () =>
+      put({
+        status: "open",
+        history: begin(readDraft("new")?.session ?? newSession()),
+        kept: null,
+      });
+    const open = async () => {
+      if (id === "new") {
+        openNew();
+        return;
+      }
+      let wanted = id;
+      if (!wanted) {
+        const list = await ask(api.GET("/api/sessions"));
+        if (list.status === "trouble") {
+          put({ status: "trouble", trouble: list.trouble });
+          return;
+        }
+        wanted = list.value.find((s) => !s.justMix)?.id;
+        if (!wanted) {
+          put({ status: "empty" });
+          return;
+        }
+      }
+      const opened = await ask(api.GET("/api/sessions/{id}", { params: { path: { id: wanted } } }));
+      if (opened.status === "trouble") {
+        put({ status: "trouble", trouble: opened.trouble });
+        return;
+      }
+      const draft = readDraft(wanted);
+      const kept = opened.value;
+      const history = begin(kept.session);
+      put({
+        status: "open",
+        kept,
+        history:
+          draft && draft.revision === kept.revision
+            ? edit(history, draft.session, "draft")
+            : history,
+      });
+    };
+    void open();
+    return () => {
+      here = false;
+    };
+  }, [id, attempt]);
+
+  const session = editor.status === "open" ? editor.history.now : null;
+  const kept = editor.status === "open" ? editor.kept : null;
+  const dirty =
+    session !== null && (kept === null || JSON.stringify(session) !== JSON.stringify(kept.session));
+
+  useEffect(() => {
+    if (session === null) {
+      return;
+    }
+    const key = draftKey(kept?.id ?? "new");
+    if (dirty) {
+      localStorage.setItem(key, JSON.stringify({ session, revision: kept?.revision ?? 0 }));
+    } else {
+      localStorage.removeItem(key);
+    }
+  }, [session, kept, dirty]);
+
+  const change = useCallback((step: (history: History) => History) => {
+    setEditor((e) => (e.status === "open" ? { ...e, history: step(e.history) } : e));
+  }, []);
+
+  const save = useCallback(
+    async (asNew: boolean): Promise<Trouble | OpenedSession> => {
+      if (!session) {
+        throw new Error("bug: nothing is open");
+      }
+      const answer =
+        kept && !asNew
+          ? await ask(
+              api.PUT("/api/sessions/{id}", {
+                params: { path: { id: kept.id }, query: { revision: kept.revision } },
+                body: session,
+              }),
+            )
+          : await ask(api.POST("/api/sessions", { body: session }));
+      if (answer.status === "trouble") {
+        return answer.trouble;
+      }
+      if (!kept || asNew) {
+        localStorage.removeItem(draftKey(kept?.id ?? "new"));
+      }
+      setEditor((e) => {
+        if (e.status !== "open") {
+          return e;
+        }
+        // The server fills in what was left to its defaults; edits made meanwhile stay.
+        const history =
+          e.history.now === session ? { ...e.history, now: answer.value.session } : e.history;
+        return { ...e, history, kept: answer.value };
+      });
+      return answer.value;
+    },
+    [session, kept],
+  );
+
+  return {
+    editor,
+    dirty,
+    edit: useCallback(
+      (next: Session, field: string | null) => change((h) => edit(h, next, field)),
+      [change],
+    ),
+    undo: useCallback(() => change(undo), [change]),
+    redo: useCallback(() => change(redo), [change]),
+    save,
+    retry: useCallback(() => setAttempt((n) => n + 1), []),
+  };
+}

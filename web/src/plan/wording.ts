@@ -1,0 +1,297 @@
+import type { Derivation, Finding, Input, Loading, Mend, Plan, Session } from "../api/client";
+import { showWith, type Units } from "../units/units";
+
+/** Wall-clock time of a moment of the plan, in the workshop's zone. */
+export function clockTime(startsAt: Date, seconds: number, zoneId: string): string {
+  return new Intl.DateTimeFormat("en-GB", {
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: zoneId,
+  }).format(new Date(startsAt.getTime() + seconds * 1000));
+}
+
+export function dayAndTime(at: Date, zoneId: string): string {
+  return new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: zoneId,
+  }).format(at);
+}
+
+const NUMBERS = ["No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine"];
+
+export function countWord(count: number): string {
+  return NUMBERS[count] ?? String(count);
+}
+
+const ORDINALS = ["first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"];
+
+export function ordinal(place: number): string {
+  return ORDINALS[place - 1] ?? `no. ${place}`;
+}
+
+/** Minutes as a maker says them: never more precise than it matters. */
+export function minutes(value: number): string {
+  return value < 10 && value % 1 !== 0 ? `${value.toFixed(1)} min` : `${Math.round(value)} min`;
+}
+
+interface Stand {
+  wrong: boolean;
+  text: string;
+}
+
+/** How the plan stands, in a sentence; what is wrong comes first. */
+export function stand(plan: Plan, startsAt: Date, zoneId: string, units: Units): Stand {
+  const at = (seconds: number) => clockTime(startsAt, seconds, zoneId);
+  const late = plan.findings.filter(
+    (f) => f.severity === "BREACH" && f.rule === "POUR_AFTER_WORKING_TIME",
+  );
+  if (late.length > 0) {
+    const worst = minutes(-plan.spareSeconds / 60);
+    return {
+      wrong: true,
+      text:
+        late.length === 1
+          ? `One pour comes too late, by ${worst}.`
+          : `${late.length} pours come too late, the last by ${worst}.`,
+    };
+  }
+  const breach = plan.findings.find((f) => f.severity === "BREACH");
+  if (breach) {
+    return { wrong: true, text: findingText(breach, plan, units) };
+  }
+  const count = plan.batches.length;
+  const mass = showWith(units.MASS, plan.totals.resinG, units.MASS.digits > 1 ? 2 : 0);
+  const batches = `${countWord(count)} ${count === 1 ? "batch" : "batches"} of ${mass}${count === 1 ? "" : " in all"}.`;
+  const pours = plan.batches.flatMap((b) => b.cups.flatMap((c) => c.pours));
+  if (pours.length === 0) {
+    const cup = plan.batches[0]?.cups[0];
+    return {
+      wrong: false,
+      text: cup ? `${batches} Pourable until about ${at(cup.thickensSeconds)}.` : batches,
+    };
+  }
+  if (count === 1) {
+    const last = Math.max(...pours.map((p) => p.endSeconds));
+    const open = Math.min(...plan.batches.flatMap((b) => b.cups.map((c) => c.thickensSeconds)));
+    return {
+      wrong: false,
+      text: `${batches} The last pour ends at ${at(last)}; the cups stay pourable until ${at(open)}.`,
+    };
+  }
+  return {
+    wrong: false,
+    text: `${batches.slice(0, -1)}, at ${plan.batches.map((b) => at(b.startSeconds)).join(", ")}. Every pour has at least ${minutes(plan.spareSeconds / 60)} to spare.`,
+  };
+}
+
+/** Which mould on the board; moulds of one kind are counted on, whichever line they stand in. */
+export function cavityName(plan: Plan, line: number, cavity: number): string {
+  const piece = plan.pieces[line];
+  const before = plan.pieces
+    .slice(0, line)
+    .filter((p) => p.mouldId === piece?.mouldId)
+    .reduce((sum, p) => sum + p.count, 0);
+  return `${piece?.mouldName ?? "mould"}, ${ordinal(before + cavity)}`;
+}
+
+/** Names of what a finding's address points at. */
+export function placeText(place: string, plan: Plan): string {
+  const [kind, id] = place.split("/");
+  const cups = plan.batches.flatMap((b) => b.cups);
+  if (kind === "cup") {
+    const cup = cups.find((c) => c.id === id);
+    return cup ? `the ${cup.colourName} cup` : `cup ${id}`;
+  }
+  if (kind === "pour") {
+    for (const cup of cups) {
+      const pour = cup.pours.find((p) => p.id === id);
+      if (pour) {
+        return `${cup.colourName} into ${cavityName(plan, pour.line, pour.cavity)}`;
+      }
+    }
+  }
+  return kind === "batch" ? `batch ${id}` : "the plan";
+}
+
+export function findingText(finding: Finding, plan: Plan, units: Units): string {
+  const place = placeText(finding.place, plan);
+  const over = finding.value - finding.limit;
+  switch (finding.rule) {
+    case "POUR_AFTER_WORKING_TIME":
+      return finding.severity === "BREACH"
+        ? `${place}: ends ${minutes(over)} after the last good moment.`
+        : `${capital(place)}: the last pour is in time by the label, but ${minutes(over)} late if the resin is quick and the room warm.`;
+    case "TINT_HELD_BACK":
+      return `${capital(place)} gets ${finding.value.toFixed(0)} % of its recipe: more would pass a limit.`;
+    case "LOADING_NEAR_LIMIT":
+      return `${capital(place)} is loaded to ${finding.value.toFixed(1)} % of at most ${finding.limit.toFixed(1)} %.`;
+    case "RATIO_OFF":
+      return `In ${place} the scale’s steps put A to B off by ${Math.abs(finding.value).toFixed(1)} %; at most ${finding.limit.toFixed(1)} %. Mix more, or use a finer scale.`;
+    case "CUP_TOO_SMALL":
+      return `${capital(place)} needs ${showWith(units.VOLUME, finding.value)}, and its cup holds ${showWith(units.VOLUME, finding.limit)}. Lay out a larger one.`;
+    case "POUR_IN_PARTS":
+      return `${capital(place)}: takes ${finding.value} cups for one pour.`;
+    case "SEVERAL_BATCHES":
+      return `${countWord(finding.value)} batches, mixed one after the other.`;
+  }
+}
+
+/** A line a cup whose pours come too late: how many, which first, by how much. */
+export function latePours(plan: Plan): string[] {
+  const late = plan.findings.filter(
+    (f) => f.severity === "BREACH" && f.rule === "POUR_AFTER_WORKING_TIME",
+  );
+  return plan.batches
+    .flatMap((b) => b.cups)
+    .map((cup) => ({
+      cup,
+      its: late.filter((f) => cup.pours.some((p) => f.place === `pour/${p.id}`)),
+    }))
+    .filter(({ its }) => its.length > 0)
+    .map(({ cup, its }) => {
+      const over = its.map((f) => f.value - f.limit);
+      const first = its[0] ? placeText(its[0].place, plan) : "";
+      return its.length === 1
+        ? `${first} comes ${minutes(Math.max(...over))} too late.`
+        : `${its.length} of ${cup.pours.length} pours of ${cup.colourName} come too late, from ${first} on: by ${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}.`;
+    });
+}
+
+export function mendText(mend: Mend, session: Session, units: Units): string {
+  switch (mend.kind) {
+    case "SHORTER_REST":
+      return mend.value === 0
+        ? "No rest"
+        : `Rest ${minutes(mend.value)} instead of ${minutes(session.habits?.restMinutes ?? 0)}`;
+    case "MORE_BATCHES":
+      return `Mix ${countWord(mend.value).toLowerCase()} smaller batches`;
+    case "COOLER_ROOM":
+      return `Cool the room to ${showWith(units.TEMPERATURE, mend.value)}`;
+  }
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+export function basisText(basis: Loading["basis"]): string {
+  switch (basis) {
+    case "WEIGHT_OF_MIX":
+      return "by weight of the mix";
+    case "WEIGHT_OF_RESIN":
+      return "by weight of the resin";
+    case "VOLUME_OF_MIX":
+      return "by volume of the mix";
+    case "VOLUME_OF_RESIN":
+      return "by volume of the resin";
+  }
+}
+
+export function limitText(loading: Loading): string {
+  const whose = {
+    SHOP_ALL: "all additives together",
+    SHOP_LIQUIDS: "liquid colour",
+    RESIN: "what the resin takes",
+    COLOURANT: "its own label",
+  }[loading.whose];
+  return `${whose}, ${basisText(loading.basis)}`;
+}
+
+/** What each formula does, in a line. */
+const FORMULAS: Record<Derivation["formula"], string> = {
+  FILL_BY_SHARE: "The layer’s share of what the mould holds.",
+  FILL_BY_DEPTH:
+    "The layer’s thickness over the mould’s depth, times what it holds (straight walls).",
+  FILL_BY_VOLUME: "As given.",
+  FILL_THE_REST: "What the mould holds, less the layers below.",
+  POUR_MASS: "Volume times the density of the tinted mix, up to a whole milligram.",
+  PIECE_VOLUME: "All its layers.",
+  SESSION_VOLUME: "Every piece of every mould.",
+  POUR_END: "From the batch’s first step: everything the hands do before, and the rest.",
+  SPARE:
+    "From the batch’s first step: when A meets B, and the working time, less the margin and the end of the pour that comes nearest.",
+  SUM_OF_POURS: "All pours out of this cup.",
+  RESIN_DENSITY: "A and B in the label’s ratio; their volumes add up.",
+  MIX_DENSITY: "Resin and colourants together; a powder takes the room of its solid grains.",
+  CUP_CONTENT:
+    "The pours and the overage, and on top what stays in the cup: (pours + overage + always) ÷ (1 − share).",
+  CUP_RESIN: "The content less the colourants.",
+  RESIN_AS_MIXED: "The whole batch stays in the cup it was mixed in.",
+  CONTENT_AS_MIXED: "Resin and colourants.",
+  CUP_STAYS: "Content less what is poured: what clings, and the overage.",
+  DOSE: "The recipe’s percentage of the finished mix, held at the nearest limit, down to a milligram.",
+  DROPS: "The dose over the mass of one drop; whole drops are counted.",
+  SCOOPS: "The dose as it lies in the scoop, over the scoop’s volume; counted in quarters.",
+  LOADING: "What is stirred in, as a share, the way this limit counts.",
+  BATCH_NEED: "The resin of all cups, and what stays in the mixing cup.",
+  PART_BY_WEIGHT: "The need, shared out in the label’s ratio, by weight.",
+  PART_BY_VOLUME: "The need, shared out in the label’s ratio, by volume.",
+  PART_MASS_FROM_VOLUME: "Volume times density.",
+  PART_VOLUME_FROM_MASS: "Mass over density.",
+  PARTS_TOGETHER: "A and B together.",
+  RATIO_ERROR: "How far the rounded A to B is from the label’s; positive when A is heavy.",
+  WORKING_TIME_HALVING:
+    "Rule of thumb, from the first contact of A and B: half the time for every 10 °C more, somewhat longer for a smaller mass; time in the mixing cup counts at its own rate.",
+};
+
+export function formulaText(formula: Derivation["formula"]): string {
+  return FORMULAS[formula];
+}
+
+export function originText(origin: Input["origin"]): string {
+  return {
+    LABEL: "label",
+    MEASURED: "measured",
+    LEARNED: "learned",
+    ASSUMED: "assumed",
+    CHOSEN: "chosen",
+    WORKED_OUT: "worked out",
+  }[origin];
+}
+
+/** A number in one of the trade's units, in the maker's units where there is a choice. */
+export function withUnit(value: number, unit: string, units: Units): string {
+  switch (unit) {
+    case "g":
+      return units.MASS.symbol === "g" ? `${figure(value)} g` : showWith(units.MASS, value, 3);
+    case "mL":
+      return units.VOLUME.symbol === "mL"
+        ? `${figure(value)} mL`
+        : showWith(units.VOLUME, value, 3);
+    case "mm":
+      return units.LENGTH.symbol === "mm" ? `${figure(value)} mm` : showWith(units.LENGTH, value);
+    case "°C":
+      return showWith(units.TEMPERATURE, value);
+    default:
+      return `${figure(value)} ${unit}`.trim();
+  }
+}
+
+/** Four figures are more than any scale at the bench shows. */
+function figure(value: number): string {
+  if (Number.isInteger(value)) {
+    return String(value);
+  }
+  const digits = Math.abs(value) >= 100 ? 1 : Math.abs(value) >= 1 ? 2 : 3;
+  return String(Number(value.toFixed(digits)));
+}
+
+/** Drops and scoops as they are counted out. */
+export function doseText(drops: number | undefined, scoops: number | undefined): string {
+  if (drops !== undefined) {
+    return drops === 1 ? "1 drop" : `${drops} drops`;
+  }
+  if (scoops === undefined) {
+    return "";
+  }
+  if (scoops === 0) {
+    return "a trace";
+  }
+  const whole = Math.floor(scoops);
+  const part = ["", "¼", "½", "¾"][Math.round((scoops - whole) * 4)] ?? "";
+  return `${whole === 0 ? "" : whole}${part} ${scoops <= 1 ? "scoop" : "scoops"}`;
+}

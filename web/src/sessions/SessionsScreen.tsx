@@ -1,0 +1,157 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
+import Typography from "@mui/material/Typography";
+import { useEffect, useRef, useState } from "react";
+import { api, ask, type Session, type SessionLine, type Trouble } from "../api/client";
+import { Empty, Told } from "../frame/Told";
+import { openFile } from "../plan/sessionFile";
+import { showWith } from "../units/units";
+import { useUnits } from "../units/UnitsProvider";
+
+type State =
+  | { status: "loading" }
+  | { status: "trouble"; trouble: Trouble }
+  | { status: "listed"; lines: SessionLine[] };
+
+/** All kept sessions, and removing one with a way back. */
+export function SessionsScreen() {
+  const units = useUnits();
+  const [state, setState] = useState<State>({ status: "loading" });
+  const [removed, setRemoved] = useState<Session | null>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  const [refused, setRefused] = useState<Trouble | null>(null);
+  const [version, setVersion] = useState(0);
+  useEffect(() => {
+    let here = true;
+    void ask(api.GET("/api/sessions")).then((answer) => {
+      if (here) {
+        setState(
+          answer.status === "ok"
+            ? { status: "listed", lines: answer.value }
+            : { status: "trouble", trouble: answer.trouble },
+        );
+      }
+    });
+    return () => {
+      here = false;
+    };
+  }, [version]);
+  const again = () => setVersion((v) => v + 1);
+  const remove = async (id: string) => {
+    const whole = await ask(api.GET("/api/sessions/{id}", { params: { path: { id } } }));
+    const gone = await ask(api.DELETE("/api/sessions/{id}", { params: { path: { id } } }));
+    if (whole.status === "ok" && gone.status === "ok") {
+      setRemoved(whole.value.session);
+    }
+    again();
+  };
+  const bringBack = async (session: Session) => {
+    const answer = await ask(api.POST("/api/sessions", { body: session }));
+    if (answer.status === "ok") {
+      setRemoved(null);
+    }
+    again();
+  };
+  const open = async (file: File) => {
+    const answer = await openFile(file);
+    if (answer.status === "ok") {
+      const { id, session } = answer.value;
+      window.location.hash = session.justMix ? `#/mix/${id}` : `#/plan/${id}`;
+    } else {
+      setRefused(answer.trouble);
+    }
+  };
+  if (state.status === "loading") {
+    return (
+      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
+        Fetching the sessions…
+      </Box>
+    );
+  }
+  if (state.status === "trouble") {
+    return <Told trouble={state.trouble} onRetry={again} />;
+  }
+  return (
+    <Box sx={{ pt: 1.5, maxWidth: 900 }}>
+      <Box sx={{ display: "flex", gap: 1, alignItems: "baseline", px: 1, mb: 1 }}>
+        <Typography variant="h1" sx={{ mr: "auto" }}>
+          Sessions
+        </Typography>
+        <Button onClick={() => picker.current?.click()}>Open a file</Button>
+        <input
+          ref={picker}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          aria-label="Open a session file"
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            e.target.value = "";
+            if (file) {
+              void open(file);
+            }
+          }}
+        />
+        <Button variant="contained" href="#/plan/new">
+          Plan a session
+        </Button>
+      </Box>
+      {refused && <Told trouble={refused} />}
+      {removed && (
+        <Box role="status" sx={{ px: 1, pb: 1 }}>
+          “{removed.name}” is removed.{" "}
+          <Button onClick={() => void bringBack(removed)}>Bring it back</Button>
+        </Box>
+      )}
+      {state.lines.length === 0 ? (
+        <Empty title="Nothing kept yet">
+          <p>Sessions you save stand here, the latest first.</p>
+        </Empty>
+      ) : (
+        <Box component="ul" aria-label="Sessions" sx={{ listStyle: "none", p: 0, m: 0 }}>
+          {state.lines.map((line) => (
+            <Box
+              component="li"
+              key={line.id}
+              sx={{
+                bgcolor: "background.paper",
+                borderRadius: "10px",
+                px: 2.5,
+                py: 1.25,
+                mb: 1,
+                display: "flex",
+                alignItems: "center",
+                columnGap: 2,
+                flexWrap: "wrap",
+              }}
+            >
+              <Link
+                href={line.justMix ? `#/mix/${line.id}` : `#/plan/${line.id}`}
+                underline="hover"
+                color="inherit"
+                sx={{ fontFamily: "h2.fontFamily", fontSize: "1.2rem", py: 0.5 }}
+              >
+                {line.name}
+              </Link>
+              <Box sx={{ color: "text.secondary", mr: "auto" }}>
+                {new Intl.DateTimeFormat("en-GB", {
+                  weekday: "short",
+                  day: "numeric",
+                  month: "short",
+                  hour: "2-digit",
+                  minute: "2-digit",
+                }).format(new Date(line.startsAt))}
+                {line.cavities > 0 && ` · ${line.cavities} cavities`}
+                {line.resinG !== undefined && ` · ${showWith(units.MASS, line.resinG)} of resin`}
+              </Box>
+              <Button onClick={() => void remove(line.id)} aria-label={`Remove ${line.name}`}>
+                Remove
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,65 @@
+import type { UnitLine } from "../api/client";
+
+export type Quantity = UnitLine["quantity"];
+export type UnitSystem = "metric" | "us";
+
+/** How one quantity is shown: the factor comes from the server, the digits from the unit. */
+export interface Unit {
+  symbol: string;
+  digits: number;
+  scale: number;
+  zeroAt: number;
+}
+
+export type Units = Record<Quantity, Unit>;
+
+export const METRIC: Units = {
+  MASS: { symbol: "g", digits: 1, scale: 1, zeroAt: 0 },
+  VOLUME: { symbol: "mL", digits: 1, scale: 1, zeroAt: 0 },
+  LENGTH: { symbol: "mm", digits: 0, scale: 1, zeroAt: 0 },
+  TEMPERATURE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
+  TEMPERATURE_DIFFERENCE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
+};
+
+const US_SHOWN: Record<Quantity, { unit: UnitLine["unit"]; symbol: string; digits: number }> = {
+  MASS: { unit: "WEIGHT_OUNCE", symbol: "oz wt", digits: 2 },
+  VOLUME: { unit: "US_FLUID_OUNCE", symbol: "US fl oz", digits: 2 },
+  LENGTH: { unit: "INCH", symbol: "in", digits: 2 },
+  TEMPERATURE: { unit: "FAHRENHEIT", symbol: "°F", digits: 0 },
+  TEMPERATURE_DIFFERENCE: { unit: "FAHRENHEIT_DIFFERENCE", symbol: "°F", digits: 1 },
+};
+
+/** US units with the server's factors; metric where it does not name one. */
+export function usUnits(lines: UnitLine[]): Units {
+  const units = { ...METRIC };
+  for (const quantity of Object.keys(US_SHOWN) as Quantity[]) {
+    const shown = US_SHOWN[quantity];
+    const line = lines.find((l) => l.unit === shown.unit);
+    if (line) {
+      units[quantity] = { ...shown, scale: line.scale, zeroAt: line.zeroAt };
+    }
+  }
+  return units;
+}
+
+export function show(unit: Unit, value: number, digits = unit.digits): string {
+  return (value / unit.scale + unit.zeroAt).toFixed(digits);
+}
+
+export function showWith(unit: Unit, value: number, digits = unit.digits): string {
+  return `${show(unit, value, digits)} ${unit.symbol}`;
+}
+
+/**
+ * A number as a maker types it: spaces around it and a decimal comma are fine, anything else is
+ * not. Null for an empty field; undefined for what is no number.
+ */
+export function readNumber(text: string): number | null | undefined {
+  const trimmed = text.trim();
+  if (trimmed === "") {
+    return null;
+  }
+  return /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.test(trimmed)
+    ? Number(trimmed.replace(",", "."))
+    : undefined;
+}
