@@ -51,7 +51,7 @@ class HalvingRuleTest {
         .isCloseTo(40, within(1e-9));
   }
 
-  @Property
+  @Property(seed = "20261123")
   void splittingEarlierNeverShortensTheWorkingTime(
       @ForAll @DoubleRange(min = 0, max = 30) double early,
       @ForAll @DoubleRange(min = 0, max = 30) double later,

@@ -63,6 +63,7 @@ final class PlanReplay {
     Map<String, Cup.Pour> pours = new HashMap<>();
     batch.cups().forEach(c -> c.pours().forEach(p -> pours.put(p.id(), p)));
     int handsFree = batch.startSeconds();
+    int poured = 0;
     for (Task task : plan.tasks()) {
       if (task.batch() != batch.number()) {
         continue;
@@ -77,14 +78,23 @@ final class PlanReplay {
           mixing.contentG = batch.partA().massG() + batch.partB().massG();
           mixing.agedTo = task.startSeconds();
         }
-        case STIR, REST, BUBBLE_PASS, COVER -> {
+        case STIR, REST -> {
           if (mixing.contentG <= 0) {
             wrong.add(task.kind() + " of an empty cup");
           }
         }
+        case BUBBLE_PASS, COVER -> {
+          // These are for the moulds: by then the cups may be poured out to the last drop.
+          if (poured == 0) {
+            wrong.add(task.kind() + " before anything is poured");
+          }
+        }
         case SPLIT -> split(mixing, batch, byId.get(task.cupId()), task);
         case TINT -> tint(mixing, batch, byId.get(task.cupId()));
-        case POUR -> pour(mixing, batch, byId.get(task.cupId()), pours.get(task.pourId()), task);
+        case POUR -> {
+          pour(mixing, batch, byId.get(task.cupId()), pours.get(task.pourId()), task);
+          poured++;
+        }
         default -> wrong.add("unknown task " + task.kind());
       }
     }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.domains.Domain;
 
 /**
@@ -15,8 +16,19 @@ import net.jqwik.api.domains.Domain;
 class ReplayProperties {
   private final Planner planner = new Planner();
 
-  @Property(tries = 300)
+  @Property(tries = 300, seed = "20261123")
   void whatGoesWrongOnTheBenchIsWhatThePlanSaid(@ForAll RandomSessions.Case given) {
+    carryOut(given);
+  }
+
+  /** The same with new sessions each time, and many more of them. */
+  @Tag("long")
+  @Property(tries = 20_000)
+  void theSameOverManyMoreSessions(@ForAll RandomSessions.Case given) {
+    carryOut(given);
+  }
+
+  private void carryOut(RandomSessions.Case given) {
     Plan plan = planner.plan(given.session(), given.workshop());
     List<String> late = new ArrayList<>();
     List<String> other = new ArrayList<>();
@@ -41,7 +53,7 @@ class ReplayProperties {
         .containsAll(late);
   }
 
-  @Property(tries = 150)
+  @Property(tries = 150, seed = "20261123")
   void aPlanPulledOutOfShapeIsNoticed(@ForAll RandomSessions.Case given) {
     Plan plan = planner.plan(given.session(), given.workshop());
     Batch batch = plan.batches().get(0);

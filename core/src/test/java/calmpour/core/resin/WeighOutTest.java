@@ -50,7 +50,7 @@ class WeighOutTest {
     assertThat(resin.mixedDensity()).isCloseTo(2 / 1.8, within(1e-12));
   }
 
-  @Property
+  @Property(seed = "20261123")
   void neverLessThanTheNeedAndNeverAWholeDivisionTooMuch(
       @ForAll @DoubleRange(min = 1, max = 5_000) double need,
       @ForAll @DoubleRange(min = 0.2, max = 10) double partsA) {
