@@ -1,8 +1,12 @@
 import { useSyncExternalStore } from "react";
+import { FirstVisit } from "./first/FirstVisit";
 import { Frame } from "./frame/Frame";
 import { JustMixScreen } from "./mix/JustMixScreen";
+import { MakeMould } from "./moulds/MakeMould";
+import { MouldsScreen } from "./moulds/MouldsScreen";
 import { PlanScreen } from "./plan/PlanScreen";
 import { SessionsScreen } from "./sessions/SessionsScreen";
+import { ShelfScreen } from "./shelf/ShelfScreen";
 
 function subscribe(changed: () => void) {
   window.addEventListener("hashchange", changed);
@@ -28,6 +32,24 @@ export function App() {
       return (
         <Frame here="mix">
           <JustMixScreen key={id ?? "new"} id={id} />
+        </Frame>
+      );
+    case "moulds":
+      return (
+        <Frame here="moulds">
+          {id === "make" ? <MakeMould /> : <MouldsScreen key={id ?? "all"} id={id} />}
+        </Frame>
+      );
+    case "shelf":
+      return (
+        <Frame here="shelf">
+          <ShelfScreen kind={id} />
+        </Frame>
+      );
+    case "first":
+      return (
+        <Frame here="plan">
+          <FirstVisit />
         </Frame>
       );
     default:

@@ -29,6 +29,20 @@ export type SessionLine = S["SessionLine"];
 export type UnitLine = S["UnitLine"];
 export type Habits = S["Habits"];
 export type Hands = S["Hands"];
+export type SectionRow = S["SectionRow"];
+export type Solid = S["Solid"];
+export type Cavity = S["Cavity"];
+export type Measurement = S["Measurement"];
+export type MeasureAnswer = S["MeasureAnswer"];
+export type MouldView = S["MouldView"];
+export type MeshAnswer = S["MeshAnswer"];
+export type MeshShape = S["MeshShape"];
+export type ShelfView = S["ShelfView"];
+export type ResinView = S["ResinView"];
+export type Colourant = S["Colourant"];
+export type ResinPart = S["ResinPart"];
+export type Embed = S["Embed"];
+export type MouldMaking = S["MouldMaking"];
 
 export const api = createClient<paths>({ baseUrl: "/" });
 
@@ -46,6 +60,13 @@ export interface Trouble {
   detail: string;
   status: number;
   errors: FieldError[];
+}
+
+/** What is wrong at fields below a path, seen from there. */
+export function errorsUnder(errors: FieldError[], path: string): FieldError[] {
+  return errors
+    .filter((e) => e.field === path || e.field.startsWith(`${path}.`))
+    .map((e) => ({ ...e, field: e.field.slice(path.length + 1) }));
 }
 
 const UNREACHABLE: Trouble = {

@@ -8,6 +8,8 @@ import { useUnitSystem } from "../units/UnitsProvider";
 const ROOMS = [
   { key: "plan", label: "Plan", href: "#/" },
   { key: "sessions", label: "Sessions", href: "#/sessions" },
+  { key: "moulds", label: "Moulds", href: "#/moulds" },
+  { key: "shelf", label: "Shelf", href: "#/shelf" },
   { key: "mix", label: "Just mix", href: "#/mix" },
 ] as const;
 

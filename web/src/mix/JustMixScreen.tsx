@@ -24,13 +24,18 @@ const RESIN_ID = "just-mix";
 
 /** A batch at once, without a mould: a total and a ratio, and the clock runs. */
 export function JustMixScreen({ id }: { id: string | undefined }) {
-  return id ? <Opened id={id} /> : <Asking />;
+  // A total that was measured elsewhere comes along in the address.
+  const measuredMl = Number(/^total-([\d.]+)$/.exec(id ?? "")?.[1] ?? NaN);
+  if (id && Number.isNaN(measuredMl)) {
+    return <Opened id={id} />;
+  }
+  return <Asking measuredMl={Number.isNaN(measuredMl) ? null : measuredMl} />;
 }
 
-function Asking() {
+function Asking({ measuredMl }: { measuredMl: number | null }) {
   const units = useUnits();
-  const [total, setTotal] = useState<number | null>(100);
-  const [by, setBy] = useState<"massG" | "volumeMl">("massG");
+  const [total, setTotal] = useState<number | null>(measuredMl ?? 100);
+  const [by, setBy] = useState<"massG" | "volumeMl">(measuredMl === null ? "massG" : "volumeMl");
   const [partsA, setA] = useState<number | null>(2);
   const [partsB, setB] = useState<number | null>(1);
   const [basis, setBasis] = useState<Resin["ratio"]["basis"]>("WEIGHT");

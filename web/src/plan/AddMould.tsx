@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { api, ask, type FieldError, type Mould, type Workshop } from "../api/client";
@@ -33,8 +34,15 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
     const mould: Mould = {
       id: `mould-${crypto.randomUUID().slice(0, 8)}`,
       name,
-      volumeMl,
-      ...(depthMm === null ? {} : { depthMm }),
+      cavities: [
+        {
+          id: "main",
+          name: name || "Main",
+          count: 1,
+          measure: { method: "TOLD", toldMl: volumeMl },
+          ...(depthMm === null ? {} : { depthMm }),
+        },
+      ],
     };
     const answer = await ask(
       api.PUT("/api/moulds/{id}", { params: { path: { id: mould.id } }, body: mould }),
@@ -81,7 +89,7 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
           value={volumeMl}
           onChange={setVolume}
           optional
-          error={errorAt("volumeMl")}
+          error={errorAt("volumeMl") ?? errorAt("cavities[0].measure.toldMl")}
         />
         <NumberField
           label="Deep (if known)"
@@ -89,7 +97,7 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
           value={depthMm}
           onChange={setDepth}
           optional
-          error={errorAt("depthMm")}
+          error={errorAt("cavities[0].depthMm")}
           width={150}
         />
         <NumberField label="Pieces" value={count} onChange={setCount} width={95} />
@@ -100,7 +108,8 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
       </Box>
       {note && <Box sx={{ color: "error.main" }}>{note}</Box>}
       <Box sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.75 }}>
-        Weigh the water it holds: a gram is a millilitre. Dry it well afterwards.
+        A volume from memory is taken as ± 10 %, and that much more is mixed.{" "}
+        <Link href="#/moulds/new">Measure it with water instead</Link>
       </Box>
     </Box>
   );

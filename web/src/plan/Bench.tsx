@@ -79,10 +79,14 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
     if (!shelf.moulds.some((m) => m.id === mouldId)) {
       shelves.reload();
     }
-    setPieces(
-      [...pieces, { mouldId, count, layers: [{ colourId: "clear", join: "TOGETHER" }] }],
-      null,
-    );
+    // A tray is filled whole: each of its kinds of cavity is a line of its own.
+    const cavities = shelf.moulds.find((m) => m.id === mouldId)?.cavities ?? [];
+    const layers: Piece["layers"] = [{ colourId: "clear", join: "TOGETHER" }];
+    const lines: Piece[] =
+      cavities.length > 1
+        ? cavities.map((c) => ({ mouldId, cavityId: c.id, count: count * c.count, layers }))
+        : [{ mouldId, count: count * (cavities[0]?.count ?? 1), layers }];
+    setPieces([...pieces, ...lines], null);
     setSelected(pieces.length);
     setConditions((open) => open || session.resinId === "");
   };

@@ -48,7 +48,9 @@ export function Board(props: Props) {
           const view = views[i] ?? null;
           const wrong = errors.some((e) => e.field.startsWith(`pieces[${i}]`));
           const name =
-            props.shelf.moulds.find((m) => m.id === piece.mouldId)?.name ?? "missing mould";
+            view?.mouldName ??
+            props.shelf.moulds.find((m) => m.id === piece.mouldId)?.name ??
+            "missing mould";
           return (
             <Box
               component="li"
@@ -127,7 +129,9 @@ export function Board(props: Props) {
 }
 
 function matching(view: PieceView | undefined, piece: Piece): PieceView | null {
-  return view && view.mouldId === piece.mouldId ? view : null;
+  const same =
+    view?.mouldId === piece.mouldId && (!piece.cavityId || view.cavityId === piece.cavityId);
+  return view && same ? view : null;
 }
 
 function Step({

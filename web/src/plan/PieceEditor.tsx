@@ -32,6 +32,7 @@ export function PieceEditor(props: Props) {
   const { line, piece, shelf, errors } = props;
   const at = `pieces[${line}]`;
   const errorAt = (field: string | null) => errors.find((e) => e.field === field);
+  const cavities = shelf.moulds.find((m) => m.id === piece.mouldId)?.cavities ?? [];
   const mouldError = errorAt(`${at}.mouldId`);
   const setLayer = (index: number, layer: Layer, field: string | null) =>
     props.onChange(
@@ -45,7 +46,12 @@ export function PieceEditor(props: Props) {
           select
           label="Mould"
           value={shelf.moulds.some((m) => m.id === piece.mouldId) ? piece.mouldId : ""}
-          onChange={(e) => props.onChange({ ...piece, mouldId: e.target.value }, null)}
+          onChange={(e) =>
+            props.onChange(
+              { mouldId: e.target.value, count: piece.count, layers: piece.layers },
+              null,
+            )
+          }
           error={Boolean(mouldError)}
           helperText={mouldError?.message}
           sx={{ minWidth: 170, maxWidth: 300 }}
@@ -56,6 +62,21 @@ export function PieceEditor(props: Props) {
             </MenuItem>
           ))}
         </TextField>
+        {cavities.length > 1 && (
+          <TextField
+            select
+            label="Cavity"
+            value={piece.cavityId ?? cavities[0]?.id ?? ""}
+            onChange={(e) => props.onChange({ ...piece, cavityId: e.target.value }, null)}
+            sx={{ minWidth: 130 }}
+          >
+            {cavities.map((c) => (
+              <MenuItem key={c.id} value={c.id}>
+                {c.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
         <NumberField
           label="Pieces"
           value={piece.count}

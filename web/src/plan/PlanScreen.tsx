@@ -55,9 +55,15 @@ export function PlanScreen({ id }: { id: string | undefined }) {
           Say which moulds you want to fill and with what; Calm Pour works out the grams, the cups
           and the order. Or mix a batch at once, without any mould.
         </p>
-        <Button variant="contained" href="#/plan/new">
-          Plan a session
-        </Button>{" "}
+        {shelves.workshop && (shelves.workshop.moulds ?? []).length === 0 ? (
+          <Button variant="contained" href="#/first">
+            Begin with a mould, a resin and a colour
+          </Button>
+        ) : (
+          <Button variant="contained" href="#/plan/new">
+            Plan a session
+          </Button>
+        )}{" "}
         <Button variant="outlined" href="#/mix">
           Just mix
         </Button>

@@ -40,7 +40,13 @@ export function useWorkshop(): Shelves {
         return;
       }
       if (shelf.status === "trouble" || base.status === "trouble") {
-        setTrouble(shelf.status === "trouble" ? shelf.trouble : null);
+        setTrouble(
+          shelf.status === "trouble"
+            ? shelf.trouble
+            : base.status === "trouble"
+              ? base.trouble
+              : null,
+        );
         return;
       }
       setWorkshop(shelf.value);
@@ -75,5 +81,7 @@ export function choices(workshop: Workshop | null, session: Session): Required<W
     colourants: over(workshop?.colourants, carried?.colourants),
     colours,
     cups: over(workshop?.cups, carried?.cups),
+    parts: over(workshop?.parts, carried?.parts),
+    embeds: over(workshop?.embeds, carried?.embeds),
   };
 }

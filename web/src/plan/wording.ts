@@ -93,7 +93,7 @@ export function cavityName(plan: Plan, line: number, cavity: number): string {
   const piece = plan.pieces[line];
   const before = plan.pieces
     .slice(0, line)
-    .filter((p) => p.mouldId === piece?.mouldId)
+    .filter((p) => p.mouldId === piece?.mouldId && p.cavityId === piece?.cavityId)
     .reduce((sum, p) => sum + p.count, 0);
   return `${piece?.mouldName ?? "mould"}, ${ordinal(before + cavity)}`;
 }
@@ -113,6 +113,15 @@ export function placeText(place: string, plan: Plan): string {
         return `${cup.colourName} into ${cavityName(plan, pour.line, pour.cavity)}`;
       }
     }
+  }
+  if (kind === "piece") {
+    return plan.pieces[Number(id)]?.mouldName ?? "a mould";
+  }
+  if (kind === "colour") {
+    return cups.find((c) => c.colourId === id)?.colourName ?? "a colour";
+  }
+  if (kind === "resin") {
+    return "the resin";
   }
   return kind === "batch" ? `batch ${id}` : "the plan";
 }
@@ -137,6 +146,34 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)}: takes ${finding.value} cups for one pour.`;
     case "SEVERAL_BATCHES":
       return `${countWord(finding.value)} batches, mixed one after the other.`;
+    case "MOULD_NOT_DRY":
+      return `${capital(place)} is wet. Dry every corner, then tick it dry under Moulds.`;
+    case "MOULD_NOT_CLEAN":
+      return `${capital(place)} is not clean. Wipe it, let the alcohol go, and tick it under Moulds.`;
+    case "MOULD_NOT_READY":
+      return `${capital(place)} was made just now and needs ${Math.ceil(finding.value)} h more. Begin later, or leave it out.`;
+    case "MOULD_FIRST_CAST":
+      return `${capital(place)} is new: a first cast is often poor.`;
+    case "MOULD_NEAR_ITS_END":
+      return `${capital(place)} has ${finding.value} casts behind it, of about ${finding.limit}.`;
+    case "MOULD_PAST_ITS_END":
+      return `${capital(place)} is worn out by its own count: ${finding.value} casts of about ${finding.limit}. Look for tears and dull spots.`;
+    case "URETHANE_BEFORE_EPOXY":
+      return `${capital(place)} last held polyurethane; its residue can make epoxy bubble. Try one piece first.`;
+    case "VOLUME_UNSURE":
+      return `What ${place} holds is known to ± ${finding.value.toFixed(0)} % only; that much more is mixed. Measure it with water.`;
+    case "COATING_IN_A_MOULD":
+      return "A coating resin in moulds: the pieces may bend, more when warm, and stay so for months.";
+    case "DEEPER_THAN_RATED":
+      return `${capital(place)}: ${showWith(units.LENGTH, finding.value)} in one go, and the label allows ${showWith(units.LENGTH, finding.limit)}. Pour it in layers, or take a deep resin.`;
+    case "THINNER_THAN_RATED":
+      return `${capital(place)}: ${showWith(units.LENGTH, finding.value, 1)} in one go is thinner than the label’s ${showWith(units.LENGTH, finding.limit)}; thin sheets cure slowly and stay bendy.`;
+    case "WAXED_CUP":
+      return `${capital(place)} is mixed in a waxed cup: the wax comes off into the resin. Take another.`;
+    case "WATER_IN_COLOUR":
+      return `${capital(place)} holds ${finding.value.toFixed(1)} % of water-based paint: try it first, and expect a softer cure.`;
+    case "LABEL_CONTRADICTS":
+      return `The resin’s label contradicts itself in ${countWord(finding.value).toLowerCase()} ${finding.value === 1 ? "place" : "places"}; see it on the shelf.`;
   }
 }
 
@@ -205,7 +242,7 @@ export function limitText(loading: Loading): string {
 const FORMULAS: Record<Derivation["formula"], string> = {
   FILL_BY_SHARE: "The layer’s share of what the mould holds.",
   FILL_BY_DEPTH:
-    "The layer’s thickness over the mould’s depth, times what it holds (straight walls).",
+    "What the mould holds up to the top of the layer, less what it holds up to the layer’s foot.",
   FILL_BY_VOLUME: "As given.",
   FILL_THE_REST: "What the mould holds, less the layers below.",
   POUR_MASS: "Volume times the density of the tinted mix, up to a whole milligram.",
@@ -218,7 +255,7 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   RESIN_DENSITY: "A and B in the label’s ratio; their volumes add up.",
   MIX_DENSITY: "Resin and colourants together; a powder takes the room of its solid grains.",
   CUP_CONTENT:
-    "The pours and the overage, and on top what stays in the cup: (pours + overage + always) ÷ (1 − share).",
+    "The pours and the overage, and on top what stays in the cup: (pours + overage + what badly known moulds may take more + always) ÷ (1 − share).",
   CUP_RESIN: "The content less the colourants.",
   RESIN_AS_MIXED: "The whole batch stays in the cup it was mixed in.",
   CONTENT_AS_MIXED: "Resin and colourants.",

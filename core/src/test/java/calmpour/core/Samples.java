@@ -53,6 +53,9 @@ public final class Samples {
         null,
         null,
         null,
+        null,
+        null,
+        null,
         null);
   }
 
@@ -61,11 +64,11 @@ public final class Samples {
   }
 
   public static Colourant colourant(String id, ColourantForm form) {
-    return new Colourant(id, id, form, "#446688", null, null, null, null, null, null);
+    return new Colourant(id, id, form, "#446688", null, null, null, null, null, null, null);
   }
 
   public static Mould mould(String id, double volumeMl, Double depthMm) {
-    return new Mould(id, id, volumeMl, depthMm, null);
+    return Mould.told(id, id, volumeMl, depthMm, 0.0);
   }
 
   public static Workshop workshop(ResinSystem resin, List<Mould> moulds, List<Colour> colours) {

@@ -17,11 +17,12 @@ class WallsTest {
           .importPackages("calmpour.core");
 
   @Test
-  void coreDependsOnNothingButTheLanguage() {
+  void coreDependsOnNothingButTheLanguageAndNumerics() {
     classes()
         .should()
         .onlyDependOnClassesThat()
-        .resideInAnyPackage("calmpour.core..", "java..", "org.jspecify.annotations")
+        .resideInAnyPackage(
+            "calmpour.core..", "java..", "org.jspecify.annotations", "org.hipparchus..")
         .check(CORE);
     noClasses()
         .should()

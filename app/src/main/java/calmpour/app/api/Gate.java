@@ -18,7 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * What is let in at all: only requests addressed to this machine (a page of another site that gets
- * its name to point here must not read the workshop), and no body larger than any session.
+ * its name to point here must not read the workshop), and no document larger than any session.
  */
 @Component
 class Gate extends OncePerRequestFilter {
@@ -38,6 +38,12 @@ class Gate extends OncePerRequestFilter {
     response.setHeader("X-Content-Type-Options", "nosniff");
     if (!HERE.contains(request.getServerName())) {
       refuse(response, 421, "misdirected", "Calm Pour answers on this machine only.");
+      return;
+    }
+    if (request.getRequestURI().startsWith("/api/meshes")
+        || request.getRequestURI().endsWith("/photo")) {
+      // Models and pictures are larger; their own readers stop in good time.
+      chain.doFilter(request, response);
       return;
     }
     if (request.getContentLengthLong() > LARGEST_BODY_BYTES) {

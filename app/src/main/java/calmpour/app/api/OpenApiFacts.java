@@ -105,7 +105,10 @@ class OpenApiFacts {
     private static List<String> optionalInDocuments(Class<?> record) {
       return switch (record.getSimpleName()) {
         case "Session" -> List.of("cupIds", "habits", "hands", "pieces");
-        case "Workshop" -> List.of("moulds", "resins", "colourants", "colours", "cups");
+        case "Workshop" ->
+            List.of("moulds", "resins", "colourants", "colours", "cups", "parts", "embeds");
+        case "Measurement" -> List.of("parts", "levels");
+        case "ResinPart" -> List.of("lots");
         case "Layer" -> List.of("join");
         case "Habits", "Hands" ->
             java.util.Arrays.stream(record.getRecordComponents())

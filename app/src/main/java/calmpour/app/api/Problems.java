@@ -2,7 +2,10 @@ package calmpour.app.api;
 
 import calmpour.app.format.FieldError;
 import calmpour.app.format.JsonTrouble;
+import calmpour.app.format.MeshMessages;
+import calmpour.app.format.Photos;
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.mould.mesh.MeshProblem;
 import java.net.URI;
 import java.util.List;
 import org.slf4j.Logger;
@@ -32,6 +35,16 @@ class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail notFound(NotFoundException missing) {
     return problem(HttpStatus.NOT_FOUND, "not-found", "Not here", missing.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail mesh(MeshProblem unusable) {
+    return fields(List.of(MeshMessages.of(unusable)));
+  }
+
+  @ExceptionHandler
+  ProblemDetail photo(Photos.NoPhotoException unusable) {
+    return fields(List.of(FieldError.of("photo", "not_a_photo", unusable.getMessage(), null)));
   }
 
   @ExceptionHandler

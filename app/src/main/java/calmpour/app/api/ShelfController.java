@@ -4,10 +4,12 @@ import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
+import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Workshop;
+import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
 import java.util.List;
@@ -89,6 +91,28 @@ public class ShelfController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeCup(@PathVariable String id) {
     remove(ShelfKind.CUP, id);
+  }
+
+  @PutMapping("/parts/{id}")
+  ResinPart putPart(@PathVariable String id, @RequestBody ResinPart part) {
+    return put(ShelfKind.PART, id, part);
+  }
+
+  @DeleteMapping("/parts/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removePart(@PathVariable String id) {
+    remove(ShelfKind.PART, id);
+  }
+
+  @PutMapping("/embeds/{id}")
+  Embed putEmbed(@PathVariable String id, @RequestBody Embed embed) {
+    return put(ShelfKind.EMBED, id, embed);
+  }
+
+  @DeleteMapping("/embeds/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeEmbed(@PathVariable String id) {
+    remove(ShelfKind.EMBED, id);
   }
 
   private <T> T put(ShelfKind<T> kind, String id, T item) {

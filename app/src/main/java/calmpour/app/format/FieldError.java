@@ -29,7 +29,7 @@ public record FieldError(
         problem.maxInclusive());
   }
 
-  static FieldError of(String field, String code, String message, @Nullable String actual) {
+  public static FieldError of(String field, String code, String message, @Nullable String actual) {
     return new FieldError(field, code, message, actual, null, null);
   }
 }

@@ -26,6 +26,19 @@ enum Messages {
       "This would take more than {2} cups for a single pour: lay out larger cups, or check"
           + " the label’s largest batch."),
   NOT_A_ZONE("“{0}” is not a time zone this machine knows, such as Europe/London."),
+  NOT_HEAVIER("With water it has to weigh more than before; the scale says {0} g."),
+  LEVELS_NOT_RISING("Each reading has to be deeper, and hold more, than the one before it."),
+  ABOVE_RIM("That is above the rim: {0} mm, where the rim is at {2} mm."),
+  DRAFT_TOO_STEEP("Walls that lean by {0}° would meet before they reach the floor."),
+  ONLY_A_TOTAL(
+      "These {0} are not alike, so this is a total for mixing, not what one of them holds. Measure"
+          + " this one alone."),
+  INNER_TOO_WIDE("The inner mould does not fit in: there would be no wall left round it."),
+  BED_TOO_HEAVY("So heavy it cannot be and still lie in that room: at most {2} g."),
+  RANGE_REVERSED("The end has to lie after the beginning; it is {0}."),
+  TWO_OF_THREE("Two of mass, volume and density are needed; the third follows."),
+  DISAGREES("Mass over volume is {1} g/mL; this says {0}."),
+  NO_SUCH_DENSITY("Mass over volume comes to {0} g/mL, and nothing weighs that. Check both."),
   TOO_MANY("That is too many at once: {0}, and at most {2} can be planned. A slip of the finger?");
 
   private final String template;

@@ -2,6 +2,11 @@ package calmpour.app.store;
 
 import static calmpour.app.store.generated.Tables.SEEDING;
 
+import calmpour.app.format.mesh.MeshFiles;
+import calmpour.core.mould.MeshShape;
+import calmpour.core.mould.mesh.MeshMend;
+import calmpour.core.mould.mesh.MeshSlicer;
+import calmpour.core.mould.mesh.TriangleMesh;
 import calmpour.core.plan.Planner;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -20,18 +25,27 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Fills a new demo workshop once; what the visitor changes or removes afterwards stays so. */
 @Component
-class DemoData implements ApplicationRunner {
+public class DemoData implements ApplicationRunner {
   private static final List<String> SESSIONS =
       List.of("late-switch-toggles", "garden-row-labels", "pantry-knobs");
+
+  /** Models of two moulds, made for the demo. */
+  private static final List<String> MODELS = List.of("fluted-knob.stl", "bowed-pull.3mf");
+
+  /** A session of the past two weeks. */
+  record Past(int daysAgo, Session session) {}
 
   private final boolean wanted;
   private final DSLContext db;
   private final ShelfStore shelf;
   private final SessionStore sessions;
+  private final MeshStore meshes;
   private final JsonMapper json;
   private final Planner planner;
   private final Clock clock;
@@ -41,6 +55,7 @@ class DemoData implements ApplicationRunner {
       DSLContext db,
       ShelfStore shelf,
       SessionStore sessions,
+      MeshStore meshes,
       JsonMapper json,
       Planner planner,
       Clock clock) {
@@ -48,6 +63,7 @@ class DemoData implements ApplicationRunner {
     this.db = db;
     this.shelf = shelf;
     this.sessions = sessions;
+    this.meshes = meshes;
     this.json = json;
     this.planner = planner;
     this.clock = clock;
@@ -59,18 +75,22 @@ class DemoData implements ApplicationRunner {
       return;
     }
     db.transaction(transaction -> {
-      Workshop workshop = read("workshop", Workshop.class);
+      Workshop workshop = workshop();
       workshop.moulds().forEach(m -> shelf.put(ShelfKind.MOULD, m));
       workshop.resins().forEach(r -> shelf.put(ShelfKind.RESIN, r));
       workshop.colourants().forEach(c -> shelf.put(ShelfKind.COLOURANT, c));
       workshop.colours().forEach(c -> shelf.put(ShelfKind.COLOUR, c));
       workshop.cups().forEach(c -> shelf.put(ShelfKind.CUP, c));
+      workshop.parts().forEach(p -> shelf.put(ShelfKind.PART, p));
+      workshop.embeds().forEach(e -> shelf.put(ShelfKind.EMBED, e));
+      for (String model : MODELS) {
+        meshes.keep(modelId(model), model, bytes("models/" + model));
+      }
+      for (Past past : read("past", Past[].class)) {
+        create(past.session().withStartsAt(ago(past)), workshop);
+      }
       for (String name : SESSIONS) {
-        Session session = nextSaturday(read("sessions/" + name, Session.class));
-        sessions.create(
-            session,
-            new SessionStore.Kept(
-                Planner.snapshot(session, workshop), planner.plan(session, workshop)));
+        create(nextSaturday(read("sessions/" + name, Session.class)), workshop);
       }
       transaction
           .dsl()
@@ -81,6 +101,53 @@ class DemoData implements ApplicationRunner {
     });
   }
 
+  private void create(Session session, Workshop workshop) {
+    sessions.create(
+        session,
+        new SessionStore.Kept(
+            Planner.snapshot(session, workshop), planner.plan(session, workshop)));
+  }
+
+  private LocalDateTime ago(Past past) {
+    LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(past.session().zoneId())));
+    return LocalDateTime.of(
+        today.minusDays(past.daysAgo()), past.session().startsAt().toLocalTime());
+  }
+
+  private static String modelId(String fileName) {
+    return "demo-" + fileName.substring(0, fileName.indexOf('.'));
+  }
+
+  /** The demo's materials as they ship; moulds from a model are sliced from the shipped file. */
+  public Workshop workshop() {
+    JsonNode document = json.readTree(bytes("workshop.json"));
+    for (JsonNode mould : document.get("moulds")) {
+      for (JsonNode cavity : mould.get("cavities")) {
+        if (cavity.at("/measure/mesh") instanceof ObjectNode mesh) {
+          slice(mesh);
+        }
+      }
+    }
+    return json.treeToValue(document, Workshop.class);
+  }
+
+  private void slice(ObjectNode mesh) {
+    String fileName = mesh.get("fileName").asString();
+    TriangleMesh model =
+        MeshMend.mend(MeshFiles.read(fileName, bytes("models/" + fileName)).mesh()).mesh();
+    double mm = MeshShape.MeshUnit.valueOf(mesh.get("unit").asString()).mm();
+    mesh.put("triangles", model.triangles());
+    mesh.put("mended", false);
+    mesh.set(
+        "levels",
+        json.valueToTree(
+            MeshSlicer.slice(
+                model,
+                mesh.get("turnXDegrees").asDouble(),
+                mesh.get("turnYDegrees").asDouble(),
+                mm)));
+  }
+
   /** A demo session always lies ahead, at the hour it was written for. */
   private Session nextSaturday(Session session) {
     LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(session.zoneId())));
@@ -89,8 +156,12 @@ class DemoData implements ApplicationRunner {
   }
 
   private <T> T read(String name, Class<T> type) {
-    try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name + ".json")) {
-      return json.readValue(in, type);
+    return json.readValue(bytes(name + ".json"), type);
+  }
+
+  private static byte[] bytes(String name) {
+    try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + name)) {
+      return in.readAllBytes();
     } catch (IOException unreadable) {
       throw new IllegalStateException("bug: demo data " + name + " cannot be read", unreadable);
     }

@@ -1,8 +1,10 @@
 package calmpour.app.store;
 
+import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.CupKind;
+import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
 import java.util.function.Function;
@@ -23,6 +25,11 @@ public final class ShelfKind<T> {
       new ShelfKind<>("colour", Colour.class, Colour::id, Colour::name);
   public static final ShelfKind<CupKind> CUP =
       new ShelfKind<>("cup", CupKind.class, CupKind::id, CupKind::name);
+
+  public static final ShelfKind<ResinPart> PART =
+      new ShelfKind<>("part", ResinPart.class, ResinPart::id, ResinPart::name);
+  public static final ShelfKind<Embed> EMBED =
+      new ShelfKind<>("embed", Embed.class, Embed::id, Embed::name);
 
   private final String key;
   private final Class<T> type;

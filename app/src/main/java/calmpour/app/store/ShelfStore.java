@@ -72,6 +72,8 @@ public class ShelfStore {
         all(ShelfKind.RESIN),
         all(ShelfKind.COLOURANT),
         all(ShelfKind.COLOUR),
-        all(ShelfKind.CUP));
+        all(ShelfKind.CUP),
+        all(ShelfKind.PART),
+        all(ShelfKind.EMBED));
   }
 }

@@ -35,6 +35,20 @@ public final class Check {
     return this;
   }
 
+  /** Free text that may be left out but not run on for ever. */
+  public Check atMost(String field, @Nullable String text, int characters) {
+    if (text != null && text.length() > characters) {
+      problems.add(
+          new Problem(
+              field,
+              Problem.Code.TOO_LONG,
+              String.format(Locale.ROOT, "%d characters", text.length()),
+              null,
+              (double) characters));
+    }
+    return this;
+  }
+
   public Check present(String field, @Nullable Object value) {
     if (value == null) {
       problems.add(Problem.of(field, Problem.Code.MISSING, null));

@@ -34,7 +34,18 @@ public record Problem(
     RECIPE_TOO_STRONG,
     CUP_TOO_SMALL,
     NOT_A_ZONE,
-    TOO_MANY
+    TOO_MANY,
+    NOT_HEAVIER,
+    LEVELS_NOT_RISING,
+    ABOVE_RIM,
+    DRAFT_TOO_STEEP,
+    ONLY_A_TOTAL,
+    INNER_TOO_WIDE,
+    BED_TOO_HEAVY,
+    RANGE_REVERSED,
+    TWO_OF_THREE,
+    DISAGREES,
+    NO_SUCH_DENSITY
   }
 
   /** A problem without bounds. */
@@ -46,6 +57,11 @@ public record Problem(
   public static Problem outside(String field, Code code, double actual, Range legal) {
     return new Problem(
         field, code, Double.toString(actual), legal.minInclusive(), legal.maxInclusive());
+  }
+
+  /** The same problem at another field. */
+  public Problem renamed(String otherField) {
+    return new Problem(otherField, code, actual, minInclusive, maxInclusive);
   }
 
   /** The same problem seen from the document that holds the value. */

@@ -26,4 +26,12 @@ public interface DepthProfile {
    * @throws IllegalArgumentException when the cavity does not hold so much
    */
   double depthAtMm(double volumeMl);
+
+  /**
+   * Open area of the resin's surface at a level, mm².
+   *
+   * @param depthMm level above the lowest point, 0 to {@link #depthMm()}
+   * @throws IllegalArgumentException when the level is outside the cavity
+   */
+  double areaAtMm2(double depthMm);
 }

@@ -1,37 +1,78 @@
 package calmpour.core.mould;
 
 import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One silicone mould with one cavity.
+ * One mould, with what it holds, how it is made and what it has been through.
  *
- * @param volumeMl what the cavity holds to the rim, as measured, mL
- * @param depthMm floor to rim, mm; null when nobody measured it
- * @param lengthMm its longer side seen in section, mm; null when unknown
+ * @param cavities at least one; a tray has several
+ * @param make how it is made; null when nobody has said
+ * @param state what it has been through; null for a mould that nothing is known of
  */
 public record Mould(
-    String id, String name, double volumeMl, @Nullable Double depthMm, @Nullable Double lengthMm) {
+    String id,
+    String name,
+    List<Cavity> cavities,
+    @Nullable MouldMake make,
+    @Nullable MouldState state) {
   public static final Range VOLUME_ML = new Range(0.05, 20_000);
-  public static final Range DEPTH_MM = new Range(0.5, 500);
-  public static final Range LENGTH_MM = new Range(1, 2_000);
+  public static final Range CAVITIES = new Range(1, 40);
 
   public Mould {
-    new Check()
-        .name("id", id)
-        .name("name", name)
-        .within("volumeMl", volumeMl, VOLUME_ML)
-        .within("depthMm", depthMm, DEPTH_MM)
-        .within("lengthMm", lengthMm, LENGTH_MM)
-        .orThrow();
+    cavities = cavities == null ? List.of() : List.copyOf(cavities);
+    Check check =
+        new Check()
+            .name("id", id)
+            .name("name", name)
+            .that(
+                CAVITIES.contains(cavities.size()),
+                Problem.outside("cavities", Problem.Code.OUT_OF_RANGE, cavities.size(), CAVITIES));
+    Set<String> ids = new HashSet<>();
+    for (int i = 0; i < cavities.size(); i++) {
+      check.that(
+          ids.add(cavities.get(i).id()),
+          Problem.of("cavities[" + i + "].id", Problem.Code.DUPLICATE_ID, cavities.get(i).id()));
+    }
+    check.orThrow();
+  }
+
+  /** A mould of one cavity, of a volume that somebody told. */
+  public static Mould told(
+      String id,
+      String name,
+      double volumeMl,
+      @Nullable Double depthMm,
+      @Nullable Double plusMinusPercent) {
+    Measurement measure = Measurement.told(volumeMl, plusMinusPercent);
+    return new Mould(
+        id,
+        name,
+        List.of(new Cavity("main", name, 1, measure, depthMm, null, null, null)),
+        null,
+        null);
   }
 
   /**
-   * The cavity's profile. Where the depth is unknown a cube of the same volume stands in; it serves
-   * the drawing only, and fills by depth are refused.
+   * The cavity of that id.
+   *
+   * @param cavityId null for the first
+   * @return null when there is none
    */
-  public DepthProfile profile() {
-    return new StraightSided(volumeMl, depthMm == null ? Math.cbrt(volumeMl) * 10 : depthMm);
+  public @Nullable Cavity cavity(@Nullable String cavityId) {
+    if (cavityId == null) {
+      return cavities.get(0);
+    }
+    return cavities.stream().filter(c -> c.id().equals(cavityId)).findFirst().orElse(null);
+  }
+
+  /** What is written beside a cavity: the mould alone where it has but one kind. */
+  public String nameOf(Cavity cavity) {
+    return cavities.size() == 1 ? name : name + ", " + cavity.name();
   }
 }

@@ -11,10 +11,14 @@ public record StraightSided(double volumeMl, double depthMm) implements DepthPro
 
   @Override
   public double volumeAtMl(double depth) {
-    if (!(depth >= 0 && depth <= depthMm)) {
-      throw new IllegalArgumentException("depth (" + depth + ") must be 0 to " + depthMm + " mm");
-    }
+    inside(depth);
     return volumeMl * (depth / depthMm);
+  }
+
+  @Override
+  public double areaAtMm2(double depth) {
+    inside(depth);
+    return volumeMl * 1_000 / depthMm;
   }
 
   @Override
@@ -24,5 +28,11 @@ public record StraightSided(double volumeMl, double depthMm) implements DepthPro
           "volume (" + volume + ") must be 0 to " + volumeMl + " mL");
     }
     return depthMm * (volume / volumeMl);
+  }
+
+  private void inside(double depth) {
+    if (!(depth >= 0 && depth <= depthMm)) {
+      throw new IllegalArgumentException("depth (" + depth + ") must be 0 to " + depthMm + " mm");
+    }
   }
 }

@@ -257,7 +257,7 @@ final class Assembly {
           for (int i = 0; i < job.lines().size(); i++) {
             Job.Line line = job.lines().get(i);
             double piece = line.levels().stream().mapToDouble(Job.Level::volumeMl).sum();
-            step.given(line.mould().name(), null, line.piece().count(), "pieces", Origin.CHOSEN)
+            step.given(line.name(), null, line.piece().count(), "pieces", Origin.CHOSEN)
                 .from("each", "piece/" + i + "/volumeMl", piece, "mL");
           }
         });
@@ -306,9 +306,6 @@ final class Assembly {
 
   private static Plan.PieceView piece(Job.Line line) {
     double depth = line.profile().depthMm();
-    Double length = line.mould().lengthMm();
-    // A straight-sided cavity of unknown outline is drawn as wide as a square one would be.
-    double width = length == null ? Math.sqrt(line.mould().volumeMl() * 1_000 / depth) : length;
     List<Plan.LayerView> layers =
         line.levels().stream()
             .map(l ->
@@ -323,12 +320,15 @@ final class Assembly {
             .toList();
     return new Plan.PieceView(
         line.mould().id(),
-        line.mould().name(),
+        line.cavity().id(),
+        line.name(),
         line.piece().count(),
-        width,
+        line.measured().section().widthMm(),
         depth,
-        line.mould().depthMm() == null,
-        line.mould().volumeMl(),
+        line.measured().depthAssumed(),
+        line.measured().volumeMl(),
+        line.measured().plusMinusMl(),
+        line.measured().section().rows(),
         line.levels().stream().mapToDouble(Job.Level::volumeMl).sum(),
         layers);
   }

@@ -10,10 +10,12 @@ final class Audit {
   /** A limit is called near from this share of it on. */
   private static final double NEAR = 0.9;
 
+  private final Job job;
   private final Habits habits;
   private final List<Finding> findings = new ArrayList<>();
 
   Audit(Job job) {
+    this.job = job;
     this.habits = job.session().habits();
   }
 
@@ -28,6 +30,7 @@ final class Audit {
         capacity(cup);
       }
     }
+    findings.addAll(new Materials(job).judge(plan));
     if (plan.batches().size() > 1) {
       note(Finding.Rule.SEVERAL_BATCHES, "plan", plan.batches().size(), 1, "batches");
     }

@@ -19,6 +19,9 @@ final class BatchDraft {
     final List<PourDraft> pours = new ArrayList<>();
     long pouredMg;
 
+    /** What the moulds may take beyond that, as far as they were measured. */
+    long mayTakeMoreMg;
+
     CupDraft(Colour colour, Tint tint) {
       this.colour = colour;
       this.tint = tint;
@@ -48,12 +51,14 @@ final class BatchDraft {
     for (CupDraft cup : cups) {
       CupDraft copy = new CupDraft(cup.colour, cup.tint);
       copy.pouredMg = cup.pouredMg;
+      copy.mayTakeMoreMg = cup.mayTakeMoreMg;
       trial.add(copy);
     }
     for (PourDraft pour : pours) {
       CupDraft cup = open(trial, pour, job);
       cup.pouredMg += pour.massMg();
-      if (!limits.cupHolds(cup.tint, cup.pouredMg)) {
+      cup.mayTakeMoreMg += pour.mayTakeMoreMg();
+      if (!limits.cupHolds(cup.tint, cup.pouredMg, cup.mayTakeMoreMg)) {
         return false;
       }
     }
@@ -64,6 +69,7 @@ final class BatchDraft {
     for (PourDraft pour : pours) {
       CupDraft cup = open(cups, pour, job);
       cup.pouredMg += pour.massMg();
+      cup.mayTakeMoreMg += pour.mayTakeMoreMg();
       cup.pours.add(pour);
     }
   }
@@ -74,7 +80,8 @@ final class BatchDraft {
     for (int i = among.size() - 1; i >= 0; i--) {
       CupDraft cup = among.get(i);
       if (cup.colour.id().equals(colour.id())) {
-        if (limits.cupHolds(cup.tint, cup.pouredMg + pour.massMg())) {
+        long more = cup.mayTakeMoreMg + pour.mayTakeMoreMg();
+        if (limits.cupHolds(cup.tint, cup.pouredMg + pour.massMg(), more)) {
           return cup;
         }
         break;

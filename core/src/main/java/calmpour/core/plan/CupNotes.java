@@ -49,6 +49,8 @@ final class CupNotes {
         });
     double content = Milligrams.grams(cup.contentMg());
     Habits habits = job.session().habits();
+    double mayTakeMore =
+        Milligrams.grams(cup.pours().stream().mapToLong(PourDraft::mayTakeMoreMg).sum());
     recorder.note(
         contentKey,
         content,
@@ -57,6 +59,7 @@ final class CupNotes {
         step ->
             step.from("to be poured", at + "/pouredG", poured, "g")
                 .given("overage", null, habits.overagePercent(), "%", Origin.CHOSEN)
+                .given("moulds may take more", null, mayTakeMore, "g", Origin.MEASURED)
                 .given("stays in the cup, always", null, habits.residueG(), "g", Origin.ASSUMED)
                 .given(
                     "stays in the cup, of its content",
@@ -124,7 +127,7 @@ final class CupNotes {
   }
 
   private String name(PourDraft pour) {
-    return job.lines().get(pour.line()).mould().name() + " " + pour.cavity();
+    return job.lines().get(pour.line()).name() + " " + pour.cavity();
   }
 
   private void noteDensities(MixSheet.FilledCup cup, String at) {
@@ -171,20 +174,16 @@ final class CupNotes {
         "mL",
         formula,
         step -> {
-          step.given(
-              "mould holds", line.mould().name(), line.mould().volumeMl(), "mL", Origin.MEASURED);
+          step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", Origin.MEASURED);
+          double off = line.measured().plusMinusMl();
+          step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
           if (fill == null) {
             double below = line.profile().volumeAtMl(pour.level().fromMm());
             step.given("filled below", null, below, "mL", Origin.WORKED_OUT);
           } else if (fill.share() != null) {
             step.given("share", null, fill.share() * 100, "%", Origin.CHOSEN);
           } else if (fill.depthMm() != null) {
-            step.given(
-                    "mould depth",
-                    line.mould().name(),
-                    line.profile().depthMm(),
-                    "mm",
-                    Origin.MEASURED)
+            step.given("mould depth", line.name(), line.profile().depthMm(), "mm", Origin.MEASURED)
                 .given("layer", null, fill.depthMm(), "mm", Origin.CHOSEN);
           } else {
             step.given("layer", null, fill.volumeMl(), "mL", Origin.CHOSEN);

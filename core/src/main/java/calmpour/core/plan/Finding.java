@@ -5,7 +5,8 @@ import java.util.List;
 /**
  * A breach or a near miss of one rule, with the figures and what would mend it.
  *
- * @param place address of what it concerns: {@code pour/1.3.2}, {@code cup/1.2}, {@code batch/1}
+ * @param place address of what it concerns: {@code pour/1.3.2}, {@code cup/1.2}, {@code batch/1},
+ *     {@code piece/0}, {@code colour/ID}, {@code resin}
  * @param value what the plan has
  * @param limit what the rule allows
  * @param unit of both
@@ -37,7 +38,21 @@ public record Finding(
     RATIO_OFF,
     CUP_TOO_SMALL,
     POUR_IN_PARTS,
-    SEVERAL_BATCHES
+    SEVERAL_BATCHES,
+    MOULD_NOT_DRY,
+    MOULD_NOT_CLEAN,
+    MOULD_NOT_READY,
+    MOULD_FIRST_CAST,
+    MOULD_NEAR_ITS_END,
+    MOULD_PAST_ITS_END,
+    URETHANE_BEFORE_EPOXY,
+    VOLUME_UNSURE,
+    COATING_IN_A_MOULD,
+    DEEPER_THAN_RATED,
+    THINNER_THAN_RATED,
+    WAXED_CUP,
+    WATER_IN_COLOUR,
+    LABEL_CONTRADICTS
   }
 
   /**

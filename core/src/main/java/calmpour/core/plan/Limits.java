@@ -45,11 +45,12 @@ final class Limits {
   }
 
   /**
-   * Content a cup needs so that {@code pouredG} and the overage can leave it: what clings grows
-   * with what was in it, so M = (P(1 + overage) + r₀) / (1 − r₁).
+   * Content a cup needs so that {@code pouredG}, the overage and what badly known moulds may take
+   * beyond can leave it: what clings grows with what was in it, so M = (P(1 + overage) + U + r₀) /
+   * (1 − r₁).
    */
-  double contentG(double pouredG) {
-    return (pouredG * (1 + habits.overagePercent() / 100) + habits.residueG())
+  double contentG(double pouredG, double mayTakeMoreG) {
+    return (pouredG * (1 + habits.overagePercent() / 100) + mayTakeMoreG + habits.residueG())
         / (1 - habits.residuePercent() / 100);
   }
 
@@ -58,19 +59,24 @@ final class Limits {
     return (resinG + habits.residueG()) / (1 - habits.residuePercent() / 100);
   }
 
-  boolean cupHolds(Tint tint, long pouredMg) {
-    return contentG(Milligrams.grams(pouredMg)) / tint.mixDensity() <= cupMl;
+  boolean cupHolds(Tint tint, long pouredMg, long moreMg) {
+    return contentG(Milligrams.grams(pouredMg), Milligrams.grams(moreMg)) / tint.mixDensity()
+        <= cupMl;
+  }
+
+  private double contentG(BatchDraft.CupDraft cup) {
+    return contentG(Milligrams.grams(cup.pouredMg), Milligrams.grams(cup.mayTakeMoreMg));
   }
 
   boolean batchHolds(List<BatchDraft.CupDraft> cups) {
     if (lone) {
       BatchDraft.CupDraft only = cups.get(0);
-      double resinG = contentG(Milligrams.grams(only.pouredMg)) / (1 + only.tint.gPerGResin());
+      double resinG = contentG(only) / (1 + only.tint.gPerGResin());
       return cups.size() == 1 && resinG <= largestBatchG;
     }
     double resinG = 0;
     for (BatchDraft.CupDraft cup : cups) {
-      resinG += contentG(Milligrams.grams(cup.pouredMg)) / (1 + cup.tint.gPerGResin());
+      resinG += contentG(cup) / (1 + cup.tint.gPerGResin());
     }
     double mixed = mixedG(resinG);
     return mixed <= largestBatchG && mixed / resinDensity <= mixingMl;

@@ -266,7 +266,8 @@ final class MixSheet {
   private FilledCup cup(String id, BatchDraft.CupDraft draft, boolean split) {
     Limits limits = new Limits(job, !split);
     double pouredG = Milligrams.grams(draft.pouredMg);
-    long contentMg = Milligrams.up(limits.contentG(pouredG));
+    double moreG = Milligrams.grams(draft.mayTakeMoreMg);
+    long contentMg = Milligrams.up(limits.contentG(pouredG, moreG));
     Tint tint = draft.tint;
     long resinMg = Milligrams.up(Milligrams.grams(contentMg) / (1 + tint.gPerGResin()));
     List<Long> doses = doses(tint, resinMg);

@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.mould.Section;
 import calmpour.core.session.Job;
 import java.util.List;
 
@@ -46,15 +47,19 @@ public record Plan(
   /** A line of pieces as it is drawn: the mould in section, its layers from the floor up. */
   public record PieceView(
       String mouldId,
+      String cavityId,
       String mouldName,
       int count,
       double widthMm,
       double depthMm,
       boolean depthAssumed,
       double mouldMl,
+      double plusMinusMl,
+      List<Section.SectionRow> section,
       double pouredMl,
       List<LayerView> layers) {
     public PieceView {
+      section = List.copyOf(section);
       layers = List.copyOf(layers);
     }
   }

@@ -6,11 +6,24 @@ import java.util.List;
 
 /** One pour before it has a cup and a time. */
 record PourDraft(
-    int line, int cavity, int layer, int part, int parts, Job.Level level, long massMg) {
+    int line,
+    int cavity,
+    int layer,
+    int part,
+    int parts,
+    Job.Level level,
+    long massMg,
+    long mayTakeMoreMg) {
 
-  static PourDraft of(int line, int cavity, int layer, Job.Level level, double mixDensity) {
-    long massMg = Milligrams.up(level.volumeMl() * mixDensity);
-    return new PourDraft(line, cavity, layer, 1, 1, level, massMg);
+  /**
+   * @param uncertainShare how far the cavity's volume may be off, as a share of it
+   */
+  static PourDraft of(
+      int line, int cavity, int layer, Job.Level level, double mixDensity, double uncertainShare) {
+    double massG = level.volumeMl() * mixDensity;
+    long massMg = Milligrams.up(massG);
+    return new PourDraft(
+        line, cavity, layer, 1, 1, level, massMg, Milligrams.up(massG * uncertainShare));
   }
 
   /** The same pour out of several cups or batches; no milligram is lost in the division. */
@@ -19,7 +32,8 @@ record PourDraft(
     for (int p = 0; p < count; p++) {
       long upTo = massMg * (p + 1) / count;
       long before = massMg * p / count;
-      all.add(new PourDraft(line, cavity, layer, p + 1, count, level, upTo - before));
+      long more = mayTakeMoreMg * (p + 1) / count - mayTakeMoreMg * p / count;
+      all.add(new PourDraft(line, cavity, layer, p + 1, count, level, upTo - before, more));
     }
     return all;
   }

@@ -117,7 +117,7 @@ final class Stages {
           Job.Level level = line.levels().get(layer);
           if (level.stage() == stage) {
             double density = job.tints().get(level.colour().id()).mixDensity();
-            pours.add(PourDraft.of(l, cavity, layer, level, density));
+            pours.add(PourDraft.of(l, cavity, layer, level, density, line.uncertainShare()));
           }
         }
         if (!pours.isEmpty()) {

@@ -18,9 +18,12 @@ import org.jspecify.annotations.Nullable;
  * @param largestBatchG most that may be mixed at once, A + B
  * @param mixMinutes how long the label asks to stir
  * @param gelMinutes from the end of mixing until a next layer keeps a clean edge
- * @param demouldHours label's demould time
  * @param loadingLimitPercent most additives in all that this resin takes
  * @param loadingBasis what that limit counts in; null when the label does not say
+ * @param times what the label says of the time after the pour
+ * @param facts what else it says
+ * @param partAId the A part on the shelf; null when it is not kept there
+ * @param partBId the B part on the shelf; null when it is not kept there
  */
 public record ResinSystem(
     String id,
@@ -35,9 +38,12 @@ public record ResinSystem(
     @Nullable Double largestBatchG,
     @Nullable Double mixMinutes,
     @Nullable Double gelMinutes,
-    @Nullable Double demouldHours,
     @Nullable Double loadingLimitPercent,
-    @Nullable LoadingBasis loadingBasis) {
+    @Nullable LoadingBasis loadingBasis,
+    @Nullable CureTimes times,
+    @Nullable LabelFacts facts,
+    @Nullable String partAId,
+    @Nullable String partBId) {
   public static final Range DENSITY_A = new Range(0.7, 2.5);
   public static final Range DENSITY_B = new Range(0.7, 2.5);
   public static final Range POT_LIFE_MINUTES = new Range(0.5, 1_440);
@@ -46,7 +52,6 @@ public record ResinSystem(
   public static final Range LARGEST_BATCH_G = new Range(5, 50_000);
   public static final Range MIX_MINUTES = new Range(0.25, 30);
   public static final Range GEL_MINUTES = new Range(1, 4_320);
-  public static final Range DEMOULD_HOURS = new Range(0.1, 336);
   public static final Range LOADING_LIMIT_PERCENT = new Range(0.1, 50);
 
   public ResinSystem {
@@ -63,9 +68,31 @@ public record ResinSystem(
         .within("largestBatchG", largestBatchG, LARGEST_BATCH_G)
         .within("mixMinutes", mixMinutes, MIX_MINUTES)
         .within("gelMinutes", gelMinutes, GEL_MINUTES)
-        .within("demouldHours", demouldHours, DEMOULD_HOURS)
         .within("loadingLimitPercent", loadingLimitPercent, LOADING_LIMIT_PERCENT)
         .orThrow();
+  }
+
+  /** This system with the densities of its own bottles, where its label gives none. */
+  public ResinSystem withDensities(@Nullable Double ofA, @Nullable Double ofB) {
+    return new ResinSystem(
+        id,
+        name,
+        kind,
+        ratio,
+        densityA == null ? ofA : densityA,
+        densityB == null ? ofB : densityB,
+        potLifeMinutes,
+        potLifeMassG,
+        potLifeTemperatureC,
+        largestBatchG,
+        mixMinutes,
+        gelMinutes,
+        loadingLimitPercent,
+        loadingBasis,
+        times,
+        facts,
+        partAId,
+        partBId);
   }
 
   /** Density of part A, g/mL; 1.14 where unknown (starting value, no source). */

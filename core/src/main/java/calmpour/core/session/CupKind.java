@@ -2,14 +2,24 @@ package calmpour.core.session;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import org.jspecify.annotations.Nullable;
 
 /**
- * A kind of cup on the shelf: round, tapering evenly.
+ * A kind of cup on the shelf, tapering evenly. Widths are inside.
  *
  * @param use for the whole mix, for one colour, or for either
+ * @param outline round or square seen from above; null for round
+ * @param material null when nobody has said
  */
 public record CupKind(
-    String id, String name, Use use, double bottomWidthMm, double topWidthMm, double heightMm) {
+    String id,
+    String name,
+    Use use,
+    double bottomWidthMm,
+    double topWidthMm,
+    double heightMm,
+    @Nullable Outline outline,
+    @Nullable Material material) {
   public static final Range BOTTOM_WIDTH_MM = new Range(5, 500);
   public static final Range TOP_WIDTH_MM = new Range(5, 500);
   public static final Range HEIGHT_MM = new Range(5, 600);
@@ -19,6 +29,36 @@ public record CupKind(
     MIXING,
     COLOUR,
     EITHER
+  }
+
+  /** Seen from above. */
+  public enum Outline {
+    ROUND(Math.PI / 4),
+    SQUARE(1);
+
+    private final double area;
+
+    Outline(double area) {
+      this.area = area;
+    }
+  }
+
+  /** What it is made of. Cured skins peel out of the first three; wax comes off into the mix. */
+  public enum Material {
+    POLYPROPYLENE,
+    POLYETHYLENE,
+    SILICONE,
+    GLASS,
+    METAL,
+    PLAIN_PAPER,
+    WAXED_PAPER,
+    POLYSTYRENE
+  }
+
+  /** A round cup of a material nobody has noted. */
+  public CupKind(
+      String id, String name, Use use, double bottomWidthMm, double topWidthMm, double heightMm) {
+    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null);
   }
 
   public CupKind {
@@ -33,8 +73,8 @@ public record CupKind(
   }
 
   /**
-   * What it holds to the brim, mL: the frustum of a cone, V = πh(R² + Rr + r²)/12 with R and r the
-   * two widths (any handbook of mathematics).
+   * What it holds to the brim, mL: the frustum of a cone or of a pyramid, V = kh(R² + Rr + r²)/3
+   * with R and r the two widths and k = π/4 for round, 1 for square (any handbook of mathematics).
    */
   public double capacityMl() {
     return volumeBelow(heightMm);
@@ -42,11 +82,12 @@ public record CupKind(
 
   private double volumeBelow(double level) {
     double r = widthAt(level);
-    return Math.PI
-        * level
-        * (bottomWidthMm * bottomWidthMm + bottomWidthMm * r + r * r)
-        / 12
-        / 1_000;
+    return area() * level * (bottomWidthMm * bottomWidthMm + bottomWidthMm * r + r * r) / 3 / 1_000;
+  }
+
+  /** Area of the outline for a width of one. */
+  private double area() {
+    return outline == null ? Outline.ROUND.area : outline.area;
   }
 
   private double widthAt(double level) {
@@ -63,10 +104,10 @@ public record CupKind(
     }
     double taper = (topWidthMm - bottomWidthMm) / heightMm;
     if (taper == 0) {
-      return volumeMl * 1_000 / (Math.PI * bottomWidthMm * bottomWidthMm / 4);
+      return volumeMl * 1_000 / (area() * bottomWidthMm * bottomWidthMm);
     }
-    // The width w at the level solves w³ = b³ + 12·V·taper/π, since V = π(w³ − b³)/(12·taper).
-    double cube = Math.pow(bottomWidthMm, 3) + 12 * volumeMl * 1_000 * taper / Math.PI;
+    // The width w at the level solves w³ = b³ + 3·V·taper/k, since V = k(w³ − b³)/(3·taper).
+    double cube = Math.pow(bottomWidthMm, 3) + 3 * volumeMl * 1_000 * taper / area();
     return (Math.cbrt(cube) - bottomWidthMm) / taper;
   }
 }

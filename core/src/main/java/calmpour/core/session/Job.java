@@ -1,7 +1,9 @@
 package calmpour.core.session;
 
 import calmpour.core.derive.Known;
+import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.tint.Colour;
@@ -37,9 +39,24 @@ public record Job(
   }
 
   /** One line of pieces with its mould and its layers in volume. */
-  public record Line(Piece piece, Mould mould, DepthProfile profile, List<Level> levels) {
+  public record Line(
+      Piece piece, Mould mould, Cavity cavity, Measured measured, List<Level> levels) {
     public Line {
       levels = List.copyOf(levels);
+    }
+
+    public DepthProfile profile() {
+      return measured.profile();
+    }
+
+    /** What is written beside it. */
+    public String name() {
+      return mould.nameOf(cavity);
+    }
+
+    /** How far the cavity's volume may be off, as a share of it. */
+    public double uncertainShare() {
+      return measured.plusMinusMl() / measured.volumeMl();
     }
   }
 

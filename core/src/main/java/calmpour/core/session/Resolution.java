@@ -5,9 +5,12 @@ import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
 import calmpour.core.habit.Habits;
+import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.LoadingBasis;
@@ -39,6 +42,7 @@ public final class Resolution {
   private final Map<String, Colourant> colourants;
   private final Map<String, Colour> colours;
   private final Map<String, CupKind> cups;
+  private final Map<String, ResinPart> parts;
   private final List<Problem> problems = new ArrayList<>();
   private final List<Job.Assumption> assumptions = new ArrayList<>();
 
@@ -49,6 +53,7 @@ public final class Resolution {
     this.colourants = byId(workshop.colourants(), Colourant::id);
     this.colours = byId(workshop.colours(), Colour::id);
     this.cups = byId(workshop.cups(), CupKind::id);
+    this.parts = byId(workshop.parts(), ResinPart::id);
     colours.putIfAbsent(Colour.CLEAR.id(), Colour.CLEAR);
   }
 
@@ -62,7 +67,7 @@ public final class Resolution {
   }
 
   private Job resolve() {
-    ResinSystem resin = find(resins, session.resinId(), "resinId");
+    ResinSystem resin = withBottles(find(resins, session.resinId(), "resinId"));
     List<Job.Line> lines = new ArrayList<>();
     int cavities = 0;
     for (int i = 0; i < session.pieces().size(); i++) {
@@ -75,8 +80,15 @@ public final class Resolution {
         String colourAt = at + ".layers[" + l + "].colourId";
         named.add(find(colours, piece.layers().get(l).colourId(), colourAt));
       }
-      if (mould != null && !named.contains(null)) {
-        lines.add(new Job.Line(piece, mould, mould.profile(), levels(at, piece, mould, named)));
+      Cavity cavity = mould == null ? null : mould.cavity(piece.cavityId());
+      if (mould != null && cavity == null) {
+        problems.add(Problem.of(at + ".cavityId", Problem.Code.UNKNOWN_ID, piece.cavityId()));
+      }
+      if (cavity != null && !named.contains(null)) {
+        Measured measured = cavity.measured();
+        String name = mould.nameOf(cavity);
+        lines.add(
+            new Job.Line(piece, mould, cavity, measured, levels(at, piece, name, measured, named)));
       }
     }
     if (cavities > CAVITIES.maxInclusive()) {
@@ -99,7 +111,22 @@ public final class Resolution {
         assumptions);
   }
 
-  private List<Job.Level> levels(String at, Piece piece, Mould mould, List<Colour> named) {
+  /** What its own bottles say stands in where the system's label says nothing. */
+  private @Nullable ResinSystem withBottles(@Nullable ResinSystem resin) {
+    if (resin == null) {
+      return null;
+    }
+    ResinPart a = bottle(resin.partAId(), "partAId");
+    ResinPart b = bottle(resin.partBId(), "partBId");
+    return resin.withDensities(a == null ? null : a.density(), b == null ? null : b.density());
+  }
+
+  private @Nullable ResinPart bottle(@Nullable String id, String field) {
+    return id == null ? null : find(parts, id, "resinId." + field);
+  }
+
+  private List<Job.Level> levels(
+      String at, Piece piece, String name, Measured mould, List<Colour> named) {
     DepthProfile profile = mould.profile();
     List<Job.Level> levels = new ArrayList<>();
     double filled = 0;
@@ -108,7 +135,8 @@ public final class Resolution {
     for (int l = 0; l < piece.layers().size(); l++) {
       Layer layer = piece.layers().get(l);
       String layerAt = at + ".layers[" + l + "]";
-      double asked = volume(layerAt, layer, l == piece.layers().size() - 1, mould, filled, depth);
+      boolean onTop = l == piece.layers().size() - 1;
+      double asked = volume(layerAt, layer, onTop, name, mould, filled, depth);
       double top = filled + asked;
       if (Double.isNaN(asked)) {
         return levels;
@@ -129,7 +157,13 @@ public final class Resolution {
 
   /** Volume of one layer in mL; NaN after noting why there is none. */
   private double volume(
-      String at, Layer layer, boolean onTop, Mould mould, double filled, double depth) {
+      String at,
+      Layer layer,
+      boolean onTop,
+      String name,
+      Measured mould,
+      double filled,
+      double depth) {
     Fill fill = layer.fill();
     if (fill == null) {
       double left = mould.volumeMl() - filled;
@@ -149,10 +183,10 @@ public final class Resolution {
     if (fill.volumeMl() != null) {
       return fill.volumeMl();
     }
-    Double known = mould.depthMm();
+    double known = mould.profile().depthMm();
     double thickness = fill.depthMm();
-    if (known == null) {
-      problems.add(Problem.of(at + ".fill.depthMm", Problem.Code.DEPTH_UNKNOWN, mould.name()));
+    if (mould.depthAssumed()) {
+      problems.add(Problem.of(at + ".fill.depthMm", Problem.Code.DEPTH_UNKNOWN, name));
       return Double.NaN;
     }
     double level = depth + thickness;
@@ -266,7 +300,12 @@ public final class Resolution {
         List.copyOf(usedColourants.values()),
         List.copyOf(usedColours.values()),
         // By id, so that the order of the shelf makes no difference to a snapshot.
-        laidOut.stream().sorted(Comparator.comparing(CupKind::id)).toList());
+        laidOut.stream().sorted(Comparator.comparing(CupKind::id)).toList(),
+        parts.values().stream()
+            .filter(p -> p.id().equals(resin.partAId()) || p.id().equals(resin.partBId()))
+            .sorted(Comparator.comparing(ResinPart::id))
+            .toList(),
+        List.of());
   }
 
   private void assumeResin(ResinSystem resin) {

@@ -1,7 +1,9 @@
 package calmpour.core.session;
 
+import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
 import java.util.ArrayList;
@@ -16,9 +18,21 @@ public record Workshop(
     List<ResinSystem> resins,
     List<Colourant> colourants,
     List<Colour> colours,
-    List<CupKind> cups) {
+    List<CupKind> cups,
+    List<ResinPart> parts,
+    List<Embed> embeds) {
   public static final Workshop EMPTY =
       new Workshop(List.of(), List.of(), List.of(), List.of(), List.of());
+
+  /** A workshop without bottles and embeds of its own. */
+  public Workshop(
+      List<Mould> moulds,
+      List<ResinSystem> resins,
+      List<Colourant> colourants,
+      List<Colour> colours,
+      List<CupKind> cups) {
+    this(moulds, resins, colourants, colours, cups, List.of(), List.of());
+  }
 
   public Workshop {
     moulds = moulds == null ? List.of() : List.copyOf(moulds);
@@ -26,6 +40,8 @@ public record Workshop(
     colourants = colourants == null ? List.of() : List.copyOf(colourants);
     colours = colours == null ? List.of() : List.copyOf(colours);
     cups = cups == null ? List.of() : List.copyOf(cups);
+    parts = parts == null ? List.of() : List.copyOf(parts);
+    embeds = embeds == null ? List.of() : List.copyOf(embeds);
   }
 
   /** This workshop with {@code carried} laid over it; where both have an id, the carried one is. */
@@ -35,7 +51,9 @@ public record Workshop(
         overlay(resins, carried.resins, ResinSystem::id),
         overlay(colourants, carried.colourants, Colourant::id),
         overlay(colours, carried.colours, Colour::id),
-        overlay(cups, carried.cups, CupKind::id));
+        overlay(cups, carried.cups, CupKind::id),
+        overlay(parts, carried.parts, ResinPart::id),
+        overlay(embeds, carried.embeds, Embed::id));
   }
 
   private static <T> List<T> overlay(List<T> below, List<T> above, Function<T, String> id) {

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param scoopMl volume of the scoop kept with it, mL
  * @param limitPercent most of it that the label allows
  * @param limitBasis what that counts in; null when the label does not say
+ * @param shelf what else is known of it; null when nothing is
  */
 public record Colourant(
     String id,
@@ -25,12 +26,50 @@ public record Colourant(
     @Nullable Double dropG,
     @Nullable Double scoopMl,
     @Nullable Double limitPercent,
-    @Nullable LoadingBasis limitBasis) {
+    @Nullable LoadingBasis limitBasis,
+    @Nullable Jar shelf) {
   public static final Range BULK_DENSITY = new Range(0.02, 8);
   public static final Range TRUE_DENSITY = new Range(0.5, 20);
   public static final Range DROP_G = new Range(0.002, 0.5);
   public static final Range SCOOP_ML = new Range(0.01, 20);
   public static final Range LIMIT_PERCENT = new Range(0.01, 50);
+
+  /**
+   * What is known of one jar beside its form.
+   *
+   * @param implement what drops or scoops it: each is different
+   * @param weighed drops or scoops of that implement, weighed
+   * @param waterPercent of it that is water
+   * @param solventPercent of it that is solvent
+   * @param strength how strong it is beside others of its form, 1 for usual
+   * @param lightFast whether its colour holds in daylight; null for unknown
+   * @param curedSwatch whether the swatch was taken from a cured piece; a guess otherwise
+   * @param leftG what is left, g
+   */
+  public record Jar(
+      @Nullable String implement,
+      @Nullable Weighed weighed,
+      @Nullable Double waterPercent,
+      @Nullable Double solventPercent,
+      @Nullable Double strength,
+      @Nullable Boolean lightFast,
+      @Nullable Boolean curedSwatch,
+      @Nullable Double leftG) {
+    public static final Range WATER_PERCENT = new Range(0, 100);
+    public static final Range SOLVENT_PERCENT = new Range(0, 100);
+    public static final Range STRENGTH = new Range(0.05, 20);
+    public static final Range LEFT_G = new Range(0, 100_000);
+
+    public Jar {
+      new Check()
+          .atMost("implement", implement, Check.NAME_LENGTH)
+          .within("waterPercent", waterPercent, WATER_PERCENT)
+          .within("solventPercent", solventPercent, SOLVENT_PERCENT)
+          .within("strength", strength, STRENGTH)
+          .within("leftG", leftG, LEFT_G)
+          .orThrow();
+    }
+  }
 
   public Colourant {
     new Check()
@@ -54,13 +93,32 @@ public record Colourant(
     return Known.measuredOr(trueDensity, form.assumedTrueDensity());
   }
 
-  /** Mass of a drop, g; 0.035 where nobody weighed any (± a third, starting value, no source). */
+  /**
+   * Mass of a drop, g: as weighed, as given, or 0.035 where nobody weighed any (± a third, starting
+   * value, no source).
+   */
   public Known knownDropG() {
-    return Known.measuredOr(dropG, 0.035);
+    Weighed weighed = shelf == null ? null : shelf.weighed();
+    Double own = weighed != null && form.liquid() ? Double.valueOf(weighed.eachG()) : dropG;
+    return Known.measuredOr(own, 0.035);
   }
 
-  /** Volume of the scoop, mL; 0.15 where unknown (starting value, no source). */
+  /**
+   * Volume of the scoop, mL: as weighed through the bulk density, as given, or 0.15 where unknown
+   * (starting value, no source).
+   */
   public Known knownScoopMl() {
-    return Known.measuredOr(scoopMl, 0.15);
+    Weighed weighed = shelf == null ? null : shelf.weighed();
+    Double own =
+        weighed != null && !form.liquid()
+            ? Double.valueOf(weighed.eachG() / knownBulkDensity().value())
+            : scoopMl;
+    return Known.measuredOr(own, 0.15);
+  }
+
+  /** Whether it brings water into the mix: tested first by most makers, refused by some. */
+  public boolean watery() {
+    Double water = shelf == null ? null : shelf.waterPercent();
+    return water == null ? form == ColourantForm.ACRYLIC_PAINT : water > 0;
   }
 }

@@ -165,6 +165,9 @@ class PlannerTest {
             null,
             null,
             null,
+            null,
+            null,
+            null,
             null);
     Habits rested = Habits.DEFAULT.withRestMinutes(15);
     Session session =

@@ -109,9 +109,9 @@ class SessionTest {
     Workshop carried =
         new Workshop(List.of(Samples.mould("knob", 15, 20.0)), null, null, null, null);
     Session session = Samples.session(List.of(KNOB));
-    assertThat(Resolution.of(session, shelf).lines().get(0).mould().volumeMl()).isEqualTo(12);
+    assertThat(Resolution.of(session, shelf).lines().get(0).measured().volumeMl()).isEqualTo(12);
     Job job = Resolution.of(session.carrying(carried), shelf);
-    assertThat(job.lines().get(0).mould().volumeMl()).isEqualTo(15);
+    assertThat(job.lines().get(0).measured().volumeMl()).isEqualTo(15);
     assertThat(job.used().moulds()).containsExactly(carried.moulds().get(0));
   }
 

@@ -1,0 +1,161 @@
+package calmpour.app.api;
+
+import calmpour.app.store.DemoData;
+import calmpour.app.store.ShelfStore;
+import calmpour.core.derive.Known;
+import calmpour.core.derive.Origin;
+import calmpour.core.embed.Embed;
+import calmpour.core.resin.LabelCheck;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.CupKind;
+import calmpour.core.session.Workshop;
+import calmpour.core.stock.ResinPart;
+import calmpour.core.tint.Colour;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Weighed;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The shelf as it is looked at: every material with what follows from what is known of it. */
+@RestController
+public class ShelfViewController {
+  private final ShelfStore shelf;
+  private final DemoData demo;
+
+  ShelfViewController(ShelfStore shelf, DemoData demo) {
+    this.shelf = shelf;
+    this.demo = demo;
+  }
+
+  /** A number with what it rests on. */
+  public record KnownView(double value, Origin origin) {
+    static KnownView of(Known known) {
+      return new KnownView(known.value(), known.origin());
+    }
+  }
+
+  /** A resin with what its label comes to. */
+  public record ResinView(
+      ResinSystem resin,
+      KnownView densityA,
+      KnownView densityB,
+      double mixedDensity,
+      KnownView potLifeMinutes,
+      KnownView potLifeMassG,
+      KnownView potLifeTemperatureC,
+      List<LabelCheck.LabelDoubt> doubts) {
+    static ResinView of(ResinSystem resin) {
+      return new ResinView(
+          resin,
+          KnownView.of(resin.knownDensityA()),
+          KnownView.of(resin.knownDensityB()),
+          resin.mixedDensity(),
+          KnownView.of(resin.knownPotLifeMinutes()),
+          KnownView.of(resin.knownPotLifeMassG()),
+          KnownView.of(resin.knownPotLifeTemperatureC()),
+          LabelCheck.of(resin));
+    }
+  }
+
+  /**
+   * A colourant with its implement.
+   *
+   * @param each mass of one drop or one scoop, g
+   * @param spread of it, as a share; null where nobody weighed any
+   */
+  public record ColourantView(Colourant colourant, KnownView each, @Nullable Double spread) {
+    static ColourantView of(Colourant colourant) {
+      Weighed weighed = colourant.shelf() == null ? null : colourant.shelf().weighed();
+      Known each =
+          colourant.form().liquid()
+              ? colourant.knownDropG()
+              : new Known(
+                  colourant.knownScoopMl().value() * colourant.knownBulkDensity().value(),
+                  colourant.knownScoopMl().origin());
+      return new ColourantView(
+          colourant, KnownView.of(each), weighed == null ? null : weighed.spread());
+    }
+  }
+
+  /** A cup with what it holds to the brim. */
+  public record CupView(CupKind cup, double capacityMl) {}
+
+  /** An embed with what becomes of it in each resin. */
+  public record EmbedView(
+      Embed embed, double density, double displacesMl, List<EmbedIn> tendencies) {}
+
+  /** What an embed does in a resin when it is let go. */
+  public record EmbedIn(String resinId, Embed.Tendency tendency) {}
+
+  /** All shelves but the moulds. */
+  public record ShelfView(
+      List<ResinView> resins,
+      List<ResinPart> parts,
+      List<ColourantView> colourants,
+      List<Colour> colours,
+      List<EmbedView> embeds,
+      List<CupView> cups) {}
+
+  /** What drops or scoops came to. */
+  public record WeighedAnswer(double eachG, double spread) {}
+
+  @GetMapping("/api/shelf")
+  ShelfView shelf() {
+    Workshop workshop = shelf.workshop();
+    List<ResinView> resins = new ArrayList<>();
+    for (ResinSystem resin : workshop.resins()) {
+      resins.add(
+          ResinView.of(
+              resin.withDensities(
+                  density(workshop, resin.partAId()), density(workshop, resin.partBId()))));
+    }
+    return new ShelfView(
+        resins,
+        workshop.parts(),
+        workshop.colourants().stream().map(ColourantView::of).toList(),
+        workshop.colours(),
+        workshop.embeds().stream().map(e -> embed(e, resins)).toList(),
+        workshop.cups().stream().map(c -> new CupView(c, c.capacityMl())).toList());
+  }
+
+  private static EmbedView embed(Embed embed, List<ResinView> resins) {
+    return new EmbedView(
+        embed,
+        embed.knownDensity(),
+        embed.displacesMl(),
+        resins.stream().map(r -> new EmbedIn(r.resin().id(), embed.in(r.mixedDensity()))).toList());
+  }
+
+  private static @Nullable Double density(Workshop workshop, @Nullable String partId) {
+    return workshop.parts().stream()
+        .filter(p -> p.id().equals(partId))
+        .map(ResinPart::density)
+        .filter(Objects::nonNull)
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** Holds a label against itself while it is being copied down. */
+  @PostMapping("/api/resins/check")
+  ResinView check(@RequestBody ResinSystem resin) {
+    return ResinView.of(resin);
+  }
+
+  /** What one drop or scoop weighs, while the scale is being read. */
+  @PostMapping("/api/colourants/weigh")
+  WeighedAnswer weigh(@RequestBody Weighed weighed) {
+    return new WeighedAnswer(weighed.eachG(), weighed.spread());
+  }
+
+  /** The demo's materials, for copying single ones into a workshop of one's own. */
+  @GetMapping("/api/demo/workshop")
+  Workshop demoWorkshop() {
+    return demo.workshop();
+  }
+}

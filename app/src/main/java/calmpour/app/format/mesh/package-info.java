@@ -1,0 +1,2 @@
+/** Reading 3D models: STL, OBJ and 3MF. */
+package calmpour.app.format.mesh;

@@ -1,0 +1,84 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.MESH_FILE;
+import static calmpour.app.store.generated.Tables.MOULD_PHOTO;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+
+/** 3D models and pictures of moulds. */
+@Repository
+public class MeshStore {
+  private final DSLContext db;
+  private final Clock clock;
+
+  MeshStore(DSLContext db, Clock clock) {
+    this.db = db;
+    this.clock = clock;
+  }
+
+  public String keep(String name, byte[] bytes) {
+    String id = UUID.randomUUID().toString();
+    keep(id, name, bytes);
+    return id;
+  }
+
+  /** Keeps it under a name of the caller's choice; for the demo's own models. */
+  void keep(String id, String name, byte[] bytes) {
+    db.insertInto(MESH_FILE)
+        .set(MESH_FILE.ID, id)
+        .set(MESH_FILE.NAME, name)
+        .set(MESH_FILE.BYTES, bytes)
+        .set(MESH_FILE.KEPT_AT, OffsetDateTime.now(clock))
+        .execute();
+  }
+
+  /** Name of the file. */
+  public Optional<String> name(String id) {
+    return db.select(MESH_FILE.NAME)
+        .from(MESH_FILE)
+        .where(MESH_FILE.ID.eq(id))
+        .fetchOptional(MESH_FILE.NAME);
+  }
+
+  /** The file as it was given. */
+  public Optional<byte[]> bytes(String id) {
+    return db.select(MESH_FILE.BYTES)
+        .from(MESH_FILE)
+        .where(MESH_FILE.ID.eq(id))
+        .fetchOptional(MESH_FILE.BYTES);
+  }
+
+  public void keepPhoto(String mouldId, byte[] jpeg) {
+    OffsetDateTime now = OffsetDateTime.now(clock);
+    db.insertInto(MOULD_PHOTO)
+        .set(MOULD_PHOTO.MOULD_ID, mouldId)
+        .set(MOULD_PHOTO.BYTES, jpeg)
+        .set(MOULD_PHOTO.KEPT_AT, now)
+        .onConflict(MOULD_PHOTO.MOULD_ID)
+        .doUpdate()
+        .set(MOULD_PHOTO.BYTES, jpeg)
+        .set(MOULD_PHOTO.KEPT_AT, now)
+        .execute();
+  }
+
+  public Optional<byte[]> photo(String mouldId) {
+    return db.select(MOULD_PHOTO.BYTES)
+        .from(MOULD_PHOTO)
+        .where(MOULD_PHOTO.MOULD_ID.eq(mouldId))
+        .fetchOptional(MOULD_PHOTO.BYTES);
+  }
+
+  public boolean removePhoto(String mouldId) {
+    return db.deleteFrom(MOULD_PHOTO).where(MOULD_PHOTO.MOULD_ID.eq(mouldId)).execute() > 0;
+  }
+
+  /** Which moulds have a picture. */
+  public java.util.Set<String> pictured() {
+    return db.select(MOULD_PHOTO.MOULD_ID).from(MOULD_PHOTO).fetchSet(MOULD_PHOTO.MOULD_ID);
+  }
+}

@@ -1,0 +1,88 @@
+package calmpour.core.embed;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
+import calmpour.core.check.Range;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A thing that is put into resin, each alike. Two of mass, volume and density tell the third.
+ *
+ * @param massG of one, g
+ * @param volumeMl of one, by the water that it displaces, mL
+ * @param density g/mL
+ * @param dry whether it has been dried or sealed; null for unknown
+ * @param pointed whether it can poke through a dusted or painted surface
+ * @param face which side is to be seen, in the maker's words
+ * @param left how many are on the shelf
+ */
+public record Embed(
+    String id,
+    String name,
+    @Nullable Double massG,
+    @Nullable Double volumeMl,
+    @Nullable Double density,
+    @Nullable Boolean dry,
+    @Nullable Boolean pointed,
+    @Nullable String face,
+    @Nullable Integer left) {
+  public static final Range MASS_G = new Range(0.0005, 5_000);
+  public static final Range VOLUME_ML = new Range(0.0005, 5_000);
+  public static final Range DENSITY = new Range(0.01, 22.7);
+  public static final Range LEFT = new Range(0, 1_000_000);
+  private static final int FACE_LENGTH = 200;
+
+  public Embed {
+    Check check =
+        new Check()
+            .name("id", id)
+            .name("name", name)
+            .within("massG", massG, MASS_G)
+            .within("volumeMl", volumeMl, VOLUME_ML)
+            .within("density", density, DENSITY)
+            .within("left", left, LEFT)
+            .atMost("face", face, FACE_LENGTH);
+    int given = (massG == null ? 0 : 1) + (volumeMl == null ? 0 : 1) + (density == null ? 0 : 1);
+    check.that(given >= 2, Problem.of("volumeMl", Problem.Code.TWO_OF_THREE, null)).orThrow();
+    if (given == 3) {
+      double told = massG / volumeMl;
+      check.that(
+          Math.abs(told / density - 1) <= 0.05,
+          Problem.outside("density", Problem.Code.DISAGREES, density, new Range(told, told)));
+    } else if (density == null) {
+      double worked = massG / volumeMl;
+      check.that(
+          DENSITY.contains(worked),
+          Problem.outside("massG", Problem.Code.NO_SUCH_DENSITY, worked, DENSITY));
+    }
+    check.orThrow();
+  }
+
+  /** Volume that one displaces, mL. */
+  public double displacesMl() {
+    return volumeMl != null ? volumeMl : massG / density;
+  }
+
+  /** g/mL. */
+  public double knownDensity() {
+    return density != null ? density : massG / volumeMl;
+  }
+
+  /** What becomes of it when it is let go in a mix. */
+  public enum Tendency {
+    FLOATS,
+    HOVERS,
+    SINKS
+  }
+
+  /**
+   * Archimedes: what is lighter than the mix rises.
+   *
+   * @param mixDensity g/mL
+   */
+  public Tendency in(double mixDensity) {
+    double ratio = knownDensity() / mixDensity;
+    // Within two per cent it hangs about: densities are not known any better.
+    return ratio > 1.02 ? Tendency.SINKS : ratio < 0.98 ? Tendency.FLOATS : Tendency.HOVERS;
+  }
+}

@@ -1,0 +1,80 @@
+package calmpour.core.mould;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Range;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a mould is made. Everything may be unknown.
+ *
+ * @param finish what the piece's surface takes on
+ * @param opening how the cavity is closed, if it is
+ * @param front which side of the piece is looked at
+ * @param levelBase whether it stands level by itself
+ * @param undercuts whether lips or hollows hold air and hold the piece
+ * @param narrowMouth whether it wants a funnel
+ * @param pressureFit whether it may go into a pressure pot
+ * @param benchLengthMm room it takes on the bench
+ * @param benchWidthMm room it takes on the bench
+ * @param opensBy how it likes to be opened
+ */
+public record MouldMake(
+    @Nullable Material material,
+    @Nullable Finish finish,
+    @Nullable Opening opening,
+    @Nullable Front front,
+    @Nullable Boolean levelBase,
+    @Nullable Boolean undercuts,
+    @Nullable Boolean narrowMouth,
+    @Nullable Boolean pressureFit,
+    @Nullable Double benchLengthMm,
+    @Nullable Double benchWidthMm,
+    @Nullable String opensBy,
+    @Nullable String notes) {
+  public static final Range BENCH_LENGTH_MM = new Range(5, 2_000);
+  public static final Range BENCH_WIDTH_MM = new Range(5, 2_000);
+
+  /** Longest note, in characters. */
+  public static final int NOTE_LENGTH = 2_000;
+
+  /** What it is made of. */
+  public enum Material {
+    SILICONE,
+    URETHANE_RUBBER,
+    POLYPROPYLENE,
+    POLYETHYLENE,
+    LATEX,
+    OTHER
+  }
+
+  /** Gloss mould, gloss piece. */
+  public enum Finish {
+    GLOSS,
+    MATTE
+  }
+
+  /** How the cavity is closed. */
+  public enum Opening {
+    OPEN,
+    CLOSED,
+    /** A setting that stays with the piece. */
+    BEZEL
+  }
+
+  /** Which side of the piece is its front. */
+  public enum Front {
+    /** What is poured first shows. */
+    FLOOR,
+    /** The open side shows. */
+    OPEN_SIDE
+  }
+
+  public MouldMake {
+    new Check()
+        .within("benchLengthMm", benchLengthMm, BENCH_LENGTH_MM)
+        .within("benchWidthMm", benchWidthMm, BENCH_WIDTH_MM)
+        .atMost("opensBy", opensBy, NOTE_LENGTH)
+        .atMost("notes", notes, NOTE_LENGTH)
+        .orThrow();
+  }
+}

@@ -1,0 +1,66 @@
+package calmpour.core.resin;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
+import calmpour.core.check.Range;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What else a label says. Everything may be left out.
+ *
+ * @param otherRatio the ratio on the other basis, where the label gives both
+ * @param flexible whether it stays flexible
+ * @param coloured whether a part comes ready coloured
+ * @param viscosityPaS of the fresh mix at room temperature, Pa·s
+ * @param depthFromMm thinnest pour
+ * @param depthToMm deepest pour
+ * @param shrinkagePercent when it cures
+ * @param shrinkageIs whether that is of a length or of the volume; null when not said
+ * @param twoCups whether it asks to be stirred on in a second cup
+ * @param warmFromC coolest that A and B may be
+ * @param warmToC warmest that A and B may be
+ * @param forEveryUse whether the label claims to be right for everything
+ */
+public record LabelFacts(
+    @Nullable MixRatio otherRatio,
+    @Nullable Boolean flexible,
+    @Nullable Boolean coloured,
+    @Nullable Double viscosityPaS,
+    @Nullable Double depthFromMm,
+    @Nullable Double depthToMm,
+    @Nullable Double shrinkagePercent,
+    @Nullable Shrinkage shrinkageIs,
+    @Nullable Boolean twoCups,
+    @Nullable Double warmFromC,
+    @Nullable Double warmToC,
+    @Nullable Boolean forEveryUse) {
+  public static final Range VISCOSITY_PA_S = new Range(0.01, 100);
+  public static final Range DEPTH_FROM_MM = new Range(0, 500);
+  public static final Range DEPTH_TO_MM = new Range(0.5, 500);
+  public static final Range SHRINKAGE_PERCENT = new Range(0, 15);
+  public static final Range WARM_FROM_C = new Range(0, 60);
+  public static final Range WARM_TO_C = new Range(0, 80);
+
+  /** What a shrinkage counts. */
+  public enum Shrinkage {
+    LINEAR,
+    VOLUMETRIC
+  }
+
+  public LabelFacts {
+    new Check()
+        .within("viscosityPaS", viscosityPaS, VISCOSITY_PA_S)
+        .within("depthFromMm", depthFromMm, DEPTH_FROM_MM)
+        .within("depthToMm", depthToMm, DEPTH_TO_MM)
+        .within("shrinkagePercent", shrinkagePercent, SHRINKAGE_PERCENT)
+        .within("warmFromC", warmFromC, WARM_FROM_C)
+        .within("warmToC", warmToC, WARM_TO_C)
+        .that(
+            depthFromMm == null || depthToMm == null || depthFromMm < depthToMm,
+            Problem.of("depthToMm", Problem.Code.RANGE_REVERSED, "" + depthToMm))
+        .that(
+            warmFromC == null || warmToC == null || warmFromC < warmToC,
+            Problem.of("warmToC", Problem.Code.RANGE_REVERSED, "" + warmToC))
+        .orThrow();
+  }
+}

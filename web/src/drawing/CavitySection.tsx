@@ -1,0 +1,111 @@
+import { useTheme } from "@mui/material/styles";
+import { useId } from "react";
+import type { SectionRow } from "../api/client";
+import { sectionPaths } from "./sectionPath";
+
+export interface Band {
+  fromMm: number;
+  toMm: number;
+  fill: string;
+  /** Set off from the band below by a line. */
+  apart?: boolean;
+}
+
+/** A line across at some depth, with words at its right. */
+export interface Mark {
+  atMm: number;
+  words: string;
+}
+
+interface Props {
+  section: SectionRow[];
+  pxPerMm: number;
+  heights?: number;
+  bands?: Band[];
+  marks?: Mark[];
+  /** The depth is a guess: the walls are dashed. */
+  assumed?: boolean;
+  label: string;
+  wall?: number;
+}
+
+const FLOOR = 7;
+const MARKS_WIDTH = 92;
+
+/** A cavity in section, to scale, in its block of rubber, with what is in it. */
+export function CavitySection(props: Props) {
+  const { section, pxPerMm, heights = 1, bands = [], marks = [], wall = 10 } = props;
+  const { vars } = useTheme();
+  const ink = (vars ?? {}).palette?.ink;
+  const clip = useId();
+  const paths = sectionPaths(section, pxPerMm, heights);
+  const depthMm = Math.max(...section.map((r) => r.depthMm));
+  const y = (mm: number) => (depthMm - mm) * pxPerMm * heights;
+  const width = paths.widthPx + 2 * wall;
+  return (
+    <svg
+      width={width + (marks.length > 0 ? MARKS_WIDTH : 0)}
+      height={paths.depthPx + FLOOR + 2}
+      role="img"
+      aria-label={props.label}
+      style={{ overflow: "visible" }}
+    >
+      <rect y={1} width={width} height={paths.depthPx + FLOOR} rx={2} fill={ink?.rubber} />
+      <g transform={`translate(${wall} 1)`}>
+        <clipPath id={clip}>
+          <path d={paths.inside} />
+        </clipPath>
+        <path d={paths.inside} fill={ink?.sheet} />
+        <g clipPath={`url(#${clip})`}>
+          {bands.map((band, i) => (
+            <g key={i}>
+              <rect
+                x={0}
+                width={paths.widthPx}
+                y={y(band.toMm)}
+                height={Math.max(1, y(band.fromMm) - y(band.toMm))}
+                fill={band.fill}
+              />
+              {band.apart && (
+                <line
+                  x1={0}
+                  x2={paths.widthPx}
+                  y1={y(band.fromMm)}
+                  y2={y(band.fromMm)}
+                  stroke={ink?.line}
+                  strokeDasharray="3 3"
+                />
+              )}
+            </g>
+          ))}
+          {paths.hole && (
+            <path d={paths.hole} fill={ink?.rubber} stroke={ink?.line} strokeWidth={1.5} />
+          )}
+        </g>
+        <path
+          d={paths.walls}
+          fill="none"
+          stroke={ink?.line}
+          strokeWidth={2}
+          strokeLinejoin="round"
+          strokeDasharray={props.assumed ? "5 4" : undefined}
+        />
+        {marks.map((mark) => (
+          <g key={mark.words}>
+            <line
+              x1={0}
+              x2={paths.widthPx + wall + 6}
+              y1={y(mark.atMm)}
+              y2={y(mark.atMm)}
+              stroke={ink?.soft}
+              strokeDasharray="2 3"
+            />
+            <text x={paths.widthPx + wall + 10} y={y(mark.atMm) + 4} fontSize={13} fill={ink?.soft}>
+              {mark.words}
+            </text>
+          </g>
+        ))}
+      </g>
+    </svg>
+  );
+}

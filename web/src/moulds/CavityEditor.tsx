@@ -1,0 +1,161 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import { errorsUnder, type Cavity, type FieldError } from "../api/client";
+import { Fields, type FieldSpec } from "../form/Fields";
+import { Told } from "../frame/Told";
+import { CavityFigures } from "./CavityFigures";
+import { MeasureForm } from "./MeasureForm";
+import { Parts } from "./Parts";
+import { useMeasured } from "./useMeasured";
+
+interface Props {
+  cavity: Cavity;
+  errors: FieldError[];
+  /** Whether it is the mould's only kind of cavity; then it needs no name of its own. */
+  only: boolean;
+  startOpen: boolean;
+  onChange: (cavity: Cavity) => void;
+  onRemove: () => void;
+}
+
+const NAME: FieldSpec[] = [
+  { path: "name", label: "This cavity is the", kind: "text", needed: true, width: 190 },
+  { path: "count", label: "How many of it", kind: "number", needed: true, width: 125 },
+];
+const INNER: FieldSpec[] = [
+  {
+    path: "clearanceMm",
+    label: "Stands above the floor",
+    kind: "number",
+    quantity: "LENGTH",
+    needed: true,
+    width: 190,
+  },
+  { path: "massG", label: "Weighs", kind: "number", quantity: "MASS" },
+];
+const BED: FieldSpec[] = [
+  {
+    path: "bulkMl",
+    label: "Room it takes as it lies",
+    kind: "number",
+    quantity: "VOLUME",
+    needed: true,
+    width: 190,
+  },
+  { path: "massG", label: "Weighs", kind: "number", quantity: "MASS", needed: true },
+  { path: "density", label: "Density, if known", kind: "number", symbol: "g/mL", width: 160 },
+];
+
+/** One cavity: its section to scale, what it holds, and how that is known. */
+export function CavityEditor({ cavity, errors, only, startOpen, onChange, onRemove }: Props) {
+  const [open, setOpen] = useState(startOpen);
+  const { answer, trouble } = useMeasured(cavity);
+  const all = [...errors, ...(trouble?.errors ?? [])];
+  const { inner, bed } = cavity;
+  const drawn = answer && answer.section.length > 1 ? answer : null;
+  return (
+    <Box
+      component="section"
+      aria-label={cavity.name}
+      sx={{
+        display: "grid",
+        gap: 2,
+      }}
+    >
+      <Box sx={{ opacity: trouble ? 0.45 : 1, minWidth: 0, overflowX: "auto" }}>
+        {drawn ? (
+          <CavityFigures name={cavity.name} method={cavity.measure.method} answer={drawn} />
+        ) : (
+          <Box role="status" sx={{ color: "text.secondary", py: 4 }}>
+            {trouble ? "The drawing follows as soon as the figures fit." : "Drawing…"}
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ display: "grid", gap: 1.75, alignContent: "start", minWidth: 0 }}>
+        {!only && (
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
+            <Fields specs={NAME} draft={cavity} errors={all} onChange={onChange} />
+            <Button onClick={onRemove}>Remove this cavity</Button>
+          </Box>
+        )}
+        {trouble && trouble.errors.length === 0 && <Told trouble={trouble} />}
+        {open ? (
+          <>
+            <MeasureForm cavity={cavity} errors={all} onChange={onChange} />
+            <Box role="group" aria-label="Inner mould">
+              {inner ? (
+                <Box sx={{ display: "grid", gap: 1.5 }}>
+                  <b>Inner mould, leaves a hollow</b>
+                  <Fields
+                    specs={INNER}
+                    draft={inner}
+                    errors={errorsUnder(all, "inner")}
+                    onChange={(next) => onChange({ ...cavity, inner: next })}
+                  />
+                  <Parts
+                    parts={inner.parts}
+                    errors={all
+                      .filter((e) => e.field.startsWith("inner.parts"))
+                      .map((e) => ({ ...e, field: e.field.slice("inner.parts".length) }))}
+                    onChange={(parts) => onChange({ ...cavity, inner: { ...inner, parts } })}
+                  />
+                  <Box>
+                    <Button onClick={() => onChange(without(cavity, "inner"))}>
+                      No inner mould
+                    </Button>
+                  </Box>
+                </Box>
+              ) : (
+                <Button
+                  onClick={() =>
+                    onChange({
+                      ...cavity,
+                      inner: {
+                        clearanceMm: 4,
+                        parts: [
+                          { kind: "CONE_FRUSTUM", widthMm: 10, floorWidthMm: 8, depthMm: 20 },
+                        ],
+                      },
+                    })
+                  }
+                >
+                  + an inner mould (a hollow)
+                </Button>
+              )}
+              {!bed && (
+                <Button onClick={() => onChange({ ...cavity, bed: { bulkMl: 2, massG: 2 } })}>
+                  + a bed of chips on the floor
+                </Button>
+              )}
+            </Box>
+            {bed && (
+              <Box role="group" aria-label="Bed of chips" sx={{ display: "grid", gap: 1.5 }}>
+                <b>Bed of chips, the resin runs in between</b>
+                <Fields
+                  specs={BED}
+                  draft={bed}
+                  errors={errorsUnder(all, "bed")}
+                  onChange={(next) => onChange({ ...cavity, bed: next })}
+                />
+                <Box>
+                  <Button onClick={() => onChange(without(cavity, "bed"))}>No bed</Button>
+                </Box>
+              </Box>
+            )}
+          </>
+        ) : (
+          <Box>
+            <Button variant="outlined" onClick={() => setOpen(true)}>
+              {only ? "Measure again" : `Measure the ${cavity.name.toLowerCase()} again`}
+            </Button>
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function without(cavity: Cavity, part: "inner" | "bed"): Cavity {
+  return Object.fromEntries(Object.entries(cavity).filter(([key]) => key !== part)) as Cavity;
+}
