@@ -23,11 +23,21 @@ function bigSession() {
     id: `colour-${i}`,
     name: `Colour ${i}`,
   }));
+  delete carried.parts;
+  delete carried.embeds;
+  carried.resins = carried.resins.map(({ partAId, partBId, ...resin }) => resin);
   carried.moulds = Array.from({ length: 60 }, (_, i) => ({
     id: `mould-${i}`,
     name: `Mould ${i}`,
-    volumeMl: 4 + ((i * 7) % 17),
-    depthMm: 10 + (i % 9),
+    cavities: [
+      {
+        id: "main",
+        name: `Mould ${i}`,
+        count: 1,
+        measure: { method: "TOLD", toldMl: 4 + ((i * 7) % 17), plusMinusPercent: 1 },
+        depthMm: 10 + (i % 9),
+      },
+    ],
   }));
   session.name = "Big";
   session.carried = carried;

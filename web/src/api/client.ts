@@ -43,6 +43,7 @@ export type Colourant = S["Colourant"];
 export type ResinPart = S["ResinPart"];
 export type Embed = S["Embed"];
 export type MouldMaking = S["MouldMaking"];
+export type Weight = S["Weight"];
 
 export const api = createClient<paths>({ baseUrl: "/" });
 

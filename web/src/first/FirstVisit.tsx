@@ -20,7 +20,8 @@ import { Sheet } from "../frame/Sheet";
 import { Told } from "../frame/Told";
 import { newId } from "../moulds/newMould";
 import { newSession } from "../plan/newSession";
-import { FORMS, RESIN_KINDS } from "../shelf/specs";
+import { RESINS } from "../shelf/kinds";
+import { FORMS, RESIN_BRIEF } from "../shelf/specs";
 
 const MOULD: FieldSpec[] = [
   { path: "name", label: "What do you call it?", kind: "text", needed: true, width: 220 },
@@ -45,30 +46,6 @@ const MOULD: FieldSpec[] = [
     kind: "number",
     quantity: "LENGTH",
     width: 150,
-  },
-];
-const RESIN: FieldSpec[] = [
-  { path: "name", label: "What is on the label?", kind: "text", needed: true, width: 240 },
-  { path: "kind", label: "Kind", kind: "choice", needed: true, choices: RESIN_KINDS },
-  { path: "ratio.partsA", label: "Parts A", kind: "number", needed: true, width: 100 },
-  { path: "ratio.partsB", label: "Parts B", kind: "number", needed: true, width: 100 },
-  {
-    path: "ratio.basis",
-    label: "Counted",
-    kind: "choice",
-    needed: true,
-    width: 140,
-    choices: [
-      ["WEIGHT", "by weight"],
-      ["VOLUME", "by volume"],
-    ],
-  },
-  {
-    path: "potLifeMinutes",
-    label: "Pot life (if it says)",
-    kind: "number",
-    symbol: "min",
-    width: 160,
   },
 ];
 const JAR: FieldSpec[] = [
@@ -98,12 +75,7 @@ type Step = "mould" | "resin" | "colour";
 /** The first few minutes: one mould, one resin, one colour, and the plan that follows. */
 export function FirstVisit() {
   const [mould, setMould] = useState(startMould);
-  const [resin, setResin] = useState<Resin>(() => ({
-    id: newId("resin"),
-    name: "",
-    kind: "CASTING",
-    ratio: { partsA: 2, partsB: 1, basis: "WEIGHT" },
-  }));
+  const [resin, setResin] = useState<Resin>(RESINS.begin);
   const [jar, setJar] = useState<Colourant>(() => ({
     id: newId("colourant"),
     name: "",
@@ -229,7 +201,7 @@ export function FirstVisit() {
       <Sheet title="2. A resin" aside={done("resin") ? `${resin.name} ✓` : "what its label says"}>
         {step === "resin" && (
           <>
-            <Fields specs={RESIN} draft={resin} errors={errors} onChange={setResin} />
+            <Fields specs={RESIN_BRIEF} draft={resin} errors={errors} onChange={setResin} />
             <Keys>
               <Button variant="contained" onClick={() => void keepResin(resin)}>
                 That is my resin

@@ -37,7 +37,14 @@ export function Fields<T>({ specs, draft, errors, onChange, label }: Props<T>) {
     <Box
       role={label ? "group" : undefined}
       aria-label={label}
-      sx={{ display: "flex", gap: 1.25, rowGap: 1.5, flexWrap: "wrap", alignItems: "flex-start" }}
+      sx={{
+        display: "flex",
+        gap: 1.25,
+        rowGap: 1.5,
+        flexWrap: "wrap",
+        alignItems: "flex-start",
+        pt: 0.75,
+      }}
     >
       {specs.map((spec) => (
         <Field

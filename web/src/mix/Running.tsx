@@ -119,7 +119,7 @@ export function Running({ session, answer, onMeetNow }: Props) {
             Another mix
           </Button>
         </Box>
-        <Assumed plan={plan} />
+        <Assumed plan={plan} session={session} />
         <Cautions />
       </Box>
     </HowProvider>

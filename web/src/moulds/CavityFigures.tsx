@@ -4,9 +4,9 @@ import type { MeasureAnswer } from "../api/client";
 import { CavitySection } from "../drawing/CavitySection";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { doubtText, methodWords, type Method } from "./wording";
+import { doubtText, KNOWN_BY, type Method } from "./wording";
 
-const WIDEST_PX = 300;
+const WIDEST_PX = 280;
 const TALLEST_PX = 230;
 
 /** Half the volume is seldom half the depth: worth seeing before a part-filled pour. */
@@ -25,7 +25,7 @@ export function CavityFigures({ name, method, answer }: Props) {
   const wide =
     Math.max(...answer.section.map((r) => r.rightMm)) -
     Math.min(...answer.section.map((r) => r.leftMm));
-  const pxPerMm = Math.min(WIDEST_PX / wide, TALLEST_PX / answer.depthMm, 7);
+  const pxPerMm = Math.min(WIDEST_PX / wide, TALLEST_PX / answer.depthMm, 6.5);
   return (
     <Box
       sx={{ display: "flex", columnGap: 3, rowGap: 1, flexWrap: "wrap", alignItems: "flex-end" }}
@@ -49,7 +49,7 @@ export function CavityFigures({ name, method, answer }: Props) {
         <Box sx={{ color: "text.secondary" }}>
           {answer.onlyATotal
             ? "in all, A and B together: a total for mixing."
-            : `${showWith(units.LENGTH, answer.depthMm)} deep${answer.depthAssumed ? ", a guess" : ""} · ${methodWords(method)}`}
+            : `${showWith(units.LENGTH, answer.depthMm)} deep${answer.depthAssumed ? ", a guess" : ""} · ${KNOWN_BY[method]}`}
         </Box>
         {answer.onlyATotal && (
           <Link href={`#/mix/total-${answer.totalMl.toFixed(2)}`}>Mix that much now</Link>

@@ -12,6 +12,9 @@ interface Props {
   onChange: (mesh: MeshShape) => void;
 }
 
+/** What the server takes at most; said before a long way for nothing. */
+const LARGEST_BYTES = 90_000_000;
+
 type MeshUnit = MeshShape["unit"];
 
 const UNITS: readonly (readonly [MeshUnit, string])[] = [
@@ -55,6 +58,16 @@ export function MeshPart({ mesh, onChange }: Props) {
   };
 
   const take = async (file: File) => {
+    if (file.size > LARGEST_BYTES) {
+      setTrouble({
+        title: "Too large",
+        detail:
+          "This model is larger than 90 MB. A tenth of the triangles gives the same volume: let the drawing program reduce them, or save as binary STL.",
+        status: 0,
+        errors: [],
+      });
+      return;
+    }
     setBusy(true);
     setTrouble(null);
     const answer = await ask<MeshAnswer>(

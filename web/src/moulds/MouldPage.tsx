@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
+import { visuallyHidden } from "@mui/utils";
 import { useState } from "react";
 import { api, ask, type FieldError, type Mould, type MouldView, type Trouble } from "../api/client";
 import { Fields } from "../form/Fields";
@@ -73,6 +74,9 @@ export function MouldPage({ given, view, onSaved, onRemoved }: Props) {
     <Box sx={{ display: "grid", gap: 1.5, pt: 1.5 }}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", px: 1 }}>
         <Link href="#/moulds">All moulds</Link>
+        <Typography component="h1" sx={visuallyHidden}>
+          {mould.name || "A new mould"}
+        </Typography>
         <TextField
           label={isNew ? "What is it called?" : "Mould"}
           value={mould.name}

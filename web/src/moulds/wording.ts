@@ -340,8 +340,13 @@ export function wantWords(view: MouldView): string[] {
   return view.wants.map((want) => WANTS[want]);
 }
 
-/** The way it was measured, in the middle of a sentence. */
-export function methodWords(method: Method): string {
-  const name = METHODS[method].name;
-  return name.charAt(0).toLowerCase() + name.slice(1);
-}
+/** What a figure rests on, in the middle of a sentence. */
+export const KNOWN_BY: Record<Method, string> = {
+  WATER_IN_MOULD: "water weighed in it",
+  WATER_TIPPED_ON_SCALE: "water tipped onto a scale",
+  WATER_TIPPED_IN_CUP: "water tipped into a marked cup",
+  SOLID: "from its sizes",
+  PARTIAL_POUR: "from a pour you logged",
+  MESH: "from a 3D model",
+  TOLD: "somebody said so",
+};

@@ -308,7 +308,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             </Sheet>
           </Box>
         </Box>
-        {plan && <Assumed plan={plan} />}
+        {plan && <Assumed plan={plan} session={session} />}
         <Cautions />
         <Box sx={{ px: 2.5, pt: 1, display: "flex", gap: 1 }}>
           <Button onClick={() => window.print()} disabled={!plan} variant="outlined">

@@ -18,16 +18,21 @@ export function Findings({ plan, session, onMend }: Props) {
   const units = useUnits();
   const breaches = plan.findings.filter((f) => f.severity === "BREACH");
   const near = plan.findings.filter((f) => f.severity === "NEAR");
+  // What is only worth knowing of a mould or a label is told last; batches and parts show themselves.
+  const notes = plan.findings.filter(
+    (f) =>
+      f.severity === "NOTE" && (f.place.startsWith("piece/") || f.rule === "LABEL_CONTRADICTS"),
+  );
   const mends = breaches.find((f) => f.mends.length > 0)?.mends ?? [];
   const late = breaches.some((f) => f.rule === "POUR_AFTER_WORKING_TIME");
-  if (breaches.length + near.length === 0) {
+  if (breaches.length + near.length + notes.length === 0) {
     return null;
   }
   // Late pours are told a cup at a time: they share their cause and their mend.
   const others = breaches.filter((f) => f.rule !== "POUR_AFTER_WORKING_TIME");
   const told = [
     ...latePours(plan).map((text) => ({ key: text, breach: true, text })),
-    ...[...others, ...near].map((finding) => ({
+    ...[...others, ...near, ...notes].map((finding) => ({
       key: `${finding.rule} ${finding.place}`,
       breach: finding.severity === "BREACH",
       text: findingText(finding, plan, units),

@@ -1,10 +1,11 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useTheme } from "@mui/material/styles";
-import { useState, type ReactNode } from "react";
-import type { Plan } from "../api/client";
+import { useEffect, useState, type ReactNode } from "react";
+import { api, ask, type Plan, type Session, type Weight } from "../api/client";
+import { showWith, type Units } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { withUnit } from "./wording";
+import { minutes, withUnit } from "./wording";
 
 /** What the patterns and marks of the pour line mean. */
 export function Legend({ children }: { children?: ReactNode }) {
@@ -64,11 +65,26 @@ const QUANTITIES: Record<string, string> = {
   capacity: "capacity",
 };
 
-/** Starting values that stand in for what nobody measured or printed. */
-export function Assumed({ plan }: { plan: Plan }) {
+/** Starting values that stand in for what nobody measured or printed, and what each is worth. */
+export function Assumed({ plan, session }: { plan: Plan; session: Session }) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
+  const [weights, setWeights] = useState<Weight[] | null>(null);
   const count = plan.assumptions.length;
+  useEffect(() => {
+    if (!open) {
+      return undefined;
+    }
+    let here = true;
+    void ask(api.POST("/api/plan/assumed", { body: session })).then((answer) => {
+      if (here) {
+        setWeights(answer.status === "ok" ? answer.value : null);
+      }
+    });
+    return () => {
+      here = false;
+    };
+  }, [open, session]);
   if (count === 0) {
     return null;
   }
@@ -78,15 +94,43 @@ export function Assumed({ plan }: { plan: Plan }) {
         {count === 1 ? "One value is assumed" : `${count} values are assumed`}
       </Button>
       {open && (
-        <Box component="ul" sx={{ columns: { md: 2 }, mt: 0, color: "text.secondary" }}>
+        <Box
+          component="ul"
+          aria-label="Assumed values"
+          sx={{ columns: { md: 2 }, mt: 0, color: "text.secondary" }}
+        >
           {plan.assumptions.map((a) => (
             <li key={`${a.subjectId} ${a.quantity}`}>
               {a.subject}: {QUANTITIES[a.quantity] ?? a.quantity}{" "}
               <b>{withUnit(a.value, a.unit, units)}</b>
+              {matters(
+                weights?.find(
+                  (w) =>
+                    w.assumption.subjectId === a.subjectId && w.assumption.quantity === a.quantity,
+                ),
+                units,
+              )}
             </li>
           ))}
         </Box>
       )}
     </Box>
   );
+}
+
+/** What would change if the value were as far off as it plausibly can be. */
+function matters(weight: Weight | undefined, units: Units): string {
+  if (!weight) {
+    return "";
+  }
+  const { unit } = weight.assumption;
+  const changes = [
+    weight.resinG >= 0.05 ? `A and B by ${showWith(units.MASS, weight.resinG)}` : "",
+    weight.spareMinutes >= 0.5 ? `time to spare by ${minutes(weight.spareMinutes)}` : "",
+    weight.dosePercent >= 1 ? `its doses by ${weight.dosePercent.toFixed(0)} %` : "",
+  ].filter(Boolean);
+  const between = `${withUnit(weight.low, unit, units)} to ${withUnit(weight.high, unit, units)}`;
+  return changes.length === 0
+    ? `; hardly matters (${between})`
+    : `; if ${between}, it changes ${changes.join(", ")}`;
 }

@@ -147,7 +147,7 @@ function Board<T extends Material>({ kind, shelf, editor: Editor, onChanged }: B
               Copy one from the demo
             </Button>
             <Button variant="contained" onClick={() => open(kind.begin())} sx={{ minHeight: 36 }}>
-              Add a {kind.one}
+              Add {/^[aeiou]/.test(kind.one) ? "an" : "a"} {kind.one}
             </Button>
           </>
         }

@@ -24,6 +24,27 @@ export const RESIN_KINDS = [
   ["POLYURETHANE", "polyurethane"],
 ] as const;
 
+/** The few lines of a label that a first plan needs. */
+export const RESIN_BRIEF: FieldSpec[] = [
+  { path: "name", label: "What is on the label?", kind: "text", needed: true, width: 240 },
+  { path: "kind", label: "Kind", kind: "choice", needed: true, choices: RESIN_KINDS },
+  ...ratio("ratio", "", true),
+  {
+    path: "potLifeMinutes",
+    label: "Pot life (if it says)",
+    kind: "number",
+    symbol: "min",
+    width: 160,
+  },
+  {
+    path: "largestBatchG",
+    label: "Largest batch (if it says)",
+    kind: "number",
+    quantity: "MASS",
+    width: 190,
+  },
+];
+
 /** A label, in the order in which labels are read. */
 export const RESIN_GROUPS: { title: string; specs: FieldSpec[] }[] = [
   {

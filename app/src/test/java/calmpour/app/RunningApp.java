@@ -72,6 +72,36 @@ final class RunningApp implements AutoCloseable {
     return send(withBody("PUT", path, JSON.writeValueAsString(body)));
   }
 
+  /** Sends bytes as they are. */
+  Answer bytes(String method, String path, String type, byte[] body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(url(path)))
+            .header("Content-Type", type)
+            .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
+            .build());
+  }
+
+  /** Sends a stream of unknown length. */
+  Answer stream(String path, String type, java.io.InputStream body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(url(path)))
+            .header("Content-Type", type)
+            .POST(HttpRequest.BodyPublishers.ofInputStream(() -> body))
+            .build());
+  }
+
+  /** What is answered, byte for byte. */
+  byte[] download(String path) {
+    try {
+      HttpRequest request = HttpRequest.newBuilder(URI.create(url(path))).build();
+      return http.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   private HttpRequest withBody(String method, String path, String text) {
     return HttpRequest.newBuilder(URI.create(url(path)))
         .header("Content-Type", "application/json")
@@ -97,6 +127,16 @@ final class RunningApp implements AutoCloseable {
   static tools.jackson.databind.node.ObjectNode demoDocument(String name) {
     return (tools.jackson.databind.node.ObjectNode)
         JSON.readTree(RunningApp.class.getResourceAsStream("/demo/" + name + ".json"));
+  }
+
+  /** A mould of one cavity, of a volume that somebody told. */
+  static JsonNode mould(String id, String name, double toldMl) {
+    return JSON.readTree(
+        """
+        {"id":"%s","name":"%s","cavities":[{"id":"main","name":"%s","count":1,
+         "measure":{"method":"TOLD","toldMl":%s}}]}
+        """
+            .formatted(id, name, name, toldMl));
   }
 
   @Override

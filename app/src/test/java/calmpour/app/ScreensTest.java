@@ -74,17 +74,17 @@ class ScreensTest {
   void aVisitorSeesTheDemoChangesItAndFindsItSavedAfterAReload() {
     Page page = open(demo, "/#/plan/" + newPantry("For a visitor"));
     Locator parts = group(page, "Batch 1, mixing");
-    assertThat(parts).containsText("141.5 g");
+    assertThat(parts).containsText("146.3 g");
     for (String colour : List.of("Harbour", "Clear", "Bracken", "Oat", "Lichen")) {
       assertThat(group(page, "Cup " + colour)).isVisible();
     }
     button(page, "One Knob 32 more").click();
     assertThat(page.getByLabel("7 of Knob 32")).isVisible();
-    assertThat(parts).not().containsText("141.5 g");
+    assertThat(parts).not().containsText("146.3 g");
     String withSeven = parts.textContent();
 
     button(page, "Undo").click();
-    assertThat(parts).containsText("141.5 g");
+    assertThat(parts).containsText("146.3 g");
     button(page, "Redo").click();
     assertThat(parts).hasText(withSeven);
     button(page, "Save").click();
@@ -92,6 +92,22 @@ class ScreensTest {
     page.reload();
     assertThat(page.getByLabel("7 of Knob 32")).isVisible();
     assertThat(parts).hasText(withSeven);
+  }
+
+  @Test
+  void anAssumedValueSaysHowMuchItMatters() {
+    var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", "Guessed");
+    session.put("resinId", "deep-clear");
+    String id = demo.post("/api/sessions", session).body().get("id").asString();
+    Page page = open(demo, "/#/plan/" + id);
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("values are assumed")))
+        .click();
+    Locator assumed =
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Assumed values"));
+    assertThat(assumed)
+        .containsText("density of A 1.14 g/mL; if 1.08 g/mL to 1.2 g/mL, it changes");
   }
 
   @Test
@@ -182,9 +198,7 @@ class ScreensTest {
 
   @Test
   void aMouldRemovedWhileInUseIsToldAndCanBeUsedAsItWas() {
-    demo.put(
-        "/api/moulds/fleeting",
-        RunningApp.JSON.readTree("{\"id\":\"fleeting\",\"name\":\"Fleeting\",\"volumeMl\":5}"));
+    demo.put("/api/moulds/fleeting", RunningApp.mould("fleeting", "Fleeting", 5));
     var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", "Bereft");
     ((tools.jackson.databind.node.ObjectNode) session.get("pieces").get(0))
         .put("mouldId", "fleeting");
@@ -201,10 +215,9 @@ class ScreensTest {
 
   @Test
   void fromAnEmptyWorkshopToAFirstPlan() {
-    Page page = open(own, "/");
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan a session")).click();
+    Page page = open(own, "/#/plan/new");
     button(page, "+ a resin").click();
-    field(page, "A new resin: what is on the label").fill("Slow casting resin 2:1");
+    field(page, "What is on the label?").fill("Slow casting resin 2:1");
     button(page, "Put it on the shelf").click();
     assertThat(page.getByText("Choose a resin")).hasCount(0);
     button(page, "+ a mould").click();
@@ -252,7 +265,7 @@ class ScreensTest {
   void aSessionSavedAsAFileOpensInAnotherWorkshop() throws java.io.IOException {
     Page page = open(demo, "/#/plan/" + newPantry("To be sent"));
     Locator parts = group(page, "Batch 1, mixing");
-    assertThat(parts).containsText("141.5 g");
+    assertThat(parts).containsText("146.3 g");
     String here = parts.textContent();
     Path file = data.resolve("sent.json");
     page.waitForDownload(() -> button(page, "Save as a file").click()).saveAs(file);
@@ -304,9 +317,9 @@ class ScreensTest {
     Page page = open(demo, "/#/plan/" + newPantry("Across the water"));
     button(page, "Show US units").click();
     Locator parts = group(page, "Batch 1, mixing");
-    // 141.5 g ÷ 28.349 523 125 g and 123.04 mL ÷ 29.573 529 6 mL, worked by hand.
-    assertThat(parts).containsText("4.99 oz wt");
-    assertThat(parts).containsText("4.16 US fl oz");
+    // 146.3 g ÷ 28.349 523 125 g and 127.22 mL ÷ 29.573 529 6 mL, worked by hand.
+    assertThat(parts).containsText("5.16 oz wt");
+    assertThat(parts).containsText("4.30 US fl oz");
   }
 
   @Test

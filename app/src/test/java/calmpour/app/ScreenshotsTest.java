@@ -39,6 +39,21 @@ class ScreenshotsTest {
       mix.getByRole(AriaRole.TIMER).waitFor();
       shoot(mix, "just-mix");
 
+      shoot(open(browser, app, "/#/moulds", 1280, 800), "moulds");
+      Page mould = open(browser, app, "/#/moulds/hollow-cord-pull", 1280, 800);
+      mould
+          .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Measure again"))
+          .click();
+      shoot(mould, "mould");
+      shoot(open(browser, app, "/#/moulds/make", 1280, 800), "make-a-mould");
+      Page shelf = open(browser, app, "/#/shelf/resins", 1280, 800);
+      shelf
+          .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Do-it-all resin 2:1"))
+          .click();
+      shelf.getByText("The label against itself").waitFor();
+      shoot(shelf, "shelf");
+      shoot(open(browser, app, "/#/first", 1280, 800), "first-plan");
+
       shoot(open(browser, app, "/#/plan", 390, 844), "plan-phone");
     }
   }

@@ -23,6 +23,9 @@ import tools.jackson.databind.node.ObjectNode;
 class ShelfApiTest {
   private static final String RATIO = "\"ratio\":{\"partsA\":2,\"partsB\":1,\"basis\":\"VOLUME\"}";
 
+  private static final String CAVITY =
+      "{\"id\":\"main\",\"name\":\"Main\",\"count\":1,\"measure\":{\"method\":\"TOLD\",\"toldMl\":";
+
   @TempDir static Path data;
   private static RunningApp app;
 
@@ -48,12 +51,17 @@ class ShelfApiTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "moulds | {'id':'x','name':'Knob','volumeMl':11.8,'depthMm':22.0}",
+        "moulds | {'id':'x','name':'Knob','cavities':[{'id':'main','name':'Knob','count':1,"
+            + "'measure':{'method':'WATER_IN_MOULD','filledG':11.8,'waterC':21.0,'parts':[],"
+            + "'levels':[]},'depthMm':22.0}],'state':{'casts':3,'dry':false}}",
         "resins | {'id':'x','name':'Slow','kind':'CASTING','ratio':"
             + "{'partsA':2.0,'partsB':1.0,'basis':'WEIGHT'},'potLifeMinutes':40.0}",
         "colourants | {'id':'x','name':'Mica','form':'MICA','swatch':'#aa8844','scoopMl':0.5}",
         "colours | {'id':'x','name':'Oat','swatch':'#e3d3ae','recipe':"
             + "[{'colourantId':'x','percentOfMix':1.5}]}",
+        "parts | {'id':'x','name':'Part A','side':'A','density':1.14,'lots':"
+            + "[{'code':'A-1','openedOn':'2026-09-14','leftG':420.0}]}",
+        "embeds | {'id':'x','name':'Insert','massG':1.65,'density':8.45,'left':12}",
         "cups | {'id':'x','name':'Cup','use':'COLOUR','bottomWidthMm':40.0,'topWidthMm':52.0,"
             + "'heightMm':45.0}",
       })
@@ -74,10 +82,25 @@ class ShelfApiTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "moulds | {\"id\":\"x\",\"name\":\"\",\"volumeMl\":5} | name",
-        "moulds | {\"id\":\"x\",\"name\":\"Knob\",\"volumeMl\":1000000000} | volumeMl",
-        "moulds | {\"id\":\"x\",\"name\":\"Knob\"} | volumeMl",
-        "moulds | {\"id\":\"other\",\"name\":\"Knob\",\"volumeMl\":5} | id",
+        "moulds | {\"id\":\"x\",\"name\":\"\",\"cavities\":[" + CAVITY + "5}}]} | name",
+        "moulds | {\"id\":\"x\",\"name\":\"Knob\",\"cavities\":["
+            + CAVITY
+            + "1000000000}}]} | cavities[0].measure.toldMl",
+        "moulds | {\"id\":\"x\",\"name\":\"Knob\",\"cavities\":["
+            + CAVITY
+            + "0}}]} | cavities[0].measure.toldMl",
+        "moulds | {\"id\":\"x\",\"name\":\"Knob\"} | cavities",
+        "moulds | {\"id\":\"other\",\"name\":\"Knob\",\"cavities\":[" + CAVITY + "5}}]} | id",
+        "moulds | {\"id\":\"x\",\"name\":\"Knob\",\"cavities\":["
+            + CAVITY
+            + "5}},"
+            + CAVITY
+            + "6}}]} | cavities[1].id",
+        "embeds | {\"id\":\"x\",\"name\":\"Insert\",\"massG\":1} | volumeMl",
+        "embeds | {\"id\":\"x\",\"name\":\"Insert\",\"massG\":100,\"volumeMl\":1} | massG",
+        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"LIQUID_TINT\",\"swatch\":\"#fff\","
+            + "\"shelf\":{\"weighed\":{\"count\":20,\"weighingsG\":[0]}}} |"
+            + " shelf.weighed.weighingsG[0]",
         "resins | {\"id\":\"x\",\"name\":\"Slow\",\"kind\":\"CASTING\"} | ratio",
         "resins | {\"id\":\"x\",\"name\":\"Slow\",\"kind\":\"GLUE\"," + RATIO + "} | kind",
         "resins | {\"id\":\"x\",\"name\":\"Slow\",\"kind\":\"DEEP\",\"potLifeMinutes\":0.1,"
@@ -116,7 +139,7 @@ class ShelfApiTest {
   @Test
   void ofManyWhoSaveOverTheSameRevisionOneSucceeds() throws Exception {
     ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
-    session.set("carried", RunningApp.demoDocument("workshop"));
+    session.set("carried", app.get("/api/demo/workshop").body());
     String id = app.post("/api/sessions", session).body().get("id").asString();
     List<Callable<Integer>> savers = new ArrayList<>();
     for (int i = 0; i < 8; i++) {

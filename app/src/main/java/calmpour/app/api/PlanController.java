@@ -4,8 +4,10 @@ import calmpour.app.store.ShelfStore;
 import calmpour.core.derive.Derivation;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Planner;
+import calmpour.core.plan.Sensitivity;
 import calmpour.core.session.Session;
 import java.time.Instant;
+import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -37,6 +39,12 @@ public class PlanController {
   PlanAnswer plan(@RequestBody Session session) {
     Plan plan = planner.plan(session, shelf.workshop());
     return new PlanAnswer(session.startsAtInstant(), session.zoneId(), plan);
+  }
+
+  /** How much each assumed value matters to this plan. */
+  @PostMapping("/assumed")
+  List<Sensitivity.Weight> assumed(@RequestBody Session session) {
+    return new Sensitivity(session, shelf.workshop(), planner).weigh();
   }
 
   @PostMapping("/explain")

@@ -34,7 +34,9 @@ class RandomSessions extends DomainContextBase {
             .map(volumes -> {
               List<Mould> all = new ArrayList<>();
               for (double volume : volumes) {
-                all.add(Samples.mould("m" + all.size(), volume, 20.0));
+                // Every other one is known only roughly, so that more is mixed for it.
+                double plusMinus = all.size() % 2 * 6.0;
+                all.add(Mould.told("m" + all.size(), "m", volume, 20.0, plusMinus));
               }
               return all;
             });

@@ -18,11 +18,11 @@ final class Stl {
       return binary(bytes, (int) announced);
     }
     Words words = new Words(bytes);
-    if (words.next() && words.is("solid")) {
+    if (looksLikeText(bytes) && words.next() && words.is("solid")) {
       return text(words);
     }
     // What is no text is a binary file that was not written to its end.
-    boolean plausible = announced > 0 && bytes.length >= HEADER + RECORD && !looksLikeText(bytes);
+    boolean plausible = announced > 0 && bytes.length >= HEADER + RECORD;
     if (plausible && bytes.length < HEADER + announced * RECORD) {
       throw new MeshProblem(MeshProblem.Reason.CUT_SHORT, (bytes.length - HEADER) / RECORD);
     }

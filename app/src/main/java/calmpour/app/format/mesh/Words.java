@@ -2,6 +2,7 @@ package calmpour.app.format.mesh;
 
 import calmpour.core.mould.mesh.MeshProblem;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 
 /** Words of a text file, one after the other, without making a string of every line. */
 final class Words {
@@ -79,13 +80,17 @@ final class Words {
     if (at - from > 64) {
       throw new MeshProblem(MeshProblem.Reason.NOT_READABLE, line);
     }
+    String text = text(at);
     try {
-      double value = Double.parseDouble(text(at));
+      double value = Double.parseDouble(text);
       if (Double.isFinite(value)) {
         return value;
       }
     } catch (NumberFormatException notANumber) {
-      throw new MeshProblem(MeshProblem.Reason.NOT_READABLE, line);
+      // C programs write the same thing in small letters.
+      if (!text.toLowerCase(Locale.ROOT).matches("[+-]?(nan|inf|infinity).*")) {
+        throw new MeshProblem(MeshProblem.Reason.NOT_READABLE, line);
+      }
     }
     throw new MeshProblem(MeshProblem.Reason.NOT_A_NUMBER, line);
   }

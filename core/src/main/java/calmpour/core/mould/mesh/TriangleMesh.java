@@ -32,6 +32,16 @@ public final class TriangleMesh {
     return xyz.length / 3;
   }
 
+  /**
+   * One coordinate of a triangle's corner, in file units.
+   *
+   * @param corner 0 to 2
+   * @param axis 0 x, 1 y, 2 z
+   */
+  public double coordinate(int triangle, int corner, int axis) {
+    return xyz[3 * corners[3 * triangle + corner] + axis];
+  }
+
   double x(int vertex) {
     return xyz[3 * vertex];
   }
@@ -99,7 +109,7 @@ public final class TriangleMesh {
   }
 
   /** The same surface turned inside out. */
-  TriangleMesh turned() {
+  public TriangleMesh turned() {
     int[] other = corners.clone();
     for (int t = 0; t < other.length; t += 3) {
       int keep = other[t + 1];
