@@ -1,5 +1,9 @@
 package calmpour.app;
 
+import static calmpour.app.Seen.button;
+import static calmpour.app.Seen.choose;
+import static calmpour.app.Seen.field;
+import static calmpour.app.Seen.link;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -54,27 +58,11 @@ class MouldScreensTest {
     return page;
   }
 
-  private static Locator button(Page page, String name) {
-    return page.getByRole(
-        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
-
-  private static Locator field(Page page, String label) {
-    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-  }
-
-  private static void choose(Page page, String label, String option) {
-    page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(label).setExact(true))
-        .click();
-    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
-        .click();
-  }
-
   /** From the scale to a plan that minds the wet mould: nothing but what a maker would do. */
   @Test
   void aMouldIsMeasuredWithWaterAndThePlanAsksForItToBeDried() {
     Page page = open(demo, "/#/moulds");
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Measure a mould")).click();
+    link(page, "Measure a mould").click();
     field(page, "What is it called?").fill("Pantry latch");
     field(page, "Before (0 if set to zero)").fill("50");
     field(page, "With water").fill("40");
@@ -92,8 +80,7 @@ class MouldScreensTest {
     assertThat(page.getByText("40 mm deep", new Page.GetByTextOptions())).isVisible();
     button(page, "Put it on the shelf").click();
 
-    Locator item =
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Pantry latch"));
+    Locator item = link(page, "Pantry latch");
     assertThat(item).isVisible();
     JsonNode kept = mould("Pantry latch");
     assertThat(kept.at("/mould/state/dry").asBoolean(true)).isFalse();
@@ -153,8 +140,7 @@ class MouldScreensTest {
     assertThat(page.getByText(Pattern.compile("300 mm deep as it lies"))).isVisible();
     choose(page, "One unit of the file is", "millimetres");
     button(page, "Put it on the shelf").click();
-    assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bowl knob")))
-        .isVisible();
+    assertThat(link(page, "Bowl knob")).isVisible();
     assertThat(mould("Bowl knob").at("/cavities/0/depthMm").asDouble())
         .isCloseTo(30, org.assertj.core.api.Assertions.within(1e-3));
   }
@@ -199,7 +185,7 @@ class MouldScreensTest {
     assertThat(page.getByText("37.5 mg each, ± 9 %")).isVisible();
     button(page, "Put it on the shelf").click();
     assertThat(button(page, "Fern liquid tint")).isVisible();
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Colours")).click();
+    link(page, "Colours").click();
     button(page, "Add a colour").click();
     field(page, "Colour").fill("Fern");
     button(page, "+ a colourant").click();
@@ -216,10 +202,7 @@ class MouldScreensTest {
   @Test
   void aNewMakerComesFromNothingToAPlanInThreeSteps() {
     Page page = open(own, "/");
-    page.getByRole(
-            AriaRole.LINK,
-            new Page.GetByRoleOptions().setName("Begin with a mould, a resin and a colour"))
-        .click();
+    link(page, "Begin with a mould, a resin and a colour").click();
     field(page, "What do you call it?").fill("My knob");
     field(page, "Mould alone, on the scale").fill("40");
     field(page, "Filled with water").fill("39");

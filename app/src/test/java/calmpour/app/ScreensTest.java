@@ -1,5 +1,9 @@
 package calmpour.app;
 
+import static calmpour.app.Seen.button;
+import static calmpour.app.Seen.field;
+import static calmpour.app.Seen.group;
+import static calmpour.app.Seen.link;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -55,19 +59,6 @@ class ScreensTest {
   private static String newPantry(String name) {
     var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", name);
     return demo.post("/api/sessions", session).body().get("id").asString();
-  }
-
-  private static Locator button(Page page, String name) {
-    return page.getByRole(
-        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
-
-  private static Locator field(Page page, String label) {
-    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-  }
-
-  private static Locator group(Page page, String name) {
-    return page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
   @Test
@@ -237,9 +228,8 @@ class ScreensTest {
     field(page, "Name of the session").fill("Bell pushes");
     button(page, "Save").click();
     assertThat(button(page, "Saved")).isDisabled();
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sessions")).click();
-    assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bell pushes")))
-        .isVisible();
+    link(page, "Sessions").click();
+    assertThat(link(page, "Bell pushes")).isVisible();
   }
 
   @Test
@@ -256,9 +246,8 @@ class ScreensTest {
     assertThat(group(page, "Part A")).containsText("56.0 g");
     button(page, "A meets B now").click();
     assertThat(clock).containsText("A met B at");
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sessions")).click();
-    assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Mix of 84 g")))
-        .isVisible();
+    link(page, "Sessions").click();
+    assertThat(link(page, "Mix of 84 g")).isVisible();
   }
 
   @Test
@@ -287,8 +276,7 @@ class ScreensTest {
     newPantry("Not so fast");
     Page page = open(demo, "/#/sessions");
     button(page, "Remove Not so fast").click();
-    Locator link =
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Not so fast"));
+    Locator link = link(page, "Not so fast");
     assertThat(link).hasCount(0);
     button(page, "Bring it back").click();
     assertThat(link).hasCount(1);
