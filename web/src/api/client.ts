@@ -44,6 +44,12 @@ export type ResinPart = S["ResinPart"];
 export type Embed = S["Embed"];
 export type MouldMaking = S["MouldMaking"];
 export type Weight = S["Weight"];
+export type CardAnswer = S["CardAnswer"];
+export type BatchCard = S["BatchCard"];
+export type CardStep = S["CardStep"];
+export type Counted = S["Counted"];
+export type MeasureEffect = S["MeasureEffect"];
+export type RescueAnswer = S["RescueAnswer"];
 
 export const api = createClient<paths>({ baseUrl: "/" });
 

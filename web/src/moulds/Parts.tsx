@@ -47,7 +47,7 @@ export function Parts({ parts, errors, onChange, begin }: Props) {
                   ),
                 )
               }
-              sx={{ width: 185 }}
+              sx={{ width: 185, mt: 0.75 }}
             >
               {KINDS.map((kind) => (
                 <MenuItem key={kind} value={kind}>

@@ -3,8 +3,9 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import type { Mend, Piece, Session, Trouble } from "../api/client";
+import { BatchCardView } from "../card/BatchCardView";
 import { PourLine } from "../drawing/PourLine";
 import { sittings } from "../drawing/pourLineLayout";
 import { Cautions } from "../frame/Cautions";
@@ -45,6 +46,8 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
   const [conditions, setConditions] = useState(session.resinId === "");
   const [fileTrouble, setFileTrouble] = useState<Trouble | null>(null);
   const [batchNumber, setBatchNumber] = useState(1);
+  const [card, setCard] = useState(false);
+  const closeCard = useCallback(() => setCard(false), []);
 
   const shelf = choices(shelves.workshop, session);
   const pieces = session.pieces ?? [];
@@ -219,27 +222,34 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                   : "The cups"
             }
             aside={
-              plan && plan.batches.length > 1 ? (
-                <ToggleButtonGroup
-                  exclusive
-                  size="small"
-                  value={batch?.number}
-                  onChange={(_, next: number | null) => next && setBatchNumber(next)}
-                  aria-label="Batch"
-                >
-                  {plan.batches.map((b) => (
-                    <ToggleButton
-                      key={b.number}
-                      value={b.number}
-                      sx={{ textTransform: "none", py: 0.25 }}
-                    >
-                      Batch {b.number}, {clockTime(startsAt, b.startSeconds, zoneId)}
-                    </ToggleButton>
-                  ))}
-                </ToggleButtonGroup>
-              ) : (
-                shelf.resins.find((r) => r.id === session.resinId)?.name
-              )
+              <>
+                {batch && !trouble && (
+                  <Button onClick={() => setCard(true)} sx={{ minHeight: 32, py: 0 }}>
+                    Batch card
+                  </Button>
+                )}
+                {plan && plan.batches.length > 1 ? (
+                  <ToggleButtonGroup
+                    exclusive
+                    size="small"
+                    value={batch?.number}
+                    onChange={(_, next: number | null) => next && setBatchNumber(next)}
+                    aria-label="Batch"
+                  >
+                    {plan.batches.map((b) => (
+                      <ToggleButton
+                        key={b.number}
+                        value={b.number}
+                        sx={{ textTransform: "none", py: 0.25 }}
+                      >
+                        Batch {b.number}, {clockTime(startsAt, b.startSeconds, zoneId)}
+                      </ToggleButton>
+                    ))}
+                  </ToggleButtonGroup>
+                ) : (
+                  shelf.resins.find((r) => r.id === session.resinId)?.name
+                )}
+              </>
             }
           >
             <Box className="stale">
@@ -323,7 +333,15 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           {fileTrouble && <Told trouble={fileTrouble} />}
         </Box>
       </Box>
-      {answer && plan && !trouble && <PrintSheet session={session} answer={answer} />}
+      {card && batch && (
+        <BatchCardView
+          session={session}
+          batch={batch.number}
+          startsAt={startsAt}
+          onClose={closeCard}
+        />
+      )}
+      {answer && plan && !trouble && !card && <PrintSheet session={session} answer={answer} />}
     </HowProvider>
   );
 }

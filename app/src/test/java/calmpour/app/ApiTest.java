@@ -72,6 +72,28 @@ class ApiTest {
     }
   }
 
+  /** Common practice, no source: at 2:1 by weight an A over-poured to 63.4 g wants 31.7 g of B. */
+  @Test
+  void anOverPouredCupIsSavedAndTheRestFindsAMould() {
+    ObjectNode request = RunningApp.JSON.createObjectNode();
+    request.set("session", pantry());
+    request.put("batch", 1).put("inAG", 151.4).put("inBG", 0);
+    JsonNode saved = app.post("/api/plan/rescue", request).body();
+    assertThat(saved.at("/rescue/addBG").asDouble()).isEqualTo(75.7);
+    assertThat(saved.at("/rescue/addAG").asDouble()).isZero();
+    assertThat(saved.get("overagePercent").asDouble()).isGreaterThan(5);
+    assertThat(saved.get("fillers")).isNotEmpty();
+    assertThat(saved.has("overLargestBatchG")).isFalse();
+    request.put("inAG", 400);
+    assertThat(app.post("/api/plan/rescue", request).body().get("overLargestBatchG").asDouble())
+        .isCloseTo(100, within(0.2));
+    request.put("inAG", -1);
+    assertThat(app.post("/api/plan/rescue", request).error(0).get("field").asString())
+        .isEqualTo("inAG");
+    request.put("inAG", 1).put("batch", 9);
+    assertThat(app.post("/api/plan/rescue", request).status()).isEqualTo(404);
+  }
+
   @Test
   void aNumberIsExplainedDownToTheLabel() {
     ObjectNode request = RunningApp.JSON.createObjectNode();

@@ -102,6 +102,25 @@ class ScreensTest {
   }
 
   @Test
+  void theBatchCardLeadsThroughTheWeighingAndSavesAnOverPour() {
+    Page page = open(demo, "/#/plan/" + newPantry("At the scale"));
+    button(page, "Batch card").click();
+    Locator card = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Batch 1"));
+    assertThat(card).containsText("Pour in B");
+    assertThat(card).containsText("73.2 g");
+    button(page, "Done").click();
+    assertThat(card).containsText("the scale shows; that is 146.3 g of A");
+    assertThat(card).containsText("219.5 g");
+    button(page, "zero in between").click();
+    assertThat(card).containsText("then the scale back to zero");
+    field(page, "A really in it").fill("150");
+    field(page, "B really in it").fill("73,2");
+    assertThat(card).containsText("Add 1.8 g of B");
+    page.keyboard().press("Escape");
+    assertThat(card).hasCount(0);
+  }
+
+  @Test
   void whatIsNotSavedYetSurvivesAReload() {
     Page page = open(demo, "/#/plan/" + newPantry("Half done"));
     button(page, "One Cord pull more").click();

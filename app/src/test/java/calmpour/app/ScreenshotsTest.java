@@ -27,6 +27,14 @@ class ScreenshotsTest {
           .click();
       shoot(plan, "how");
 
+      Page card = open(browser, app, "/", 1280, 800);
+      card.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Batch card")).click();
+      card.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done").setExact(true))
+          .click();
+      card.getByLabel("A really in it").fill("151");
+      card.getByText("Add 75.5 g of B").waitFor();
+      shoot(card, "batch-card");
+
       Page late = open(browser, app, "/#/sessions", 1280, 800);
       shoot(late, "sessions");
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();

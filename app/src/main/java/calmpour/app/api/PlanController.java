@@ -2,12 +2,21 @@ package calmpour.app.api;
 
 import calmpour.app.store.ShelfStore;
 import calmpour.core.derive.Derivation;
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.BatchCard;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Fillers;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.Sensitivity;
+import calmpour.core.resin.Rescue;
+import calmpour.core.session.Job;
+import calmpour.core.session.Resolution;
 import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -17,6 +26,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/plan")
 public class PlanController {
+  /** More choices than that are none. */
+  private static final int MOST_FILLERS = 4;
+
   private final Planner planner;
   private final ShelfStore shelf;
 
@@ -45,6 +57,86 @@ public class PlanController {
   @PostMapping("/assumed")
   List<Sensitivity.Weight> assumed(@RequestBody Session session) {
     return new Sensitivity(session, shelf.workshop(), planner).weigh();
+  }
+
+  /** Which batch of which session is carried to the scale. */
+  public record CardRequest(Session session, int batch) {}
+
+  /** A batch card, and where each leftover can go. */
+  public record CardAnswer(BatchCard card, Batch batch, List<LeftoverWays> leftovers) {}
+
+  /** Moulds that take what one cup has left. */
+  public record LeftoverWays(String cupId, List<Fillers.Filler> fillers) {}
+
+  @PostMapping("/card")
+  CardAnswer card(@RequestBody CardRequest request) {
+    Workshop workshop = shelf.workshop();
+    BatchCard card =
+        planner
+            .card(request.session(), workshop, request.batch())
+            .orElseThrow(() -> new NotFoundException("this plan has no batch " + request.batch()));
+    Batch batch = planner.plan(request.session(), workshop).batches().get(request.batch() - 1);
+    return new CardAnswer(
+        card,
+        batch,
+        card.leftovers().stream()
+            .map(l ->
+                new LeftoverWays(
+                    l.cupId(), Fillers.of(request.session(), workshop, l.leftMl(), MOST_FILLERS)))
+            .toList());
+  }
+
+  /** What is really in the cup of a batch. */
+  public record RescueRequest(Session session, int batch, double inAG, double inBG) {}
+
+  /**
+   * What to add, and what else it means.
+   *
+   * @param overLargestBatchG by how much it passes the label's largest batch; null when it does not
+   * @param overCupMl by how much it passes the mixing cup; null when it does not
+   * @param overagePercent what the overage becomes when nothing else is poured with it
+   * @param fillers moulds that take what is more than planned
+   */
+  public record RescueAnswer(
+      Rescue rescue,
+      double tolerancePercent,
+      @Nullable Double overLargestBatchG,
+      @Nullable Double overCupMl,
+      double overagePercent,
+      List<Fillers.Filler> fillers) {}
+
+  @PostMapping("/rescue")
+  RescueAnswer rescue(@RequestBody RescueRequest request) {
+    Workshop workshop = shelf.workshop();
+    Session session = request.session();
+    Job job = Resolution.of(session, workshop);
+    List<Batch> batches = planner.plan(session, workshop).batches();
+    if (request.batch() < 1 || request.batch() > batches.size()) {
+      throw new NotFoundException("this plan has no batch " + request.batch());
+    }
+    Batch batch = batches.get(request.batch() - 1);
+    Rescue rescue =
+        Rescue.of(
+            job.resin(),
+            batch.totalG(),
+            request.inAG(),
+            request.inBG(),
+            session.habits().scaleDivisionG());
+    double beyondMl = rescue.beyondPlanG() / job.resin().mixedDensity();
+    double poured = batch.cups().stream().mapToDouble(Cup::pouredG).sum();
+    return new RescueAnswer(
+        rescue,
+        session.habits().ratioTolerancePercent(),
+        over(rescue.totalG(), job.resin().largestBatchG()),
+        over(rescue.totalG() / job.resin().mixedDensity(), batch.mixingCup().capacityMl()),
+        poured > 0
+            ? session.habits().overagePercent() + rescue.beyondPlanG() / poured * 100
+            : session.habits().overagePercent(),
+        Fillers.of(session, workshop, Math.max(0, beyondMl), MOST_FILLERS));
+  }
+
+  private static @Nullable Double over(double value, @Nullable Double limit) {
+    return limit != null && value > limit ? Double.valueOf(value - limit) : null;
   }
 
   @PostMapping("/explain")

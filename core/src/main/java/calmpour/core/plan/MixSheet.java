@@ -137,7 +137,14 @@ final class MixSheet {
     MixRatio.Basis basis = measured(job);
     double division =
         basis == MixRatio.Basis.WEIGHT ? habits.scaleDivisionG() : habits.marksDivisionMl();
-    WeighOut out = WeighOut.of(resin, needG, basis, division);
+    WeighOut out =
+        WeighOut.of(
+            resin,
+            needG,
+            basis,
+            division,
+            habits.ratioTolerancePercent(),
+            resin.largestBatchG() == null ? Double.POSITIVE_INFINITY : resin.largestBatchG());
     long partAMg = Milligrams.up(out.partA().massG());
     long partBMg = Milligrams.up(out.partB().massG());
     double volume = out.partA().volumeMl() + out.partB().volumeMl();

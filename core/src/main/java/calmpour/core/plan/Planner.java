@@ -57,6 +57,21 @@ public final class Planner {
     return recorder.derivation(quantity);
   }
 
+  /**
+   * The card of one batch, for the scale.
+   *
+   * @param number of the batch, from 1
+   * @return empty when the plan has no such batch
+   */
+  public Optional<BatchCard> card(Session session, Workshop workshop, int number) {
+    Job job = Resolution.of(session, workshop);
+    Plan plan = arrange(job, Recorder.off());
+    return plan.batches().stream()
+        .filter(b -> b.number() == number)
+        .findFirst()
+        .map(b -> BatchCard.of(job, b, plan.tasks()));
+  }
+
   /** What the session really uses of the workshop, to be kept with a saved plan. */
   public static Workshop snapshot(Session session, Workshop workshop) {
     return Resolution.of(session, workshop).used();

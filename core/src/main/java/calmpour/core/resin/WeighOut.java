@@ -23,45 +23,101 @@ public record WeighOut(
    */
   private static final double WHOLE = 1e-7;
 
+  /** Beyond this a coarser division cannot hit the ratio, and the plan says so. */
+  private static final int MOST_MORE_STEPS = 400;
+
   /** The smallest whole number of {@code step} that is not below {@code value}. */
   public static double roundUp(double value, double step) {
-    double steps = Math.ceil(value / step - WHOLE);
-    // Decimal steps such as 0.1 are multiplied back through their reciprocal where that is whole,
-    // so that the result is the double nearest to the printed figure.
-    double perUnit = Math.rint(1 / step);
-    return step < 1 && Math.abs(perUnit * step - 1) < WHOLE ? steps / perUnit : steps * step;
+    return inSteps(Math.ceil(value / step - WHOLE), step);
   }
 
   /**
-   * Splits a need into A and B and rounds both up, so that never less than the need is mixed.
+   * Splits a need into A and B and rounds both up, so that never less than the need is mixed. Where
+   * that throws the ratio off by more than is allowed, both go on to the next steps that keep it: a
+   * coarse scale makes a small batch somewhat larger, never wrong.
    *
    * @param resin whose ratio and densities count
    * @param needG grams of A + B needed, more than 0
    * @param measured by weight or by volume, as it is done at the bench
    * @param division of the scale in g, or of the cup's marks in mL
+   * @param tolerancePercent how far the rounded A:B may be off
+   * @param mostG largest batch of the label, which this search never passes; infinite for none
    */
   public static WeighOut of(
-      ResinSystem resin, double needG, MixRatio.Basis measured, double division) {
-    double densityA = resin.knownDensityA().value();
-    double densityB = resin.knownDensityB().value();
-    double exactA = needG * resin.massShareA();
-    double exactB = needG - exactA;
-    double massA;
-    double massB;
-    if (measured == MixRatio.Basis.WEIGHT) {
-      massA = roundUp(exactA, division);
-      massB = roundUp(exactB, division);
-    } else {
-      massA = roundUp(exactA / densityA, division) * densityA;
-      massB = roundUp(exactB / densityB, division) * densityB;
+      ResinSystem resin,
+      double needG,
+      MixRatio.Basis measured,
+      double division,
+      double tolerancePercent,
+      double mostG) {
+    boolean byWeight = measured == MixRatio.Basis.WEIGHT;
+    double perStepA = division * (byWeight ? 1 : resin.knownDensityA().value());
+    double perStepB = division * (byWeight ? 1 : resin.knownDensityB().value());
+    double exactA = needG * resin.massShareA() / perStepA;
+    double exactB = needG * (1 - resin.massShareA()) / perStepB;
+    int leastA = Math.max(1, (int) Math.ceil(exactA - WHOLE));
+    int leastB = Math.max(1, (int) Math.ceil(exactB - WHOLE));
+    int stepsA = leastA;
+    int stepsB = leastB;
+    for (int b = leastB; b <= leastB + MOST_MORE_STEPS; b++) {
+      // The two whole numbers of A nearest to the ratio for this much B.
+      double wantedA = b * exactA / exactB;
+      int below = Math.max(leastA, (int) Math.floor(wantedA + WHOLE));
+      int a = Math.abs(below - wantedA) <= Math.abs(below + 1 - wantedA) ? below : below + 1;
+      if (b == leastB && within(leastA, leastB, exactA / exactB, tolerancePercent)) {
+        break;
+      }
+      if (a * perStepA + b * perStepB > mostG) {
+        break;
+      }
+      if (within(a, b, exactA / exactB, tolerancePercent)) {
+        stepsA = a;
+        stepsB = b;
+        break;
+      }
     }
-    double error = ((massA / massB) / (exactA / exactB) - 1) * 100;
+    double error = (stepsA / (double) stepsB / (exactA / exactB) - 1) * 100;
     return new WeighOut(
-        new Amount(massA, massA / densityA),
-        new Amount(massB, massB / densityB),
+        amount(stepsA, division, byWeight, resin.knownDensityA().value()),
+        amount(stepsB, division, byWeight, resin.knownDensityB().value()),
         measured,
         division,
         error);
+  }
+
+  private static boolean within(int a, int b, double ratio, double tolerancePercent) {
+    return Math.abs(a / (double) b / ratio - 1) * 100 <= tolerancePercent;
+  }
+
+  private static Amount amount(double steps, double division, boolean byWeight, double density) {
+    double measured = inSteps(steps, division);
+    return byWeight
+        ? new Amount(measured, measured / density)
+        : new Amount(measured * density, measured);
+  }
+
+  /**
+   * Decimal steps such as 0.1 are multiplied back through their reciprocal where that is whole, so
+   * that the result is the double nearest to the printed figure.
+   */
+  private static double inSteps(double steps, double step) {
+    double perUnit = Math.rint(1 / step);
+    return step < 1 && Math.abs(perUnit * step - 1) < WHOLE ? steps / perUnit : steps * step;
+  }
+
+  /**
+   * The batch from which on rounding A and B to this division keeps the ratio for certain, g of A +
+   * B: the smaller part has to be so large that one division is within the tolerance.
+   *
+   * @param division in g, or in mL when measured by volume
+   */
+  public static double surelyRightFromG(
+      ResinSystem resin, MixRatio.Basis measured, double division, double tolerancePercent) {
+    double shareA = resin.massShareA();
+    boolean byWeight = measured == MixRatio.Basis.WEIGHT;
+    double ofA = division * (byWeight ? 1 : resin.knownDensityA().value()) / shareA;
+    double ofB = division * (byWeight ? 1 : resin.knownDensityB().value()) / (1 - shareA);
+    return Math.max(ofA, ofB) / (tolerancePercent / 100);
   }
 
   /** Grams of A + B in the mixing cup. */

@@ -1,0 +1,187 @@
+package calmpour.core.plan;
+
+import calmpour.core.habit.Habits;
+import calmpour.core.resin.Counted;
+import calmpour.core.resin.MixRatio;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.resin.TwoMeasures;
+import calmpour.core.resin.WeighOut;
+import calmpour.core.session.Job;
+import calmpour.core.stock.ResinPart;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One batch as it is carried to the scale: what to add next, and what the scale then shows.
+ *
+ * @param surelyRightFromG from this total on, rounding to this scale keeps the ratio for certain
+ * @param tolerancePercent how far A:B may be off
+ * @param pumps the same by whole strokes; null when a part has no pump
+ * @param kit the same by whole bottles; null when it is no kit
+ * @param measures what measuring in two cups does, school by school
+ * @param leftovers what stays to be poured when every mould is full, a line a cup
+ */
+public record BatchCard(
+    int batch,
+    String resinName,
+    MixRatio.Basis measured,
+    double division,
+    double totalG,
+    double ratioErrorPercent,
+    double tolerancePercent,
+    double surelyRightFromG,
+    List<CardStep> steps,
+    @Nullable Counted pumps,
+    @Nullable Counted kit,
+    List<TwoMeasures.MeasureEffect> measures,
+    List<Leftover> leftovers) {
+  public BatchCard {
+    steps = List.copyOf(steps);
+    measures = List.copyOf(measures);
+    leftovers = List.copyOf(leftovers);
+  }
+
+  /**
+   * One thing to do.
+   *
+   * @param what A or B, or the name of the cup; empty where there is nothing to add
+   * @param addG grams to add in this step
+   * @param addMl the same by volume
+   * @param scaleShowsG what the scale shows afterwards when it is not set to zero in between
+   * @param levelMm how high it then stands in the cup
+   * @param startSeconds from the session's first step
+   */
+  public record CardStep(
+      Task.Kind kind,
+      String what,
+      double addG,
+      double addMl,
+      double scaleShowsG,
+      double levelMm,
+      int startSeconds,
+      int endSeconds) {}
+
+  /** Mix that is planned to be left to pour in a cup: the overage and what moulds did not take. */
+  public record Leftover(String cupId, String colourName, String swatch, double leftMl) {}
+
+  static BatchCard of(Job job, Batch batch, List<Task> tasks) {
+    Habits habits = job.session().habits();
+    ResinSystem resin = job.resin();
+    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
+    return new BatchCard(
+        batch.number(),
+        resin.name(),
+        batch.measured(),
+        batch.divisionUsed(),
+        batch.totalG(),
+        batch.ratioErrorPercent(),
+        habits.ratioTolerancePercent(),
+        WeighOut.surelyRightFromG(
+            resin, batch.measured(), batch.divisionUsed(), habits.ratioTolerancePercent()),
+        steps(batch, tasks),
+        pumps(job, batch),
+        kit(job, batch),
+        TwoMeasures.effects(
+            batch.partA().massG(),
+            batch.partB().massG(),
+            aFirst,
+            habits.residueG(),
+            habits.residuePercent() / 100),
+        leftovers(batch, habits));
+  }
+
+  private static List<CardStep> steps(Batch batch, List<Task> tasks) {
+    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
+    WeighOut.Amount first = aFirst ? batch.partA() : batch.partB();
+    WeighOut.Amount second = aFirst ? batch.partB() : batch.partA();
+    List<CardStep> steps = new ArrayList<>();
+    for (Task task : tasks) {
+      if (task.batch() != batch.number()) {
+        continue;
+      }
+      switch (task.kind()) {
+        case WEIGH_FIRST ->
+            steps.add(weigh(task, aFirst ? "A" : "B", first, first.massG(), batch.firstPartMm()));
+        case WEIGH_SECOND ->
+            steps.add(weigh(task, aFirst ? "B" : "A", second, batch.totalG(), batch.bothPartsMm()));
+        case STIR, REST -> steps.add(step(task, "", 0, 0, 0, 0));
+        case SPLIT -> {
+          Cup cup = cup(batch, task);
+          double ml = cup.resinG() / batch.totalG() * (first.volumeMl() + second.volumeMl());
+          steps.add(step(task, cup.colourName(), cup.resinG(), ml, cup.resinG(), cup.levelMm()));
+        }
+        case TINT -> {
+          Cup cup = cup(batch, task);
+          double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
+          steps.add(step(task, cup.colourName(), doses, 0, cup.resinG() + doses, cup.levelMm()));
+        }
+        default -> {
+          // Pouring has a line of its own.
+        }
+      }
+    }
+    return steps;
+  }
+
+  private static CardStep weigh(
+      Task task, String part, WeighOut.Amount amount, double shows, double level) {
+    return step(task, part, amount.massG(), amount.volumeMl(), shows, level);
+  }
+
+  private static CardStep step(
+      Task task, String what, double addG, double addMl, double shows, double level) {
+    return new CardStep(
+        task.kind(), what, addG, addMl, shows, level, task.startSeconds(), task.endSeconds());
+  }
+
+  private static Cup cup(Batch batch, Task task) {
+    return batch.cups().stream().filter(c -> c.id().equals(task.cupId())).findFirst().orElseThrow();
+  }
+
+  private static @Nullable Counted pumps(Job job, Batch batch) {
+    ResinPart a = part(job, job.resin().partAId());
+    ResinPart b = part(job, job.resin().partBId());
+    if (a == null || b == null || a.pumpMl() == null || b.pumpMl() == null) {
+      return null;
+    }
+    return Counted.of(
+        job.resin(),
+        batch.needG(),
+        a.pumpMl() * job.resin().knownDensityA().value(),
+        b.pumpMl() * job.resin().knownDensityB().value(),
+        job.session().habits().ratioTolerancePercent());
+  }
+
+  private static @Nullable Counted kit(Job job, Batch batch) {
+    ResinPart a = part(job, job.resin().partAId());
+    ResinPart b = part(job, job.resin().partBId());
+    if (a == null || b == null || a.kitG() == null || b.kitG() == null) {
+      return null;
+    }
+    return Counted.of(
+        job.resin(),
+        batch.needG(),
+        a.kitG(),
+        b.kitG(),
+        job.session().habits().ratioTolerancePercent());
+  }
+
+  private static @Nullable ResinPart part(Job job, @Nullable String id) {
+    return job.used().parts().stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);
+  }
+
+  /** What stays less what clings: that much can still be poured into a filler. */
+  private static List<Leftover> leftovers(Batch batch, Habits habits) {
+    List<Leftover> leftovers = new ArrayList<>();
+    for (Cup cup : batch.cups()) {
+      double clings = habits.residueG() + habits.residuePercent() / 100 * cup.contentG();
+      double leftG = cup.staysG() - clings;
+      double leftMl = leftG / (cup.contentG() / cup.contentMl());
+      if (leftMl > 0) {
+        leftovers.add(new Leftover(cup.id(), cup.colourName(), cup.swatch(), leftMl));
+      }
+    }
+    return leftovers;
+  }
+}

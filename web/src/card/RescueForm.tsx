@@ -1,0 +1,144 @@
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useEffect, useState, type ReactNode } from "react";
+import { api, ask, type RescueAnswer, type Session, type Trouble } from "../api/client";
+import { Told, WrongMark } from "../frame/Told";
+import { NumberField } from "../units/NumberField";
+import { showWith } from "../units/units";
+import { useUnits } from "../units/UnitsProvider";
+
+interface Props {
+  session: Session;
+  batch: number;
+}
+
+/** What to add when the cup does not hold what the card said. */
+export function RescueForm({ session, batch }: Props) {
+  const units = useUnits();
+  const [inA, setA] = useState<number | null>(null);
+  const [inB, setB] = useState<number | null>(null);
+  const [answer, setAnswer] = useState<RescueAnswer | null>(null);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  useEffect(() => {
+    if (inA === null && inB === null) {
+      return undefined;
+    }
+    let here = true;
+    void ask(
+      api.POST("/api/plan/rescue", {
+        body: { session, batch, inAG: inA ?? 0, inBG: inB ?? 0 },
+      }),
+    ).then((got) => {
+      if (here) {
+        setTrouble(got.status === "ok" ? null : got.trouble);
+        if (got.status === "ok") {
+          setAnswer(got.value);
+        }
+      }
+    });
+    return () => {
+      here = false;
+    };
+  }, [session, batch, inA, inB]);
+  const shown = inA === null && inB === null ? null : answer;
+  const errorAt = (field: string) => trouble?.errors.find((e) => e.field === field);
+  return (
+    <Box component="section" aria-label="Something else is in the cup">
+      <Typography variant="h2" sx={{ mb: 1.25 }}>
+        Something else is in the cup?
+      </Typography>
+      <Box sx={{ display: "flex", gap: 1.25, flexWrap: "wrap" }}>
+        <NumberField
+          label="A really in it"
+          unit={units.MASS}
+          value={inA}
+          onChange={setA}
+          optional
+          width={150}
+          error={errorAt("inAG")}
+        />
+        <NumberField
+          label="B really in it"
+          unit={units.MASS}
+          value={inB}
+          onChange={setB}
+          optional
+          width={150}
+          error={errorAt("inBG")}
+        />
+      </Box>
+      {trouble && trouble.errors.length === 0 && <Told trouble={trouble} />}
+      {!shown && (
+        <Box sx={{ color: "text.secondary", mt: 1, fontSize: "0.92rem" }}>
+          Say what is in it, also when B went into the wrong cup: it can be saved as long as nothing
+          has to come out. The other cup’s part alone stays good.
+        </Box>
+      )}
+      {shown && (
+        <Box aria-live="polite" sx={{ mt: 1.25 }}>
+          <Box sx={{ fontSize: "1.7rem", fontWeight: 700, lineHeight: 1.25 }}>
+            {adding(shown, (g) => showWith(units.MASS, g))}
+          </Box>
+          <Box component="ul" sx={{ pl: 2.25, my: 0.75 }}>
+            {shown.rescue.errorIfLeftPercent !== undefined &&
+              Math.abs(shown.rescue.errorIfLeftPercent) <= shown.tolerancePercent && (
+                <li>
+                  As it is, A is off by {Math.abs(shown.rescue.errorIfLeftPercent).toFixed(1)} %,
+                  within the {shown.tolerancePercent} % of this resin.
+                </li>
+              )}
+            <li>
+              That makes {showWith(units.MASS, shown.rescue.totalG)}
+              {shown.rescue.beyondPlanG > 0.05
+                ? `, ${showWith(units.MASS, shown.rescue.beyondPlanG)} more than planned: an overage of ${shown.overagePercent.toFixed(0)} %`
+                : ", as planned"}
+              .
+            </li>
+            {shown.rescue.beyondPlanG > 0.05 && shown.fillers.length > 0 && (
+              <li>
+                The rest fits{" "}
+                {shown.fillers
+                  .slice(0, 3)
+                  .map((f) => `${f.pieces} × ${f.name}`)
+                  .join(", or ")}
+                .
+              </li>
+            )}
+          </Box>
+          {shown.overLargestBatchG !== undefined && (
+            <Warning>
+              {showWith(units.MASS, shown.overLargestBatchG)} above the label’s largest batch: split
+              it into shallow cups at once.
+            </Warning>
+          )}
+          {shown.overCupMl !== undefined && (
+            <Warning>
+              It will not fit: the cup is {showWith(units.VOLUME, shown.overCupMl)} too small. Pour
+              on into a larger one first.
+            </Warning>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function adding(answer: RescueAnswer, mass: (g: number) => string): string {
+  const { addAG, addBG } = answer.rescue;
+  if (addAG > 0 && addBG > 0) {
+    return `Add ${mass(addAG)} of A and ${mass(addBG)} of B`;
+  }
+  if (addAG > 0) {
+    return `Add ${mass(addAG)} of A`;
+  }
+  return addBG > 0 ? `Add ${mass(addBG)} of B` : "Nothing to add: it is right";
+}
+
+function Warning({ children }: { children: ReactNode }) {
+  return (
+    <Box sx={{ display: "flex", gap: 1, color: "error.main", mt: 0.5 }}>
+      <WrongMark />
+      <span>{children}</span>
+    </Box>
+  );
+}
