@@ -319,6 +319,65 @@ class MouldApiTest {
   }
 
   @Test
+  void whatWasMeasuredOutlivesTheServer(@TempDir Path kept) {
+    byte[] file = ModelFiles.binaryStl(Meshes.bowl(12, 24));
+    String id;
+    try (RunningApp first = RunningApp.empty(kept)) {
+      id =
+          first.bytes("POST", "/api/meshes?name=bowl.stl", BYTES, file).body().get("id").asString();
+      ObjectNode wanted = json("{'unit':'MILLIMETRE','turnXDegrees':0,'turnYDegrees':0}");
+      JsonNode shape = first.post("/api/meshes/" + id + "/shape", wanted).body();
+      ObjectNode mould = (ObjectNode) RunningApp.mould("bowl", "Bowl", 1);
+      ObjectNode measure = (ObjectNode) mould.at("/cavities/0/measure");
+      measure.remove("toldMl");
+      measure.put("method", "MESH").set("mesh", shape);
+      assertThat(first.put("/api/moulds/bowl", mould).status()).isEqualTo(200);
+    }
+    try (RunningApp second = RunningApp.empty(kept)) {
+      JsonNode view = second.get("/api/moulds").body().get(0);
+      assertThat(view.at("/cavities/0/volumeMl").asDouble())
+          .isCloseTo(Meshes.bowl(12, 24).volume() / 1_000, within(1e-6));
+      assertThat(second.download("/api/meshes/" + id)).isEqualTo(file);
+    }
+  }
+
+  @Test
+  void aSliceThatWasTamperedWithIsRefused() {
+    ObjectNode mould = (ObjectNode) RunningApp.mould("tampered", "Tampered", 1);
+    ObjectNode measure = (ObjectNode) mould.at("/cavities/0/measure");
+    measure.put("method", "MESH");
+    measure.set(
+        "mesh",
+        json(
+            "{'fileId':'x','fileName':'x.stl','unit':'MILLIMETRE','turnXDegrees':0,'turnYDegrees':0,"
+                + "'triangles':4,'mended':false,'levels':["
+                + "{'depthMm':0,'volumeMl':0,'areaMm2':9,'leftMm':0,'rightMm':3},"
+                + "{'depthMm':5,'volumeMl':4,'areaMm2':9,'leftMm':0,'rightMm':3},"
+                + "{'depthMm':4,'volumeMl':6,'areaMm2':9,'leftMm':0,'rightMm':3}]}"));
+    RunningApp.Answer answer = app.put("/api/moulds/tampered", mould);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.error(0).get("field").asString())
+        .isEqualTo("cavities[0].measure.mesh.levels[2]");
+  }
+
+  /** Two weeks of sessions lie behind the demo, three ahead; each can be planned again. */
+  @Test
+  void theDemoHasAPast() {
+    java.time.LocalDateTime now = java.time.LocalDateTime.now(java.time.ZoneId.of("Europe/London"));
+    int behind = 0;
+    for (JsonNode line : app.get("/api/sessions").body()) {
+      JsonNode session =
+          app.get("/api/sessions/" + line.get("id").asString()).body().get("session");
+      java.time.LocalDateTime starts =
+          java.time.LocalDateTime.parse(session.get("startsAt").asString());
+      assertThat(starts).isAfter(now.minusDays(15));
+      behind += starts.isBefore(now) ? 1 : 0;
+      assertThat(app.post("/api/plan", session).status()).isEqualTo(200);
+    }
+    assertThat(behind).isGreaterThanOrEqualTo(6);
+  }
+
+  @Test
   void theShelfSaysWhatFollowsFromWhatIsKnown() {
     JsonNode shelf = app.get("/api/shelf").body();
     JsonNode contradicts = find(shelf.get("resins"), "resin", "do-it-all").get("doubts");
