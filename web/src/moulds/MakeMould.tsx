@@ -99,15 +99,40 @@ function specs(kind: MouldMaking["kind"]): FieldSpec[] {
 /** Seconds to knead putty to one colour before the clock of its use is worth watching. */
 const KNEAD_SECONDS = 60;
 
+const KEY = "calm-pour/mould-under-way";
+
+interface UnderWay {
+  at: number;
+  making: MouldMaking;
+}
+
+/** The mould under way, if one was begun in the last day: the putty does not stop for a reload. */
+function underWay(): UnderWay | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? "null") as UnderWay | null;
+    return kept && Date.now() - kept.at < 86_400_000 ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
 /** Making a mould: what it takes, worked out before anything is opened, and a clock for the work. */
 export function MakeMould() {
   const units = useUnits();
-  const [making, setMaking] = useState(STARTS.PUTTY);
+  const [making, setMaking] = useState(() => underWay()?.making ?? STARTS.PUTTY);
   const [need, setNeed] = useState<{ volumeMl: number; partAG: number; partBG: number } | null>(
     null,
   );
   const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const [startedAt, setStartedAt] = useState<number | null>(null);
+  const [startedAt, setStartedAt] = useState<number | null>(() => underWay()?.at ?? null);
+  const start = (at: number | null) => {
+    if (at === null) {
+      localStorage.removeItem(KEY);
+    } else {
+      localStorage.setItem(KEY, JSON.stringify({ at, making } satisfies UnderWay));
+    }
+    setStartedAt(at);
+  };
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     let here = true;
@@ -158,6 +183,7 @@ export function MakeMould() {
       api.PUT("/api/moulds/{id}", { params: { path: { id: mould.id } }, body: mould }),
     );
     if (answer.status === "ok") {
+      localStorage.removeItem(KEY);
       window.location.hash = `#/moulds/${mould.id}`;
     } else {
       setTrouble(answer.trouble);
@@ -222,7 +248,7 @@ export function MakeMould() {
               variant="contained"
               onClick={() => {
                 setNow(Date.now());
-                setStartedAt(Date.now());
+                start(Date.now());
               }}
               sx={{ minHeight: 64, fontSize: "1.2rem", px: 4 }}
             >
@@ -246,7 +272,7 @@ export function MakeMould() {
             <Button variant="contained" onClick={() => void keep()}>
               Put it on the shelf, ready in {making.hoursToReady} h
             </Button>{" "}
-            <Button onClick={() => setStartedAt(null)}>Start over</Button>
+            <Button onClick={() => start(null)}>Start over</Button>
           </Box>
         )}
         <Typography sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 1.5 }}>

@@ -318,6 +318,56 @@ class MouldApiTest {
     return out.toByteArray();
   }
 
+  /** What a form asks while it is typed is answered at its field, and nothing of it is kept. */
+  @Test
+  void halfTypedFormsAreAnsweredAndKeepNothing() {
+    int before = app.get("/api/workshop").body().toString().length();
+    RunningApp.Answer putty =
+        app.post(
+            "/api/moulds/make",
+            json(
+                "{'kind':'PUTTY','masterMl':900,'lengthMm':40,'widthMm':20,'heightMm':10,'partsA':1,"
+                    + "'partsB':1,'overagePercent':0,'minutes':5,'hoursToReady':1}"));
+    assertThat(putty.status()).isEqualTo(422);
+    assertThat(putty.error(0).get("field").asString()).isEqualTo("masterMl");
+    JsonNode drops =
+        app.post("/api/colourants/weigh", json("{'count':20,'weighingsG':[0.7]}")).body();
+    assertThat(drops.get("eachG").asDouble()).isCloseTo(0.035, within(1e-12));
+    assertThat(
+            app.post("/api/colourants/weigh", json("{'count':20,'weighingsG':[0]}"))
+                .error(0)
+                .get("field")
+                .asString())
+        .isEqualTo("weighingsG[0]");
+    JsonNode silent =
+        app.post(
+                "/api/resins/check",
+                json(
+                    "{'id':'r','name':'R','kind':'DEEP','ratio':{'partsA':2,'partsB':1,'basis':'VOLUME'}}"))
+            .body();
+    assertThat(silent.at("/densityA/origin").asString()).isEqualTo("ASSUMED");
+    assertThat(silent.get("doubts")).isEmpty();
+    assertThat(app.post("/api/moulds/measure", json("{}")).status()).isEqualTo(422);
+    assertThat(app.get("/api/workshop").body().toString()).hasSize(before);
+  }
+
+  /** A handy volume of the demo in each of its rooms: nothing assumed is hidden from the maker. */
+  @Test
+  void everyAssumedValueOfAPlanSaysWhatItIsWorth() {
+    ObjectNode session =
+        RunningApp.demoDocument("sessions/pantry-knobs").put("resinId", "deep-clear");
+    JsonNode assumed = app.post("/api/plan", session).body().at("/plan/assumptions");
+    JsonNode weights = app.post("/api/plan/assumed", session).body();
+    assertThat(weights.size()).isEqualTo(assumed.size());
+    boolean some = false;
+    for (JsonNode weight : weights) {
+      double value = weight.at("/assumption/value").asDouble();
+      assertThat(value).isBetween(weight.get("low").asDouble(), weight.get("high").asDouble());
+      some |= weight.get("spareMinutes").asDouble() > 1;
+    }
+    assertThat(some).isTrue();
+  }
+
   @Test
   void whatWasMeasuredOutlivesTheServer(@TempDir Path kept) {
     byte[] file = ModelFiles.binaryStl(Meshes.bowl(12, 24));

@@ -235,6 +235,8 @@ class MouldScreensTest {
     assertThat(page.getByText("A 25.0 g and B 25.0 g")).isVisible();
     button(page, "A meets B now").click();
     assertThat(page.getByRole(AriaRole.TIMER)).containsText("Do not stop");
+    page.reload();
+    assertThat(page.getByRole(AriaRole.TIMER)).containsText("Do not stop");
     page.getByRole(
             AriaRole.BUTTON,
             new Page.GetByRoleOptions().setName(Pattern.compile("Put it on the shelf")))

@@ -59,11 +59,6 @@ public record Problem(
         field, code, Double.toString(actual), legal.minInclusive(), legal.maxInclusive());
   }
 
-  /** The same problem at another field. */
-  public Problem renamed(String otherField) {
-    return new Problem(otherField, code, actual, minInclusive, maxInclusive);
-  }
-
   /** The same problem seen from the document that holds the value. */
   public Problem under(String parent) {
     String joined = field.isEmpty() ? parent : parent + "." + field;
