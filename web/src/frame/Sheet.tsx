@@ -14,7 +14,7 @@ export function Sheet({ title, aside, children }: Props) {
     <Box
       component="section"
       aria-label={title}
-      sx={{ bgcolor: "background.paper", borderRadius: "10px", px: 2.5, py: 1.5, minWidth: 0 }}
+      sx={{ bgcolor: "background.paper", borderRadius: "10px", px: 2.5, py: 1.25, minWidth: 0 }}
     >
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 0.5, flexWrap: "wrap" }}>
         <Typography variant="h2">{title}</Typography>

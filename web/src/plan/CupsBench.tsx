@@ -12,7 +12,7 @@ import { clockTime, doseText, limitText } from "./wording";
 
 const MIXING_COLUMN = 180;
 const NARROWEST_CUP = 96;
-const CUP_AREA = 130;
+const CUP_AREA = 114;
 
 interface Props {
   batch: Batch;
