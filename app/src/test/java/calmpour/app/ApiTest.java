@@ -90,6 +90,13 @@ class ApiTest {
     request.put("inAG", -1);
     assertThat(app.post("/api/plan/rescue", request).error(0).get("field").asString())
         .isEqualTo("inAG");
+    assertThat(
+            app.post("/api/plan/rescue", "{\"batch\":1,\"inAG\":0,\"inBG\":0}")
+                .error(0)
+                .get("field")
+                .asString())
+        .isEqualTo("session");
+    assertThat(app.post("/api/plan/card", "{\"batch\":1}").status()).isEqualTo(422);
     request.put("inAG", 1).put("batch", 9);
     assertThat(app.post("/api/plan/rescue", request).status()).isEqualTo(404);
   }

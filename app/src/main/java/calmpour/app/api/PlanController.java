@@ -1,6 +1,7 @@
 package calmpour.app.api;
 
 import calmpour.app.store.ShelfStore;
+import calmpour.core.check.Check;
 import calmpour.core.derive.Derivation;
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.BatchCard;
@@ -60,7 +61,11 @@ public class PlanController {
   }
 
   /** Which batch of which session is carried to the scale. */
-  public record CardRequest(Session session, int batch) {}
+  public record CardRequest(Session session, int batch) {
+    public CardRequest {
+      new Check().present("session", session).orThrow();
+    }
+  }
 
   /** A batch card, and where each leftover can go. */
   public record CardAnswer(BatchCard card, Batch batch, List<LeftoverWays> leftovers) {}
@@ -87,7 +92,11 @@ public class PlanController {
   }
 
   /** What is really in the cup of a batch. */
-  public record RescueRequest(Session session, int batch, double inAG, double inBG) {}
+  public record RescueRequest(Session session, int batch, double inAG, double inBG) {
+    public RescueRequest {
+      new Check().present("session", session).orThrow();
+    }
+  }
 
   /**
    * What to add, and what else it means.

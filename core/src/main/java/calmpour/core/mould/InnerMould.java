@@ -25,6 +25,9 @@ public record InnerMould(List<Solid> parts, double clearanceMm, @Nullable Double
   /** Ballast for this much more than the lift, so that a nudge does not raise it (no source). */
   private static final double SURE = 1.25;
 
+  /** The drawn outline of a round floor is made of chords, a few per cent inside the circle. */
+  private static final double ROUND = 0.06;
+
   public InnerMould {
     parts = parts == null ? List.of() : List.copyOf(parts);
     new Check()
@@ -62,22 +65,37 @@ public record InnerMould(List<Solid> parts, double clearanceMm, @Nullable Double
     double saved = bare.volumeMl() - around.volumeMl();
     double lift = saved * mixDensity;
     double own = massG == null ? 0 : massG;
-    double wall = thinnestWall(bare.section());
+    double wall = thinnestWall(bare);
     double ballast = Math.max(0, lift * SURE - own);
     return new Effect(saved, wall, wall < THIN_WALL_MM, lift, ballast, drawsOut());
   }
 
-  private double thinnestWall(Section outside) {
-    Section own = StackedSolids.of(parts).section();
+  private double thinnestWall(Measured bare) {
+    StackedSolids own = StackedSolids.of(parts);
     double thinnest = Double.POSITIVE_INFINITY;
-    double rim = outside.rows().get(outside.rows().size() - 1).depthMm();
-    for (Section.SectionRow row : own.rows()) {
+    for (Section.SectionRow row : own.section().rows()) {
       double at = clearanceMm + row.depthMm();
-      if (at <= rim) {
-        thinnest = Math.min(thinnest, outside.reachMm(at) - row.rightMm());
+      if (at <= bare.profile().depthMm()) {
+        double outside = bare.section().reachMm(at);
+        double across =
+            narrowerMm(outside, bare.profile().areaAtMm2(at))
+                - narrowerMm(row.rightMm(), own.areaAtMm2(Math.min(own.depthMm(), row.depthMm())));
+        thinnest = Math.min(thinnest, Math.min(outside - row.rightMm(), across));
       }
     }
-    return Double.isInfinite(thinnest) ? outside.widthMm() / 2 : thinnest;
+    return Double.isInfinite(thinnest) ? bare.section().widthMm() / 2 : thinnest;
+  }
+
+  /**
+   * Half of the width that the section does not show, from the area there: as wide as the other
+   * where both make a circle, otherwise as a rectangle, which errs on the side of a thin wall.
+   */
+  private static double narrowerMm(double halfMm, double areaMm2) {
+    if (halfMm <= 0) {
+      return 0;
+    }
+    boolean round = Math.abs(areaMm2 / (Math.PI * halfMm * halfMm) - 1) < ROUND;
+    return round ? halfMm : areaMm2 / (4 * halfMm);
   }
 
   private boolean drawsOut() {
@@ -102,7 +120,7 @@ public record InnerMould(List<Solid> parts, double clearanceMm, @Nullable Double
     if (clearanceMm >= outside.depthMm()) {
       throw problem("inner.clearanceMm", Problem.Code.ABOVE_RIM, clearanceMm, outside.depthMm());
     }
-    double wall = thinnestWall(bare.section());
+    double wall = thinnestWall(bare);
     if (wall <= 0) {
       throw problem("inner.parts", Problem.Code.INNER_TOO_WIDE, -wall, 0);
     }

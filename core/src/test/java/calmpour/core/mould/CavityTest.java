@@ -232,6 +232,22 @@ class CavityTest {
         Problem.Code.INNER_TOO_WIDE);
   }
 
+  /** A trough 96 long and 16 wide: the section shows the length, the wall is where it is narrow. */
+  @Test
+  void theWallIsTakenWhereTheCavityIsNarrow() {
+    Measurement trough = shape(SolidTest.solid(SolidKind.BOX, 96.0, 16.0, 20.0));
+    InnerMould thin =
+        new InnerMould(List.of(SolidTest.solid(SolidKind.CYLINDER, null, 12.0, 30.0)), 2, null);
+    Cavity cavity = new Cavity("t", "T", 1, trough, null, null, thin, null);
+    assertThat(thin.effect(cavity.bare(), 1.1).wallMm()).isCloseTo(2, within(1e-9));
+    InnerMould wide =
+        new InnerMould(List.of(SolidTest.solid(SolidKind.CYLINDER, null, 20.0, 30.0)), 2, null);
+    refused(
+        () -> new Cavity("t", "T", 1, trough, null, null, wide, null),
+        "inner.parts",
+        Problem.Code.INNER_TOO_WIDE);
+  }
+
   @Test
   void aBedOfChipsKeepsResinOutWhereItLies() {
     Solid box = SolidTest.solid(SolidKind.BOX, 50.0, 40.0, 20.0);
