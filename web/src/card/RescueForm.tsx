@@ -31,9 +31,8 @@ export function RescueForm({ session, batch }: Props) {
     ).then((got) => {
       if (here) {
         setTrouble(got.status === "ok" ? null : got.trouble);
-        if (got.status === "ok") {
-          setAnswer(got.value);
-        }
+        // What no longer belongs to the figures typed must not be read off and poured.
+        setAnswer(got.status === "ok" ? got.value : null);
       }
     });
     return () => {
@@ -68,7 +67,7 @@ export function RescueForm({ session, batch }: Props) {
         />
       </Box>
       {trouble && trouble.errors.length === 0 && <Told trouble={trouble} />}
-      {!shown && (
+      {!shown && !trouble && (
         <Box sx={{ color: "text.secondary", mt: 1, fontSize: "0.92rem" }}>
           Say what is in it, also when B went into the wrong cup: it can be saved as long as nothing
           has to come out. The other cup’s part alone stays good.
