@@ -50,6 +50,13 @@ export type CardStep = S["CardStep"];
 export type Counted = S["Counted"];
 export type MeasureEffect = S["MeasureEffect"];
 export type RescueAnswer = S["RescueAnswer"];
+export type HandCup = S["HandCup"];
+export type HandLayer = S["HandLayer"];
+export type Look = S["Look"];
+export type BenchTally = S["BenchTally"];
+export type AddedColour = S["AddedColour"];
+export type StockCup = S["StockCup"];
+export type TopUp = S["TopUp"];
 
 export const api = createClient<paths>({ baseUrl: "/" });
 

@@ -7,24 +7,27 @@ import { useTheme } from "@mui/material/styles";
 import { useEffect, useRef, useState } from "react";
 import type { Batch, BatchCard, CardAnswer, CardStep, Session } from "../api/client";
 import { CupDrawing } from "../drawing/CupDrawing";
+import { EyeLevel } from "../drawing/EyeLevel";
 import { Cautions } from "../frame/Cautions";
 import { Told } from "../frame/Told";
 import { clockTime, minutes } from "../plan/wording";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { RescueForm } from "./RescueForm";
+import { TallyForm } from "./TallyForm";
 import { useCard } from "./useCard";
-import { countedText, measureText, stepTitle, stepWhy } from "./wording";
+import { countedText, doseWords, measureText, stepTitle, stepWhy, stockText } from "./wording";
 
 interface Props {
   session: Session;
   batch: number;
   startsAt: Date;
+  onEdit: (session: Session) => void;
   onClose: () => void;
 }
 
 /** One batch, large enough to be read beside the scale. */
-export function BatchCardView({ session, batch, startsAt, onClose }: Props) {
+export function BatchCardView({ session, batch, startsAt, onEdit, onClose }: Props) {
   const { answer, trouble } = useCard(session, batch);
   const here = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -78,7 +81,7 @@ export function BatchCardView({ session, batch, startsAt, onClose }: Props) {
           Writing the card…
         </Box>
       )}
-      {answer && <Card answer={answer} session={session} startsAt={startsAt} />}
+      {answer && <Card answer={answer} session={session} startsAt={startsAt} onEdit={onEdit} />}
       <Cautions />
     </Box>
   );
@@ -88,10 +91,12 @@ function Card({
   answer,
   session,
   startsAt,
+  onEdit,
 }: {
   answer: CardAnswer;
   session: Session;
   startsAt: Date;
+  onEdit: (session: Session) => void;
 }) {
   const { card, batch } = answer;
   const [at, setAt] = useState(0);
@@ -107,7 +112,17 @@ function Card({
       }}
     >
       <Box sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2.5 }}>
-        {step && <Now step={step} card={card} batch={batch} toZero={toZero} onToZero={setToZero} />}
+        {step && (
+          <Now
+            key={at}
+            step={step}
+            card={card}
+            batch={batch}
+            session={session}
+            toZero={toZero}
+            onToZero={setToZero}
+          />
+        )}
         <Box sx={{ display: "flex", gap: 1.5, mt: 2, "@media print": { display: "none" } }}>
           <Button
             variant="contained"
@@ -133,7 +148,7 @@ function Card({
           <RescueForm session={session} batch={card.batch} />
         </Box>
         <Box sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2.5 }}>
-          <Also answer={answer} />
+          <Also answer={answer} session={session} onEdit={onEdit} />
         </Box>
       </Box>
     </Box>
@@ -145,12 +160,14 @@ function Now({
   step,
   card,
   batch,
+  session,
   toZero,
   onToZero,
 }: {
   step: CardStep;
   card: BatchCard;
   batch: Batch;
+  session: Session;
   toZero: boolean;
   onToZero: (toZero: boolean) => void;
 }) {
@@ -183,21 +200,38 @@ function Now({
         )}
         {weighing && volume && (
           <Box sx={{ fontSize: "1.15rem", color: "text.secondary" }}>
-            to this mark, at eye level, the same edge of every mark
+            {step.fillsMl.length > 0
+              ? `${showWith(units.VOLUME, step.addMl)} of ${step.what}, more than the measuring cup holds: fill it ${step.fillsMl.length} times, and tick each off`
+              : "to this mark, at eye level, the same edge of every mark"}
           </Box>
         )}
+        {step.fillsMl.length > 0 && <Fills fills={step.fillsMl} what={step.what} />}
+        {weighing && volume && <EyeLevel />}
         {step.kind === "TINT" && cup && (
           <Box component="ul" sx={{ fontSize: "1.15rem", my: 0.5, pl: 2.5 }}>
             {cup.doses.map((d) => (
               <li key={d.colourantId}>
-                {d.colourantName}:{" "}
-                {d.drops !== undefined ? `${d.drops} drops` : `${d.scoops ?? 0} scoops`},{" "}
-                {showWith(units.MASS, d.massG, 2)}
+                {d.colourantName}: {doseWords(d, units)}
               </li>
             ))}
           </Box>
         )}
+        {step.kind === "STOCK_CUP" && cup && (
+          <Box component="ul" sx={{ fontSize: "1.15rem", my: 0.5, pl: 2.5 }}>
+            {cup.doses
+              .filter((d) => d.stock)
+              .map((d) => (
+                <li key={d.colourantId}>{stockText(d, units)}</li>
+              ))}
+          </Box>
+        )}
+        {step.kind === "WARM" && (
+          <Box sx={{ fontSize: "1.15rem" }}>
+            They meet at {showWith(units.TEMPERATURE, batch.startC)}.
+          </Box>
+        )}
         <Box sx={{ mt: 1, maxWidth: 520 }}>{stepWhy(step)}</Box>
+        {step.kind === "TINT" && cup && <TallyForm session={session} cup={cup} />}
         {weighing && !volume && (
           <ToggleButtonGroup
             exclusive
@@ -239,6 +273,29 @@ function Now({
           label={`${cup.kind.name}: fill to ${cup.levelMm.toFixed(0)} mm`}
         />
       )}
+    </Box>
+  );
+}
+
+/** Each fill of the measuring cup, ticked off so that none is forgotten or poured twice. */
+function Fills({ fills, what }: { fills: number[]; what: string }) {
+  const units = useUnits();
+  const [done, setDone] = useState(0);
+  return (
+    <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", my: 1 }}>
+      {fills.map((ml, i) => (
+        <Button
+          key={i}
+          variant={i < done ? "contained" : "outlined"}
+          aria-pressed={i < done}
+          aria-label={`Fill ${i + 1} of ${what}, ${showWith(units.VOLUME, ml)}`}
+          onClick={() => setDone(i < done ? i : i + 1)}
+          sx={{ minHeight: 64, minWidth: 96, fontSize: "1.15rem" }}
+        >
+          {i < done ? "✓ " : ""}
+          {showWith(units.VOLUME, ml)}
+        </Button>
+      ))}
     </Box>
   );
 }
@@ -304,8 +361,17 @@ function Steps({
 }
 
 /** What else is worth knowing of this batch. */
-function Also({ answer }: { answer: CardAnswer }) {
+function Also({
+  answer,
+  session,
+  onEdit,
+}: {
+  answer: CardAnswer;
+  session: Session;
+  onEdit: (session: Session) => void;
+}) {
   const units = useUnits();
+  const colourId = answer.batch.cups[0]?.colourId ?? "clear";
   const { card } = answer;
   const small = card.totalG < card.surelyRightFromG;
   return (
@@ -331,13 +397,64 @@ function Also({ answer }: { answer: CardAnswer }) {
               {ways.length > 0
                 ? `: fits ${ways
                     .slice(0, 2)
-                    .map((f) => `${f.pieces} × ${f.name}`)
+                    .map((f) => `${f.pieces} × ${f.name}${f.inTime ? "" : " (too late by then)"}`)
                     .join(", or ")}.`
                 : "; no dry mould on the shelf is that small."}
             </li>
           );
         })}
       </Box>
+      {answer.together.length > 0 && (
+        <Box sx={{ mt: 0.5 }}>
+          All that is left together, several colours in a piece:{" "}
+          {answer.together
+            .slice(0, 2)
+            .map((f) => `${f.pieces} × ${f.name}`)
+            .join(", or ")}
+          .
+        </Box>
+      )}
+      {answer.topUps.length > 0 && (
+        <>
+          <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
+            Or top it up to a round batch
+          </Typography>
+          <Box component="ul" sx={{ pl: 2.25, my: 0 }}>
+            {answer.topUps.map((way) => {
+              const filler = way.fillers[0];
+              return (
+                filler && (
+                  <li key={way.totalG}>
+                    About {showWith(units.MASS, way.totalG, 0)} fills {filler.pieces} ×{" "}
+                    {filler.name} more.{" "}
+                    <Button
+                      size="small"
+                      aria-label={`Put ${filler.pieces} × ${filler.name} on the board`}
+                      onClick={() =>
+                        onEdit({
+                          ...session,
+                          pieces: [
+                            ...(session.pieces ?? []),
+                            {
+                              mouldId: filler.mouldId,
+                              cavityId: filler.cavityId,
+                              count: filler.pieces,
+                              layers: [{ colourId, join: "TOGETHER" }],
+                            },
+                          ],
+                        })
+                      }
+                      sx={{ minHeight: 30, py: 0 }}
+                    >
+                      On the board
+                    </Button>
+                  </li>
+                )
+              );
+            })}
+          </Box>
+        </>
+      )}
       <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
         If A and B are measured in two cups
       </Typography>

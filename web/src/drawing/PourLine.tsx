@@ -139,11 +139,14 @@ function Drawing({ layout, names, width, startsAt, zoneId, late }: DrawingProps)
 }
 
 const WORDS: Record<Task["kind"], string> = {
+  WARM: "warm",
   WEIGH_FIRST: "weigh",
   WEIGH_SECOND: "weigh",
   STIR: "stir",
+  SECOND_CUP: "over",
   REST: "rest",
   SPLIT: "split",
+  STOCK_CUP: "stock",
   TINT: "tint",
   POUR: "pour",
   BUBBLE_PASS: "bubbles",

@@ -17,6 +17,7 @@ import { AddMould } from "./AddMould";
 import { Board } from "./Board";
 import { Conditions } from "./Conditions";
 import { CupsBench } from "./CupsBench";
+import { withoutLayer, withoutLine } from "./cupsByHand";
 import { Findings } from "./Findings";
 import { Fig, HowProvider } from "./How";
 import { PieceEditor } from "./PieceEditor";
@@ -63,6 +64,8 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
 
   const chosenName = shelf.moulds.find((m) => m.id === chosen?.mouldId)?.name ?? "Missing mould";
 
+  const editCups = useCallback((next: Session) => edit(next, null), [edit]);
+
   const setPieces = (next: Piece[], field: string | null) =>
     edit({ ...session, pieces: next }, field);
   const setPiece = (line: number, piece: Piece, field: string | null) =>
@@ -72,11 +75,26 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
     );
   const remove = (line: number) => {
     setSelected(null);
-    setPieces(
-      pieces.filter((_, i) => i !== line),
+    edit(
+      {
+        ...session,
+        pieces: pieces.filter((_, i) => i !== line),
+        cupsByHand: withoutLine(session.cupsByHand ?? [], line),
+      },
       null,
     );
   };
+  const removeLayer = (line: number, layer: number) =>
+    edit(
+      {
+        ...session,
+        pieces: pieces.map((p, i) =>
+          i === line ? { ...p, layers: p.layers.filter((_, l) => l !== layer) } : p,
+        ),
+        cupsByHand: withoutLayer(session.cupsByHand ?? [], line, layer),
+      },
+      null,
+    );
   const add = (mouldId: string, count: number) => {
     setAdding(false);
     if (!shelf.moulds.some((m) => m.id === mouldId)) {
@@ -254,7 +272,16 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           >
             <Box className="stale">
               {plan && batch ? (
-                <CupsBench batch={batch} plan={plan} startsAt={startsAt} zoneId={zoneId} />
+                <CupsBench
+                  batch={batch}
+                  plan={plan}
+                  session={session}
+                  shelf={shelf}
+                  errors={errors}
+                  startsAt={startsAt}
+                  zoneId={zoneId}
+                  onEdit={editCups}
+                />
               ) : (
                 <Typography color="text.secondary">
                   The batch and its cups stand here as soon as there is something to pour.
@@ -278,6 +305,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     onBringBack={bringBack(chosen)}
                     onChange={(piece, field) => setPiece(selected, piece, field)}
                     onRemove={() => remove(selected)}
+                    onRemoveLayer={(layer) => removeLayer(selected, layer)}
                     onClose={() => setSelected(null)}
                   />
                 )}
@@ -338,6 +366,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           session={session}
           batch={batch.number}
           startsAt={startsAt}
+          onEdit={editCups}
           onClose={closeCard}
         />
       )}

@@ -3,10 +3,19 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import type { FieldError, Habits, Hands, Session, Workshop } from "../api/client";
+import {
+  errorsUnder,
+  type FieldError,
+  type Habits,
+  type Hands,
+  type Session,
+  type Workshop,
+} from "../api/client";
+import { Fields } from "../form/Fields";
 import { NumberField } from "../units/NumberField";
 import { useUnits } from "../units/UnitsProvider";
 import { AddResin } from "./AddResin";
+import { SCHOOLS, schoolText } from "./schools";
 
 interface Props {
   session: Session;
@@ -35,6 +44,7 @@ const HABITS: { key: Numeric<Required<Habits>>; label: string; symbol: string }[
 
 const HANDS: { key: Numeric<Required<Hands>>; label: string }[] = [
   { key: "weighSecondsPart", label: "Weigh a part" },
+  { key: "secondCupSeconds", label: "Into a second cup" },
   { key: "splitSecondsCup", label: "Split, a cup" },
   { key: "tintSecondsCup", label: "Tint, a cup" },
   { key: "tintPowderSecondsCup", label: "Tint with powder" },
@@ -184,6 +194,23 @@ export function Conditions(props: Props) {
           />
         ))}
       </Box>
+      {SCHOOLS.map((school) => (
+        <Box key={school.title} sx={{ mt: 2 }}>
+          <Box sx={{ color: "text.secondary" }}>{school.title}</Box>
+          <Fields
+            label={school.title}
+            specs={school.specs(props.habits)}
+            draft={props.habits}
+            errors={errorsUnder(errors, "habits")}
+            onChange={(habits) => onChange({ ...session, habits }, null)}
+          />
+          {schoolText(school.title, props.habits).map((line) => (
+            <Box key={line} sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.5 }}>
+              {line}
+            </Box>
+          ))}
+        </Box>
+      ))}
       <Box sx={{ color: "text.secondary", mt: 2, mb: 1 }}>How long one pair of hands takes</Box>
       <Box sx={row}>
         {HANDS.map(({ key, label }) => (

@@ -1,29 +1,64 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ButtonBase from "@mui/material/ButtonBase";
 import { useTheme } from "@mui/material/styles";
-import type { Batch, Cup, Plan } from "../api/client";
+import { useCallback, useState, type ReactNode } from "react";
+import type { Batch, Cup, FieldError, Plan, Session, Workshop } from "../api/client";
 import { CupDrawing, type Level } from "../drawing/CupDrawing";
 import { LoadingBar } from "../drawing/LoadingBar";
+import { lookText, LookSwatches } from "../drawing/LookSwatches";
 import { useWidth } from "../drawing/useWidth";
 import { WrongMark } from "../frame/Told";
 import { show, showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { CupPanel } from "./CupPanel";
+import { allCups, apart, carry, mayBeCarried, mayGo, portions, release } from "./cupsByHand";
+import type { Carried, Portion } from "./cupsByHand";
 import { Fig } from "./How";
-import { clockTime, doseText, limitText } from "./wording";
+import { useCarrying, type Carrying } from "./useCarrying";
+import { clockTime, doseText, limitText, loadingText, portionText } from "./wording";
 
 const MIXING_COLUMN = 180;
 const NARROWEST_CUP = 96;
 const CUP_AREA = 114;
 
+const NEW_CUP = "new";
+
 interface Props {
   batch: Batch;
   plan: Plan;
+  session: Session;
+  shelf: Required<Workshop>;
+  errors: FieldError[];
   startsAt: Date;
   zoneId: string;
+  onEdit: (session: Session) => void;
+}
+
+/** What a cup needs to be shown and worked on by hand. */
+interface Bench {
+  plan: Plan;
+  pxPerMm: number;
+  room: number;
+  selected: string | null;
+  carrying: Carrying | null;
+  until: (cup: Cup) => string;
+  onSelect: (cup: Cup) => void;
+  handle: ReturnType<typeof useCarrying>["handle"];
 }
 
 /** One batch: the mixing cup with its two marks, and what runs out of it into the cups. */
-export function CupsBench({ batch, plan, startsAt, zoneId }: Props) {
-  const until = (cup: Cup) => clockTime(startsAt, cup.thickensSeconds, zoneId);
+export function CupsBench(props: Props) {
+  const { batch, plan, session, startsAt, zoneId, onEdit } = props;
+  const [selected, setSelected] = useState<string | null>(null);
+  const drop = useCallback(
+    (what: Carried, over: string) => {
+      const to = allCups(plan).find((c) => c.id === over);
+      onEdit(to ? carry(session, plan, what, to) : apart(session, plan, what));
+    },
+    [plan, session, onEdit],
+  );
+  const { carrying, handle } = useCarrying(drop);
   const [ref, width] = useWidth<HTMLDivElement>();
   const cups = batch.split ? batch.cups : [];
   const lone = batch.split ? undefined : batch.cups[0];
@@ -37,51 +72,227 @@ export function CupsBench({ batch, plan, startsAt, zoneId }: Props) {
     118 / batch.mixingCup.topWidthMm,
     (Math.min(column, 140) - 16) / widest,
   );
-  // Streams need room above the cups; without them the cups may stand closer.
-  const room = inOneRow && cups.length > 0 ? CUP_AREA : tallest * pxPerMm + 8;
+  const bench: Bench = {
+    plan,
+    pxPerMm,
+    // Streams need room above the cups; without them the cups may stand closer.
+    room: inOneRow && cups.length > 0 ? CUP_AREA : tallest * pxPerMm + 8,
+    selected,
+    carrying,
+    until: (cup) => clockTime(startsAt, cup.thickensSeconds, zoneId),
+    onSelect: (cup) => setSelected(selected === cup.id ? null : cup.id),
+    handle,
+  };
+  const open = batch.cups.find((c) => c.id === selected);
   return (
     <Box ref={ref} sx={{ position: "relative" }}>
-      {inOneRow && cups.length > 0 && (
-        <Streams batch={batch} column={column} pxPerMm={pxPerMm} width={width} />
-      )}
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: inOneRow
-            ? `${MIXING_COLUMN}px repeat(${cups.length}, minmax(0, 1fr))`
-            : `repeat(auto-fill, minmax(${NARROWEST_CUP + 24}px, 1fr))`,
-          rowGap: 2,
-        }}
-      >
-        <MixingCup batch={batch} lone={lone} pxPerMm={pxPerMm} room={room} until={until} />
-        {cups.map((cup) => (
-          <CupColumn
-            key={cup.id}
-            cup={cup}
-            plan={plan}
-            pxPerMm={pxPerMm}
-            room={room}
-            until={until}
-          />
-        ))}
+      <Troubles errors={props.errors} session={session} onEdit={onEdit} />
+      <Box sx={{ position: "relative" }}>
+        {inOneRow && cups.length > 0 && (
+          <Streams batch={batch} column={column} pxPerMm={pxPerMm} width={width} />
+        )}
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: inOneRow
+              ? `${MIXING_COLUMN}px repeat(${cups.length}, minmax(0, 1fr))`
+              : `repeat(auto-fill, minmax(${NARROWEST_CUP + 24}px, 1fr))`,
+            rowGap: 2,
+          }}
+        >
+          <MixingCup batch={batch} lone={lone} bench={bench} />
+          {cups.map((cup) => (
+            <CupColumn key={cup.id} cup={cup} bench={bench} />
+          ))}
+        </Box>
       </Box>
+      {carrying && (
+        <>
+          <Box
+            data-cup={NEW_CUP}
+            sx={{
+              border: "2px dashed",
+              borderColor: carrying.over === NEW_CUP ? "primary.main" : "divider",
+              borderRadius: "10px",
+              p: 1.25,
+              mt: 1,
+              textAlign: "center",
+            }}
+          >
+            a cup of its own
+          </Box>
+          <Box
+            aria-hidden="true"
+            sx={{
+              position: "fixed",
+              left: carrying.x + 12,
+              top: carrying.y + 10,
+              zIndex: "tooltip",
+              bgcolor: "background.default",
+              border: 1,
+              borderColor: "primary.main",
+              borderRadius: "8px",
+              px: 1,
+              py: 0.25,
+              pointerEvents: "none",
+            }}
+          >
+            {carrying.words}
+          </Box>
+        </>
+      )}
+      {open && (
+        <CupPanel
+          cup={open}
+          plan={plan}
+          session={session}
+          shelf={props.shelf}
+          onEdit={onEdit}
+          onClose={() => setSelected(null)}
+        />
+      )}
     </Box>
   );
 }
 
-function MixingCup({
-  batch,
-  lone,
-  pxPerMm,
-  room,
-  until,
+/** What is wrong with cups put together by hand, each with the way out. */
+function Troubles({
+  errors,
+  session,
+  onEdit,
 }: {
-  batch: Batch;
-  lone: Cup | undefined;
-  pxPerMm: number;
-  room: number;
-  until: (cup: Cup) => string;
+  errors: FieldError[];
+  session: Session;
+  onEdit: (session: Session) => void;
 }) {
+  const troubles = errors.filter((e) => e.field.startsWith("cupsByHand["));
+  return troubles.map((trouble) => {
+    const byHand = Number(/\d+/.exec(trouble.field)?.[0] ?? -1);
+    return (
+      <Box key={trouble.field} role="alert" sx={{ display: "flex", gap: 1, mb: 1 }}>
+        <Box sx={{ color: "error.main", flex: 1 }}>
+          <WrongMark /> {trouble.message}
+        </Box>
+        <Button variant="outlined" onClick={() => onEdit(release(session, byHand))}>
+          Release it
+        </Button>
+      </Box>
+    );
+  });
+}
+
+/** Where a cup stands: something may be dropped on it while it is carried. */
+function Place({ cup, bench, children }: { cup: Cup; bench: Bench; children: ReactNode }) {
+  const { carrying, plan } = bench;
+  const takes = carrying !== null && mayGo(plan, carrying.what, cup);
+  return (
+    <Box
+      {...(takes ? { "data-cup": cup.id } : {})}
+      sx={{
+        minWidth: 0,
+        borderRadius: "10px",
+        outline: takes ? "2px dashed" : undefined,
+        outlineColor: carrying?.over === cup.id ? "primary.main" : "divider",
+        bgcolor: carrying?.over === cup.id ? "action.hover" : undefined,
+        opacity: carrying !== null && !takes && carrying.what.cupId !== cup.id ? 0.45 : 1,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** The layers poured from a cup; each can be carried to another cup. */
+function Portions({ cup, bench }: { cup: Cup; bench: Bench }) {
+  if (!mayBeCarried(cup)) {
+    return null;
+  }
+  return (
+    <Box
+      component="ul"
+      aria-label={`Poured from ${cup.colourName}`}
+      sx={{ listStyle: "none", p: 0, m: 0, mt: 0.5, display: "grid", gap: "2px" }}
+    >
+      {portions(cup).map((portion: Portion) => {
+        const words = portionText(bench.plan, portion);
+        return (
+          <li key={`${portion.line}.${portion.layer}`}>
+            <ButtonBase
+              {...bench.handle({ cupId: cup.id, portion }, words)}
+              onClick={() => bench.onSelect(cup)}
+              title={`${words}: drag it to another cup`}
+              sx={{
+                maxWidth: "100%",
+                minHeight: 26,
+                px: 0.75,
+                borderRadius: "6px",
+                bgcolor: "background.default",
+                fontSize: "0.8rem",
+                cursor: "grab",
+                touchAction: "none",
+              }}
+            >
+              <Box
+                component="span"
+                sx={{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}
+              >
+                {words}
+              </Box>
+            </ButtonBase>
+          </li>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** A cup's name, which opens it; marked when it was put together by hand. */
+function CupName({ cup, bench, wrong }: { cup: Cup; bench: Bench; wrong: boolean }) {
+  const whole = { cupId: cup.id, portion: null };
+  return (
+    <>
+      <ButtonBase
+        {...(mayBeCarried(cup) ? bench.handle(whole, `the ${cup.colourName} cup`) : {})}
+        onClick={() => bench.onSelect(cup)}
+        aria-expanded={bench.selected === cup.id}
+        aria-label={`Open the ${cup.colourName} cup`}
+        sx={{
+          mt: 0.5,
+          px: 0.75,
+          minHeight: 30,
+          maxWidth: "100%",
+          borderRadius: "6px",
+          fontWeight: 700,
+          fontSize: "1rem",
+          textDecoration: "underline dotted",
+          textUnderlineOffset: "3px",
+          color: wrong ? "error.main" : undefined,
+          cursor: "grab",
+          touchAction: "none",
+        }}
+      >
+        {wrong && <WrongMark />} {cup.colourName}
+      </ButtonBase>
+      {cup.byHand !== undefined && (
+        <Box sx={{ fontSize: "0.78rem", color: "primary.main", mt: -0.5 }}>by hand</Box>
+      )}
+    </>
+  );
+}
+
+function CupLook({ cup }: { cup: Cup }) {
+  return (
+    cup.look &&
+    cup.doses.length > 0 && (
+      <Box sx={{ fontSize: "0.78rem", color: "text.secondary", my: 0.25 }}>
+        <LookSwatches look={cup.look} /> {lookText(cup.look)}
+      </Box>
+    )
+  );
+}
+
+function MixingCup({ batch, lone, bench }: { batch: Batch; lone: Cup | undefined; bench: Bench }) {
+  const { pxPerMm, room, until } = bench;
   const units = useUnits();
   const { vars } = useTheme();
   const ink = (vars ?? {}).palette?.ink;
@@ -134,64 +345,71 @@ function MixingCup({
           <Fig of={`${at}/totalG`} what="Both parts">
             {showWith(units.MASS, batch.totalG)}
           </Fig>
-          {lone && lone.colourName !== "Clear" && `. Tinted ${lone.colourName}:`}
         </Box>
-        {lone && <Doses cup={lone} />}
-        {lone && lone.loading.length > 0 && <Loading cup={lone} />}
-        {lone && <Until cup={lone} until={until} />}
+        {batch.reserveG > 0 && (
+          <Box sx={{ fontSize: "0.87rem", pr: 1 }}>
+            {showWith(units.MASS, batch.reserveG)} stay in it clear, kept back
+          </Box>
+        )}
+        {lone && (
+          <Place cup={lone} bench={bench}>
+            <CupName cup={lone} bench={bench} wrong={isWrong(bench.plan, lone)} />
+            <Doses cup={lone} />
+            {lone.loading.length > 0 && <Loading cup={lone} />}
+            <CupLook cup={lone} />
+            <Until cup={lone} until={until} />
+            <Portions cup={lone} bench={bench} />
+          </Place>
+        )}
       </Box>
     </Box>
   );
 }
 
-function CupColumn({
-  cup,
-  plan,
-  pxPerMm,
-  room,
-  until,
-}: {
-  cup: Cup;
-  plan: Plan;
-  pxPerMm: number;
-  room: number;
-  until: (cup: Cup) => string;
-}) {
-  const units = useUnits();
-  const wrong = plan.findings.some(
+function isWrong(plan: Plan, cup: Cup): boolean {
+  return plan.findings.some(
     (f) =>
       f.severity === "BREACH" &&
       (f.place === `cup/${cup.id}` || cup.pours.some((p) => f.place === `pour/${p.id}`)),
   );
+}
+
+function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
+  const { pxPerMm, room, until } = bench;
+  const units = useUnits();
   return (
     <Box
       role="group"
       aria-label={`Cup ${cup.colourName}`}
       sx={{ textAlign: "center", minWidth: 0 }}
     >
-      <Box sx={{ height: room, display: "flex", alignItems: "flex-end", justifyContent: "center" }}>
-        <CupDrawing
-          kind={cup.kind}
-          levels={[{ mm: cup.levelMm, fill: cup.swatch }]}
-          pxPerMm={pxPerMm}
-          label={`${cup.kind.name}, filled to ${cup.levelMm.toFixed(0)} mm`}
-        />
-      </Box>
-      <Box sx={{ fontWeight: 700, mt: 0.75, color: wrong ? "error.main" : undefined }}>
-        {wrong && <WrongMark />} {cup.colourName}
-      </Box>
-      <Box sx={{ fontSize: "1.12rem", fontWeight: 700 }}>
-        <Fig of={`cup/${cup.id}/resinG`} what={`Resin for ${cup.colourName}`}>
-          {showWith(units.MASS, cup.resinG)}
-        </Fig>
-      </Box>
-      <Doses cup={cup} />
-      {cup.loading.length > 0 ? (
-        <Loading cup={cup} />
-      ) : (
-        <Box sx={{ color: "text.secondary", fontSize: "0.87rem" }}>no tint</Box>
-      )}
-      <Until cup={cup} until={until} />
+      <Place cup={cup} bench={bench}>
+        <Box
+          sx={{ height: room, display: "flex", alignItems: "flex-end", justifyContent: "center" }}
+        >
+          <CupDrawing
+            kind={cup.kind}
+            levels={[{ mm: cup.levelMm, fill: cup.swatch }]}
+            pxPerMm={pxPerMm}
+            label={`${cup.kind.name}, filled to ${cup.levelMm.toFixed(0)} mm`}
+          />
+        </Box>
+        <CupName cup={cup} bench={bench} wrong={isWrong(bench.plan, cup)} />
+        <Box sx={{ fontSize: "1.12rem", fontWeight: 700 }}>
+          <Fig of={`cup/${cup.id}/resinG`} what={`Resin for ${cup.colourName}`}>
+            {showWith(units.MASS, cup.resinG)}
+          </Fig>
+        </Box>
+        <Doses cup={cup} />
+        {cup.loading.length > 0 ? (
+          <Loading cup={cup} />
+        ) : (
+          <Box sx={{ color: "text.secondary", fontSize: "0.87rem" }}>no tint</Box>
+        )}
+        <CupLook cup={cup} />
+        <Until cup={cup} until={until} />
+        <Portions cup={cup} bench={bench} />
+      </Place>
     </Box>
   );
 }
@@ -236,6 +454,7 @@ function Doses({ cup }: { cup: Cup }) {
             <Fig of={`${at}/massG`} what={`${dose.colourantName} for ${cup.colourName}`}>
               {show(units.MASS, dose.massG, grams)} {units.MASS.symbol}
             </Fig>
+            {dose.stock && <Box sx={{ color: "text.primary" }}>from a stock cup</Box>}
           </Box>
         );
       })}
@@ -254,7 +473,7 @@ function Loading({ cup }: { cup: Cup }) {
       <LoadingBar share={nearest.percent / nearest.limitPercent} />
       <Box sx={{ fontSize: "0.82rem", color: held ? "error.main" : "text.secondary" }}>
         <Fig of={`cup/${cup.id}/loading/0`} what={`Loading of ${cup.colourName}`}>
-          {nearest.percent.toFixed(1)} of {Number(nearest.limitPercent.toFixed(1))} %
+          {loadingText(nearest)}
         </Fig>
         {held && ", held back"}
       </Box>

@@ -15,6 +15,7 @@ interface Props {
   onBringBack: (() => void) | null;
   onChange: (piece: Piece, field: string | null) => void;
   onRemove: () => void;
+  onRemoveLayer: (layer: number) => void;
   onClose: () => void;
 }
 
@@ -108,9 +109,7 @@ export function PieceEditor(props: Props) {
             shelf={shelf}
             errors={errors.filter((e) => e.field.startsWith(`${at}.layers[${i}]`))}
             onChange={(next, field) => setLayer(i, next, field)}
-            onRemove={() =>
-              props.onChange({ ...piece, layers: piece.layers.filter((_, l) => l !== i) }, null)
-            }
+            onRemove={() => props.onRemoveLayer(i)}
           />
         ))
         .reverse()}

@@ -142,6 +142,12 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `In ${place} the scale’s steps put A to B off by ${Math.abs(finding.value).toFixed(1)} %; at most ${finding.limit.toFixed(1)} %. Mix more, or use a finer scale.`;
     case "CUP_TOO_SMALL":
       return `${capital(place)} needs ${showWith(units.VOLUME, finding.value)}, and its cup holds ${showWith(units.VOLUME, finding.limit)}. Lay out a larger one.`;
+    case "CUP_HEATS":
+      return `${capital(place)} holds ${showWith(units.VOLUME, finding.value, 0)} in one cup; beyond ${showWith(units.VOLUME, finding.limit, 0)} it warms itself and thickens early. Split it, or pour it at once.`;
+    case "BATCH_TOO_LARGE":
+      return `${capital(place)} is ${showWith(units.MASS, finding.value, 0)}, and the label allows ${showWith(units.MASS, finding.limit, 0)} at once. Release a cup, or mix more batches.`;
+    case "STOCK_CUP":
+      return `${capital(place)} wants ${showWith(units.MASS, finding.value, 3)} of a colourant, less than this scale and its drops can tell: let it down from a stock cup, as the card says.`;
     case "POUR_IN_PARTS":
       return `${capital(place)}: takes ${finding.value} cups for one pour.`;
     case "SEVERAL_BATCHES":
@@ -171,7 +177,13 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "WAXED_CUP":
       return `${capital(place)} is mixed in a waxed cup: the wax comes off into the resin. Take another.`;
     case "WATER_IN_COLOUR":
-      return `${capital(place)} holds ${finding.value.toFixed(1)} % of water-based paint: try it first, and expect a softer cure.`;
+      return `${capital(place)} holds ${finding.value.toFixed(1)} % of water, all its colourants together: try it first, and expect a softer cure.`;
+    case "WATER_FORBIDDEN":
+      return `${capital(place)} holds ${finding.value.toFixed(1)} % of water, and this workshop uses no water-based paint. Take another colour, or change that habit.`;
+    case "SOLVENT_IN_COLOUR":
+      return `${capital(place)} holds ${finding.value.toFixed(1)} % of solvent: thin edges may stay soft, and no flame or hot air comes near it.`;
+    case "SINKS_IN_THIN":
+      return `${capital(place)}: flakes and coarse glitter sink in a resin this thin. Wait until it thickens, or take finer ones.`;
     case "LABEL_CONTRADICTS":
       return `The resin’s label contradicts itself in ${countWord(finding.value).toLowerCase()} ${finding.value === 1 ? "place" : "places"}; see it on the shelf.`;
   }
@@ -217,6 +229,8 @@ function capital(text: string): string {
 
 export function basisText(basis: Loading["basis"]): string {
   switch (basis) {
+    case "DROPS_IN_10_ML":
+      return "drops in 10 mL of resin";
     case "WEIGHT_OF_MIX":
       return "by weight of the mix";
     case "WEIGHT_OF_RESIN":
@@ -232,6 +246,7 @@ export function limitText(loading: Loading): string {
   const whose = {
     SHOP_ALL: "all additives together",
     SHOP_LIQUIDS: "liquid colour",
+    SHOP_DROPS: "liquid colour",
     RESIN: "what the resin takes",
     COLOURANT: "its own label",
   }[loading.whose];
@@ -257,14 +272,16 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   CUP_CONTENT:
     "The pours and the overage, and on top what stays in the cup: (pours + overage + what badly known moulds may take more + always) ÷ (1 − share).",
   CUP_RESIN: "The content less the colourants.",
-  RESIN_AS_MIXED: "The whole batch stays in the cup it was mixed in.",
+  RESIN_AS_MIXED:
+    "The whole batch stays in the cup it was mixed in, less what a first cup or stock cups keep.",
   CONTENT_AS_MIXED: "Resin and colourants.",
   CUP_STAYS: "Content less what is poured: what clings, and the overage.",
   DOSE: "The recipe’s percentage of the finished mix, held at the nearest limit, down to a milligram.",
   DROPS: "The dose over the mass of one drop; whole drops are counted.",
   SCOOPS: "The dose as it lies in the scoop, over the scoop’s volume; counted in quarters.",
   LOADING: "What is stirred in, as a share, the way this limit counts.",
-  BATCH_NEED: "The resin of all cups, and what stays in the mixing cup.",
+  BATCH_NEED:
+    "The resin of all cups and what is kept back, and what stays in the mixing cup or cups.",
   PART_BY_WEIGHT: "The need, shared out in the label’s ratio, by weight.",
   PART_BY_VOLUME: "The need, shared out in the label’s ratio, by volume.",
   PART_MASS_FROM_VOLUME: "Volume times density.",
@@ -315,6 +332,24 @@ function figure(value: number): string {
   }
   const digits = Math.abs(value) >= 100 ? 1 : Math.abs(value) >= 1 ? 2 : 3;
   return String(Number(value.toFixed(digits)));
+}
+
+/** Pours of one layer that a cup holds. */
+export function portionText(
+  plan: Plan,
+  portion: { line: number; layer: number; cavities: number },
+): string {
+  const piece = plan.pieces[portion.line];
+  const which = (piece?.layers.length ?? 1) > 1 ? `, ${ordinal(portion.layer + 1)} layer` : "";
+  return `${portion.cavities} × ${piece?.mouldName ?? "mould"}${which}`;
+}
+
+/** How near a cup comes to a limit, as the limit counts. */
+export function loadingText(loading: Loading): string {
+  const limit = Number(loading.limitPercent.toFixed(1));
+  return loading.basis === "DROPS_IN_10_ML"
+    ? `${loading.percent.toFixed(1)} of ${limit} drops in 10 mL`
+    : `${loading.percent.toFixed(1)} of ${limit} %`;
 }
 
 /** Drops and scoops as they are counted out. */

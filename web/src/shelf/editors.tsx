@@ -25,6 +25,7 @@ import { NumberField } from "../units/NumberField";
 import { useUnits } from "../units/UnitsProvider";
 import { liquid, type Material } from "./kinds";
 import {
+  CHIP_SPECS,
   COLOUR_SPECS,
   COLOURANT_SPECS,
   CUP_SPECS,
@@ -249,6 +250,44 @@ export function ColourantEditor({ draft, errors, onChange }: EditorProps<Coloura
             : "Level scoops, five at a time, three times, with the scoop that stays with this jar."}
         </Box>
       </Box>
+      <Box role="group" aria-label="A cured chip on white and on black">
+        {draft.shelf?.swatches ? (
+          <>
+            <Fields
+              specs={CHIP_SPECS}
+              draft={draft.shelf.swatches}
+              errors={errorsUnder(errors, "shelf.swatches")}
+              onChange={(swatches) => onChange(setAt(draft, "shelf.swatches", swatches))}
+            />
+            <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
+              <Box sx={{ color: "text.secondary", flex: "1 1 300px" }}>
+                Both in the same light; then the look of every layer with this jar is worked out
+                from the chip instead of guessed.
+              </Box>
+              <Button onClick={() => onChange(setAt(draft, "shelf.swatches", null))}>
+                Take the chip away
+              </Button>
+            </Box>
+          </>
+        ) : (
+          <Button
+            onClick={() =>
+              onChange(
+                setAt(draft, "shelf.swatches", {
+                  percentOfMix: 1,
+                  thicknessMm: 3,
+                  overWhite: draft.swatch,
+                  overBlack: "#101010",
+                  white: "#ffffff",
+                  black: "#000000",
+                }),
+              )
+            }
+          >
+            + a cured chip, seen on white and on black
+          </Button>
+        )}
+      </Box>
       {draft.form === "ACRYLIC_PAINT" && (
         <Box>Water-based paint can spoil the cure: at most a tenth, and try it first.</Box>
       )}
@@ -258,9 +297,35 @@ export function ColourantEditor({ draft, errors, onChange }: EditorProps<Coloura
 
 export function ColourEditor({ draft, errors, shelf, onChange }: EditorProps<Colour>) {
   const general = errors.find((e) => e.field === "recipe");
+  const inParts = draft.strengthPercent !== undefined && draft.strengthPercent !== null;
+  const amount = inParts ? "parts" : "percentOfMix";
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
       <Fields specs={COLOUR_SPECS} draft={draft} errors={errors} onChange={onChange} />
+      <Box sx={{ display: "flex", gap: 1.25, flexWrap: "wrap", alignItems: "flex-start" }}>
+        <TextField
+          select
+          label="Recipe"
+          value={inParts ? "parts" : "shares"}
+          onChange={(e) =>
+            onChange(e.target.value === "parts" ? inPartsOf(draft) : inShares(draft))
+          }
+          sx={{ width: 230 }}
+        >
+          <MenuItem value="shares">shares of the whole mix</MenuItem>
+          <MenuItem value="parts">parts beside each other</MenuItem>
+        </TextField>
+        {inParts && (
+          <NumberField
+            label="All together, of the mix"
+            symbol="%"
+            width={190}
+            value={draft.strengthPercent}
+            error={errors.find((e) => e.field === "strengthPercent")}
+            onChange={(v) => v !== null && onChange({ ...draft, strengthPercent: v })}
+          />
+        )}
+      </Box>
       {draft.recipe.map((part, i) => (
         <Box
           key={i}
@@ -269,12 +334,12 @@ export function ColourEditor({ draft, errors, shelf, onChange }: EditorProps<Col
           sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}
         >
           <NumberField
-            label="Of the whole mix"
-            symbol="%"
+            label={inParts ? "Parts" : "Of the whole mix"}
+            {...(inParts ? {} : { symbol: "%" })}
             width={150}
-            value={part.percentOfMix}
-            error={errors.find((e) => e.field === `recipe[${i}].percentOfMix`)}
-            onChange={(v) => v !== null && onChange(setAt(draft, `recipe[${i}].percentOfMix`, v))}
+            value={part[amount]}
+            error={errors.find((e) => e.field === `recipe[${i}].${amount}`)}
+            onChange={(v) => v !== null && onChange(setAt(draft, `recipe[${i}].${amount}`, v))}
           />
           <TextField
             select
@@ -311,7 +376,7 @@ export function ColourEditor({ draft, errors, shelf, onChange }: EditorProps<Col
                 ...draft,
                 recipe: [
                   ...draft.recipe,
-                  { colourantId: shelf.colourants[0]?.colourant.id ?? "", percentOfMix: 1 },
+                  { colourantId: shelf.colourants[0]?.colourant.id ?? "", [amount]: 1 },
                 ],
               })
             }
@@ -325,6 +390,31 @@ export function ColourEditor({ draft, errors, shelf, onChange }: EditorProps<Col
       </Box>
     </Box>
   );
+}
+
+/** The same recipe in parts: each share is as many parts, their sum is the strength. */
+function inPartsOf(draft: Colour): Colour {
+  const all = draft.recipe.reduce((sum, p) => sum + (p.percentOfMix ?? 0), 0);
+  return {
+    ...draft,
+    strengthPercent: all > 0 ? all : 1,
+    recipe: draft.recipe.map((p) => ({ colourantId: p.colourantId, parts: p.percentOfMix ?? 1 })),
+  };
+}
+
+/** The same recipe in shares of the mix. */
+function inShares(draft: Colour): Colour {
+  const all = draft.recipe.reduce((sum, p) => sum + (p.parts ?? 0), 0);
+  const strength = draft.strengthPercent ?? 1;
+  return {
+    id: draft.id,
+    name: draft.name,
+    swatch: draft.swatch,
+    recipe: draft.recipe.map((p) => ({
+      colourantId: p.colourantId,
+      percentOfMix: all > 0 ? (strength * (p.parts ?? 0)) / all : 1,
+    })),
+  };
 }
 
 export function EmbedEditor({ draft, errors, onChange }: EditorProps<Embed>) {

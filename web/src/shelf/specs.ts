@@ -218,10 +218,35 @@ export const COLOURANT_SPECS: FieldSpec[] = [
   { path: "trueDensity", label: "The stuff itself", kind: "number", symbol: "g/mL", width: 150 },
   { path: "shelf.strength", label: "Strength, 1 = usual", kind: "number", width: 160 },
   { path: "shelf.lightFast", label: "In daylight", kind: "yesno", yes: "holds", no: "fades" },
+  { path: "shelf.grainMm", label: "Grains", kind: "number", symbol: "mm", width: 110 },
   { path: "shelf.leftG", label: "Left", kind: "number", quantity: "MASS" },
   { path: "shelf.implement", label: "Dropper or scoop", kind: "text", width: 200 },
   { path: "dropG", label: "One drop", kind: "number", symbol: "g" },
   { path: "scoopMl", label: "One scoop", kind: "number", symbol: "mL" },
+];
+
+/** A cured chip of one colourant on a white and on a black card. */
+export const CHIP_SPECS: FieldSpec[] = [
+  {
+    path: "percentOfMix",
+    label: "In the chip, of the mix",
+    kind: "number",
+    symbol: "%",
+    needed: true,
+    width: 175,
+  },
+  {
+    path: "thicknessMm",
+    label: "Chip’s thickness",
+    kind: "number",
+    symbol: "mm",
+    needed: true,
+    width: 150,
+  },
+  { path: "overWhite", label: "On white", kind: "colour", needed: true },
+  { path: "overBlack", label: "On black", kind: "colour", needed: true },
+  { path: "white", label: "White card", kind: "colour", width: 100 },
+  { path: "black", label: "Black card", kind: "colour", width: 100 },
 ];
 
 export const COLOUR_SPECS: FieldSpec[] = [
@@ -296,4 +321,5 @@ export const CUP_SPECS: FieldSpec[] = [
       ["POLYSTYRENE", "polystyrene"],
     ],
   },
+  { path: "staysG", label: "What stays in it, weighed", kind: "number", symbol: "g", width: 195 },
 ];

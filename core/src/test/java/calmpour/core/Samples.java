@@ -95,6 +95,8 @@ public final class Samples {
         mix,
         List.of(),
         1,
+        List.of(),
+        List.of(),
         habits,
         Hands.DEFAULT,
         null);

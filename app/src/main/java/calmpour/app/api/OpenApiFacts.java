@@ -104,13 +104,13 @@ class OpenApiFacts {
 
     private static List<String> optionalInDocuments(Class<?> record) {
       return switch (record.getSimpleName()) {
-        case "Session" -> List.of("cupIds", "habits", "hands", "pieces");
+        case "Session" -> List.of("cupIds", "habits", "hands", "pieces", "cupsByHand", "strengths");
         case "Workshop" ->
             List.of("moulds", "resins", "colourants", "colours", "cups", "parts", "embeds");
         case "Measurement" -> List.of("parts", "levels");
         case "ResinPart" -> List.of("lots");
         case "Layer" -> List.of("join");
-        case "Habits", "Hands" ->
+        case "Habits", "Hands", "Mixing", "Splitting", "Tinting" ->
             java.util.Arrays.stream(record.getRecordComponents())
                 .map(RecordComponent::getName)
                 .toList();

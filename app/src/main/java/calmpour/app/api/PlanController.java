@@ -5,6 +5,7 @@ import calmpour.core.check.Check;
 import calmpour.core.derive.Derivation;
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.BatchCard;
+import calmpour.core.plan.BenchTally;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Fillers;
 import calmpour.core.plan.Plan;
@@ -67,8 +68,19 @@ public class PlanController {
     }
   }
 
-  /** A batch card, and where each leftover can go. */
-  public record CardAnswer(BatchCard card, Batch batch, List<LeftoverWays> leftovers) {}
+  /**
+   * A batch card, and where each leftover can go.
+   *
+   * @param together moulds that take all leftovers in one, several colours in a piece; empty for a
+   *     single leftover
+   * @param topUps the other way: a rounder batch, and what takes the difference
+   */
+  public record CardAnswer(
+      BatchCard card,
+      Batch batch,
+      List<LeftoverWays> leftovers,
+      List<Fillers.Filler> together,
+      List<Fillers.TopUp> topUps) {}
 
   /** Moulds that take what one cup has left. */
   public record LeftoverWays(String cupId, List<Fillers.Filler> fillers) {}
@@ -81,14 +93,44 @@ public class PlanController {
             .card(request.session(), workshop, request.batch())
             .orElseThrow(() -> new NotFoundException("this plan has no batch " + request.batch()));
     Batch batch = planner.plan(request.session(), workshop).batches().get(request.batch() - 1);
+    Session session = request.session();
+    double leftMl = card.leftovers().stream().mapToDouble(BatchCard.Leftover::leftMl).sum();
+    int open = card.leftovers().stream().mapToInt(BatchCard.Leftover::openSeconds).min().orElse(0);
+    Double largest = Resolution.of(session, workshop).resin().largestBatchG();
     return new CardAnswer(
         card,
         batch,
         card.leftovers().stream()
             .map(l ->
                 new LeftoverWays(
-                    l.cupId(), Fillers.of(request.session(), workshop, l.leftMl(), MOST_FILLERS)))
-            .toList());
+                    l.cupId(),
+                    Fillers.of(session, workshop, l.leftMl(), l.openSeconds(), MOST_FILLERS)))
+            .toList(),
+        card.leftovers().size() < 2
+            ? List.of()
+            : Fillers.of(session, workshop, leftMl, open, MOST_FILLERS),
+        Fillers.topUps(
+            session,
+            workshop,
+            batch,
+            leftMl,
+            largest == null ? Double.POSITIVE_INFINITY : largest,
+            MOST_FILLERS));
+  }
+
+  /** More colour in one cup than planned. */
+  public record TallyRequest(Session session, String cupId, List<BenchTally.AddedColour> added) {
+    public TallyRequest {
+      added = added == null ? List.of() : List.copyOf(added);
+      new Check().present("session", session).name("cupId", cupId).orThrow();
+    }
+  }
+
+  @PostMapping("/tally")
+  BenchTally tally(@RequestBody TallyRequest request) {
+    return planner
+        .tally(request.session(), shelf.workshop(), request.cupId(), request.added())
+        .orElseThrow(() -> new NotFoundException("this plan has no cup " + request.cupId()));
   }
 
   /** What is really in the cup of a batch. */
@@ -141,7 +183,12 @@ public class PlanController {
         poured > 0
             ? session.habits().overagePercent() + rescue.beyondPlanG() / poured * 100
             : session.habits().overagePercent(),
-        Fillers.of(session, workshop, Math.max(0, beyondMl), MOST_FILLERS));
+        Fillers.of(
+            session,
+            workshop,
+            Math.max(0, beyondMl),
+            batch.cups().stream().mapToInt(Cup::latestPourEndSeconds).min().orElse(0),
+            MOST_FILLERS));
   }
 
   private static @Nullable Double over(double value, @Nullable Double limit) {

@@ -22,6 +22,23 @@ enum Messages {
   NOTHING_LEFT_FOR_LAYER("The layers below already fill the mould; nothing is left for this one."),
   RECIPE_TOO_STRONG(
       "The colourants add up to {0} % of the mix; at most {2} % leaves room for resin."),
+  RECIPE_IS_NOTHING("The recipe adds up to nothing: give at least one colourant a share."),
+  CUP_KEEPS_ALL("A cup that keeps {0} g keeps all that it holds: {2} g. Weigh it again."),
+  CUP_HOLDS_TOO_LITTLE(
+      "“{0}” is so small that next to all it holds would stay on its walls. Lay out a larger one."),
+  CUP_OF_TWO_COLOURS(
+      "This cup was put together for one colour, and now its layers have two. Release it, or give"
+          + " them one colour."),
+  CUP_OF_TWO_SITTINGS(
+      "This cup’s layers are poured at different times, and no cup waits that long. Release it."),
+  NOTHING_FOR_CUP("This cup was put together for a layer that is no longer there. Release it."),
+  FORBIDDEN_PERCENT(
+      "A limit of 0 % would forbid it. Leave this empty where the label gives no limit; what is not"
+          + " to be used is best taken off the shelf."),
+  NOT_A_COLOUR("“{0}” is no colour: # and six figures, such as #2f5d57."),
+  NO_SUCH_SWATCH(
+      "No layer looks like that: over black it cannot be lighter than over white, nor lighter than"
+          + " its card over white. Look at both in the same light."),
   CUP_TOO_SMALL(
       "This would take more than {2} cups for a single pour: lay out larger cups, or check"
           + " the label’s largest batch."),

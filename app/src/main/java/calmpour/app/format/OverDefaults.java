@@ -1,5 +1,6 @@
 package calmpour.app.format;
 
+import java.util.Map;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.JsonNode;
@@ -33,7 +34,20 @@ final class OverDefaults<T> extends StdDeserializer<T> {
       return context.reportInputMismatch(type, "an object is expected");
     }
     ObjectNode merged = plain.valueToTree(defaults);
-    merged.setAll(object);
+    lay(object, merged);
     return plain.treeToValue(merged, type);
+  }
+
+  /** What is named goes over what stands there, also within a group of habits. */
+  private static void lay(ObjectNode over, ObjectNode below) {
+    for (Map.Entry<String, JsonNode> field : over.properties()) {
+      boolean group =
+          field.getValue() instanceof ObjectNode && below.get(field.getKey()) instanceof ObjectNode;
+      if (group) {
+        lay((ObjectNode) field.getValue(), (ObjectNode) below.get(field.getKey()));
+      } else {
+        below.set(field.getKey(), field.getValue());
+      }
+    }
   }
 }

@@ -3,12 +3,15 @@ package calmpour.core.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Collects what is wrong with the values of one record; detecting and throwing are separate. */
 public final class Check {
   /** Longest name of anything in the workshop, in characters. */
   public static final int NAME_LENGTH = 80;
+
+  private static final Pattern HEX = Pattern.compile("#[0-9a-fA-F]{6}");
 
   private final List<Problem> problems = new ArrayList<>();
 
@@ -52,6 +55,15 @@ public final class Check {
   public Check present(String field, @Nullable Object value) {
     if (value == null) {
       problems.add(Problem.of(field, Problem.Code.MISSING, null));
+    }
+    return this;
+  }
+
+  /** A colour as {@code #rrggbb}. */
+  public Check colour(String field, @Nullable String value) {
+    if (value == null || !HEX.matcher(value).matches()) {
+      Problem.Code code = value == null ? Problem.Code.MISSING : Problem.Code.NOT_A_COLOUR;
+      problems.add(Problem.of(field, code, value));
     }
     return this;
   }

@@ -6,9 +6,10 @@ import java.util.List;
  * What happens to a body of resin from the first contact of A and B: one segment after the other.
  * The last one goes on for as long as anybody asks.
  *
+ * @param startC temperature of A + B when they meet
  * @param segments at least one, in time order
  */
-public record BodyHistory(List<Segment> segments) {
+public record BodyHistory(double startC, List<Segment> segments) {
   public BodyHistory {
     segments = List.copyOf(segments);
     if (segments.isEmpty()) {

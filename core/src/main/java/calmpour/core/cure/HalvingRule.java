@@ -6,7 +6,8 @@ import java.util.List;
 /**
  * The bench rule of thumb: half the working time for every 10 °C more, a little longer for a
  * smaller mass. Common practice, no source. Each segment uses up its share of the life that a body
- * of its mass and surroundings would have.
+ * of its mass and surroundings would have. A mix that was warmed counts as warm throughout, which
+ * errs on the short side.
  */
 public final class HalvingRule implements CureModel {
   /**
@@ -44,7 +45,11 @@ public final class HalvingRule implements CureModel {
     for (int i = 0; ; i++) {
       BodyHistory.Segment segment = segments.get(i);
       double whole =
-          labelFactor * lifeMinutes(resin, segment.massG(), segment.surroundingsC() + warmer);
+          labelFactor
+              * lifeMinutes(
+                  resin,
+                  segment.massG(),
+                  Math.max(body.startC(), segment.surroundingsC()) + warmer);
       double used = segment.minutes() / whole;
       if (i == segments.size() - 1 || used >= left) {
         return elapsed + left * whole;

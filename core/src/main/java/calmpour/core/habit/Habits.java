@@ -23,6 +23,9 @@ import calmpour.core.check.Range;
  * @param thickWaitMinutes from the end of mixing until a thick join
  * @param gelWaitMinutes from the end of mixing until a gel join, where the label does not say
  * @param curedWaitHours from the pour until a cured join
+ * @param mixing how A and B become one
+ * @param splitting how one mix becomes cups
+ * @param tinting how much colour is allowed
  */
 public record Habits(
     MeasureBy measureBy,
@@ -41,7 +44,10 @@ public record Habits(
     double ratioTolerancePercent,
     double thickWaitMinutes,
     double gelWaitMinutes,
-    double curedWaitHours) {
+    double curedWaitHours,
+    Mixing mixing,
+    Splitting splitting,
+    Tinting tinting) {
   public static final Range SCALE_DIVISION_G = new Range(0.001, 10);
   public static final Range MARKS_DIVISION_ML = new Range(0.1, 50);
   public static final Range OVERAGE_PERCENT = new Range(0, 100);
@@ -61,7 +67,26 @@ public record Habits(
   /** The starting values of the trade; common practice, no source. */
   public static final Habits DEFAULT =
       new Habits(
-          MeasureBy.LABEL, FirstPart.B, 0.1, 1, 5, 1.5, 2, 20, 10, 6, 3, 8, 3, 2, 35, 240, 24);
+          MeasureBy.LABEL,
+          FirstPart.B,
+          0.1,
+          1,
+          5,
+          1.5,
+          2,
+          20,
+          10,
+          6,
+          3,
+          8,
+          3,
+          2,
+          35,
+          240,
+          24,
+          Mixing.DEFAULT,
+          Splitting.DEFAULT,
+          Tinting.DEFAULT);
 
   /** How A and B are measured. */
   public enum MeasureBy {
@@ -95,28 +120,62 @@ public record Habits(
         .within("thickWaitMinutes", thickWaitMinutes, THICK_WAIT_MINUTES)
         .within("gelWaitMinutes", gelWaitMinutes, GEL_WAIT_MINUTES)
         .within("curedWaitHours", curedWaitHours, CURED_WAIT_HOURS)
+        .present("mixing", mixing)
+        .present("splitting", splitting)
+        .present("tinting", tinting)
         .orThrow();
   }
 
   /** The same habits with another rest, minutes. */
   public Habits withRestMinutes(double minutes) {
+    return with(overagePercent, residueG, residuePercent, minutes, mixing, splitting, tinting);
+  }
+
+  /** The same habits with another overage and other residues: %, g, %. */
+  public Habits withAllowances(double overage, double alwaysG, double percent) {
+    return with(overage, alwaysG, percent, restMinutes, mixing, splitting, tinting);
+  }
+
+  public Habits withMixing(Mixing other) {
+    return with(overagePercent, residueG, residuePercent, restMinutes, other, splitting, tinting);
+  }
+
+  public Habits withSplitting(Splitting other) {
+    return with(overagePercent, residueG, residuePercent, restMinutes, mixing, other, tinting);
+  }
+
+  public Habits withTinting(Tinting other) {
+    return with(overagePercent, residueG, residuePercent, restMinutes, mixing, splitting, other);
+  }
+
+  private Habits with(
+      double overage,
+      double alwaysG,
+      double percent,
+      double rest,
+      Mixing otherMixing,
+      Splitting otherSplitting,
+      Tinting otherTinting) {
     return new Habits(
         measureBy,
         firstPart,
         scaleDivisionG,
         marksDivisionMl,
-        overagePercent,
-        residueG,
-        residuePercent,
+        overage,
+        alwaysG,
+        percent,
         headroomPercent,
         capAllPercent,
         capLiquidPercent,
         stirMinutes,
-        minutes,
+        rest,
         marginMinutes,
         ratioTolerancePercent,
         thickWaitMinutes,
         gelWaitMinutes,
-        curedWaitHours);
+        curedWaitHours,
+        otherMixing,
+        otherSplitting,
+        otherTinting);
   }
 }

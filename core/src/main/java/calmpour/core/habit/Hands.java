@@ -6,9 +6,12 @@ import calmpour.core.check.Range;
 /**
  * How long one pair of hands takes, in seconds. Starting values: common practice, no source, each
  * uncertain by about a third.
+ *
+ * @param secondCupSeconds over into a clean cup, before it is stirred on there
  */
 public record Hands(
     double weighSecondsPart,
+    double secondCupSeconds,
     double splitSecondsCup,
     double tintSecondsCup,
     double tintPowderSecondsCup,
@@ -17,6 +20,7 @@ public record Hands(
     double bubbleSecondsCavity,
     double coverSeconds) {
   public static final Range WEIGH_SECONDS_PART = new Range(1, 1_800);
+  public static final Range SECOND_CUP_SECONDS = new Range(1, 600);
   public static final Range SPLIT_SECONDS_CUP = new Range(1, 600);
   public static final Range TINT_SECONDS_CUP = new Range(1, 1_800);
   public static final Range TINT_POWDER_SECONDS_CUP = new Range(1, 1_800);
@@ -25,11 +29,12 @@ public record Hands(
   public static final Range BUBBLE_SECONDS_CAVITY = new Range(0, 600);
   public static final Range COVER_SECONDS = new Range(0, 3_600);
 
-  public static final Hands DEFAULT = new Hands(60, 15, 60, 90, 15, 1, 10, 60);
+  public static final Hands DEFAULT = new Hands(60, 30, 15, 60, 90, 15, 1, 10, 60);
 
   public Hands {
     new Check()
         .within("weighSecondsPart", weighSecondsPart, WEIGH_SECONDS_PART)
+        .within("secondCupSeconds", secondCupSeconds, SECOND_CUP_SECONDS)
         .within("splitSecondsCup", splitSecondsCup, SPLIT_SECONDS_CUP)
         .within("tintSecondsCup", tintSecondsCup, TINT_SECONDS_CUP)
         .within("tintPowderSecondsCup", tintPowderSecondsCup, TINT_POWDER_SECONDS_CUP)

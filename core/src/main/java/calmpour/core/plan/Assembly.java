@@ -11,10 +11,15 @@ import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.LoadingBasis;
+import calmpour.core.tint.Look;
+import calmpour.core.tint.Rgb;
+import calmpour.core.tint.StockCup;
+import calmpour.core.tint.StrengthSteps;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /** Puts masses and times together into the plan that everybody reads. */
 final class Assembly {
@@ -51,6 +56,9 @@ final class Assembly {
         mixingCup.levelMm(firstMl),
         mixingCup.levelMm(a.volumeMl() + b.volumeMl()),
         Milligrams.grams(batch.staysMg()),
+        Milligrams.grams(batch.firstStaysMg()),
+        batch.split() ? new Limits(job).reserveG() : 0,
+        HandsLine.startC(job),
         batch.split(),
         cups,
         times.start(),
@@ -84,9 +92,15 @@ final class Assembly {
         cup.contentMl(),
         Milligrams.grams(cup.pouredMg()),
         Milligrams.grams(cup.contentMg() - cup.pouredMg()),
-        doses(cup),
+        doses(cup, job.session().habits().scaleDivisionG()),
         cup.tint().heldAt(),
         cup.tint().readings().stream().map(Assembly::loading).toList(),
+        cup.hand() == CupDraft.BY_PLAN ? null : cup.hand(),
+        cup.tint().inAll(),
+        cup.tint().waterPercent(),
+        cup.tint().solventPercent(),
+        strength(cup),
+        look(cup),
         pours,
         cupTimes.filled(),
         times.contact() + seconds(thickens.minutes()) - marginSeconds(job.session().habits()),
@@ -125,7 +139,7 @@ final class Assembly {
         });
   }
 
-  private static Cup.Loading loading(Tint.Reading reading) {
+  static Cup.Loading loading(Tint.Reading reading) {
     LoadingBasis basis = reading.basis();
     return new Cup.Loading(
         reading.limit().whose(),
@@ -150,29 +164,87 @@ final class Assembly {
         span.end());
   }
 
-  private static List<Cup.Dose> doses(MixSheet.FilledCup cup) {
+  private Cup.@Nullable Strength strength(MixSheet.FilledCup cup) {
+    double factor = job.session().strengthOf(cup.colour().id());
+    List<Double> percents = cup.colour().percentsOfMix();
+    double resinG = Milligrams.grams(cup.resinMg());
+    return StrengthSteps.of(cup.tint(), percents, factor, resinG)
+        .map(s ->
+            new Cup.Strength(
+                s.factor(),
+                s.weaker(),
+                s.stronger(),
+                s.lastStep(),
+                s.stoppedBy() == null ? null : loading(s.stoppedBy())))
+        .orElse(null);
+  }
+
+  /** The thinnest of its layers hides least. */
+  private @Nullable Look look(MixSheet.FilledCup cup) {
+    Look thinnest = null;
+    for (PourDraft pour : cup.pours()) {
+      Look look = look(job.lines().get(pour.line()), pour.layer());
+      if (thinnest == null || look.thicknessMm() < thinnest.thicknessMm()) {
+        thinnest = look;
+      }
+    }
+    return thinnest;
+  }
+
+  private Look look(Job.Line line, int layer) {
+    Rgb below = null;
+    for (int l = 0; l < layer; l++) {
+      Job.Level level = line.levels().get(l);
+      below = Look.reflected(tint(level), level.toMm() - level.fromMm(), below);
+    }
+    Job.Level own = line.levels().get(layer);
+    return Look.of(tint(own), own.toMm() - own.fromMm(), below);
+  }
+
+  private Tint tint(Job.Level level) {
+    return job.tints().get(level.colour().id());
+  }
+
+  private static List<Cup.Dose> doses(MixSheet.FilledCup cup, double divisionG) {
     List<Cup.Dose> doses = new ArrayList<>();
     for (int i = 0; i < cup.dosesMg().size(); i++) {
       Colourant colourant = cup.tint().shares().get(i).colourant();
       double massG = Milligrams.grams(cup.dosesMg().get(i));
-      Integer drops = null;
-      Double dropsError = null;
-      Double scoops = null;
-      if (colourant.form().liquid()) {
-        double exact = massG / colourant.knownDropG().value();
-        // At a limit there is no room for part of a drop more.
-        boolean atLimit = cup.tint().heldAt() < 1;
-        int whole = (int) (atLimit ? Math.floor(exact) : Math.round(exact));
-        drops = whole;
-        dropsError = exact == 0 ? 0 : (whole / exact - 1) * 100;
-      } else {
-        double exact =
-            massG / colourant.knownBulkDensity().value() / colourant.knownScoopMl().value();
-        scoops = Math.rint(exact * 4) / 4;
-      }
-      doses.add(new Cup.Dose(colourant.id(), colourant.name(), massG, drops, dropsError, scoops));
+      StockCup stock = cup.stocks().get(i).orElse(null);
+      doses.add(dose(colourant, massG, divisionG, cup.tint().heldAt() < 1, stock));
     }
     return doses;
+  }
+
+  /**
+   * @param atLimit whether there is no room for part of a drop more
+   */
+  static Cup.Dose dose(
+      Colourant colourant,
+      double massG,
+      double divisionG,
+      boolean atLimit,
+      @Nullable StockCup stock) {
+    double exact = massG / colourant.countedG();
+    double whole = atLimit ? Math.floor(exact + 1e-6) : Math.rint(exact);
+    double off = exact == 0 ? 0 : whole / exact - 1;
+    boolean liquid = colourant.form().liquid();
+    // A scale that shows the dose to a twentieth is better than any count.
+    boolean weighs = divisionG / 2 <= massG * 0.05;
+    Cup.DoseBy by =
+        stock != null
+            ? Cup.DoseBy.STOCK
+            : weighs || divisionG / 2 / massG < Math.abs(off) ? Cup.DoseBy.SCALE : Cup.DoseBy.COUNT;
+    return new Cup.Dose(
+        colourant.id(),
+        colourant.name(),
+        massG,
+        liquid ? (Integer) (int) whole : null,
+        liquid ? (Double) (off * 100) : null,
+        liquid ? null : (Double) (Math.rint(exact) / 4),
+        colourant.implement(),
+        by,
+        stock);
   }
 
   Plan plan(List<Batch> batches, List<Task> tasks) {
@@ -304,20 +376,22 @@ final class Assembly {
     return (int) Math.ceil(habits.marginMinutes() * 60);
   }
 
-  private static Plan.PieceView piece(Job.Line line) {
+  private Plan.PieceView piece(Job.Line line) {
     double depth = line.profile().depthMm();
-    List<Plan.LayerView> layers =
-        line.levels().stream()
-            .map(l ->
-                new Plan.LayerView(
-                    l.colour().id(),
-                    l.colour().name(),
-                    l.colour().swatch(),
-                    l.fromMm(),
-                    l.toMm(),
-                    l.volumeMl(),
-                    l.stage()))
-            .toList();
+    List<Plan.LayerView> layers = new ArrayList<>();
+    for (int l = 0; l < line.levels().size(); l++) {
+      Job.Level level = line.levels().get(l);
+      layers.add(
+          new Plan.LayerView(
+              level.colour().id(),
+              level.colour().name(),
+              level.colour().swatch(),
+              level.fromMm(),
+              level.toMm(),
+              level.volumeMl(),
+              level.stage(),
+              look(line, l)));
+    }
     return new Plan.PieceView(
         line.mould().id(),
         line.cavity().id(),

@@ -10,6 +10,8 @@ final class Audit {
   /** A limit is called near from this share of it on. */
   private static final double NEAR = 0.9;
 
+  private static final double ROUNDED_UP = 0.03;
+
   private final Job job;
   private final Habits habits;
   private final List<Finding> findings = new ArrayList<>();
@@ -102,6 +104,23 @@ final class Audit {
 
   private void capacity(Cup cup) {
     double capacity = cup.kind().capacityMl();
+    double heat = Limits.mostMlForHeat(job);
+    // What rounding A and B up adds to a cup is no reason to speak of heat.
+    if (cup.contentMl() > heat * (1 + ROUNDED_UP)) {
+      add(
+          Finding.Severity.NEAR,
+          Finding.Rule.CUP_HEATS,
+          "cup/" + cup.id(),
+          cup.contentMl(),
+          heat,
+          "mL");
+    }
+    for (Cup.Dose dose : cup.doses()) {
+      if (dose.stock() != null) {
+        double division = habits.scaleDivisionG();
+        note(Finding.Rule.STOCK_CUP, "cup/" + cup.id(), dose.massG(), division, "g");
+      }
+    }
     if (cup.contentMl() > capacity) {
       add(
           Finding.Severity.BREACH,
@@ -123,6 +142,16 @@ final class Audit {
           error,
           habits.ratioTolerancePercent(),
           "%");
+    }
+    Double largest = job.resin().largestBatchG();
+    if (largest != null && batch.totalG() > largest) {
+      add(
+          Finding.Severity.BREACH,
+          Finding.Rule.BATCH_TOO_LARGE,
+          "batch/" + batch.number(),
+          batch.totalG(),
+          largest,
+          "g");
     }
     double volume = batch.partA().volumeMl() + batch.partB().volumeMl();
     if (volume > batch.mixingCup().capacityMl()) {

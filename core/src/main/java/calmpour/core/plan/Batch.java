@@ -15,7 +15,11 @@ import java.util.List;
  * @param totalG A + B in the mixing cup
  * @param firstPartMm level of the first part in the mixing cup
  * @param bothPartsMm level of both
- * @param staysG left in the mixing cup; what a lone cup keeps is told there
+ * @param staysG left in the mixing cups, the reserve and what stock cups keep with it; what a lone
+ *     cup keeps is told there
+ * @param firstCupStaysG left in the first of two mixing cups; 0 where there is one
+ * @param reserveG clear resin kept back in the mixing cup
+ * @param startC temperature of A and B when they meet
  * @param split whether the mix is poured over into cups, or stays in the cup it was mixed in
  * @param contactSeconds first contact of A and B
  * @param mixedSeconds end of stirring
@@ -35,6 +39,9 @@ public record Batch(
     double firstPartMm,
     double bothPartsMm,
     double staysG,
+    double firstCupStaysG,
+    double reserveG,
+    double startC,
     boolean split,
     List<Cup> cups,
     int startSeconds,

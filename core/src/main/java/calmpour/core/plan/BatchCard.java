@@ -1,6 +1,7 @@
 package calmpour.core.plan;
 
 import calmpour.core.habit.Habits;
+import calmpour.core.habit.Mixing;
 import calmpour.core.resin.Counted;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
@@ -8,6 +9,7 @@ import calmpour.core.resin.TwoMeasures;
 import calmpour.core.resin.WeighOut;
 import calmpour.core.session.Job;
 import calmpour.core.stock.ResinPart;
+import calmpour.core.tint.Colour;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -50,6 +52,7 @@ public record BatchCard(
    * @param addMl the same by volume
    * @param scaleShowsG what the scale shows afterwards when it is not set to zero in between
    * @param levelMm how high it then stands in the cup
+   * @param fillsMl where it is more than the measuring cup holds: each fill, to be ticked off
    * @param startSeconds from the session's first step
    */
   public record CardStep(
@@ -59,11 +62,22 @@ public record BatchCard(
       double addMl,
       double scaleShowsG,
       double levelMm,
+      List<Double> fillsMl,
       int startSeconds,
-      int endSeconds) {}
+      int endSeconds) {
+    public CardStep {
+      fillsMl = List.copyOf(fillsMl);
+    }
+  }
 
-  /** Mix that is planned to be left to pour in a cup: the overage and what moulds did not take. */
-  public record Leftover(String cupId, String colourName, String swatch, double leftMl) {}
+  /**
+   * Mix that is planned to be left to pour in a cup: the overage and what moulds did not take; or
+   * the clear reserve, whose cup is the batch's mixing cup, {@code batch/1}.
+   *
+   * @param openSeconds how long after the batch's last pour it can still be poured
+   */
+  public record Leftover(
+      String cupId, String colourName, String swatch, double leftMl, int openSeconds) {}
 
   static BatchCard of(Job job, Batch batch, List<Task> tasks) {
     Habits habits = job.session().habits();
@@ -79,7 +93,7 @@ public record BatchCard(
         habits.ratioTolerancePercent(),
         WeighOut.surelyRightFromG(
             resin, batch.measured(), batch.divisionUsed(), habits.ratioTolerancePercent()),
-        steps(batch, tasks),
+        steps(habits, batch, tasks),
         pumps(job, batch),
         kit(job, batch),
         TwoMeasures.effects(
@@ -88,10 +102,10 @@ public record BatchCard(
             aFirst,
             habits.residueG(),
             habits.residuePercent() / 100),
-        leftovers(batch, habits));
+        leftovers(job, batch));
   }
 
-  private static List<CardStep> steps(Batch batch, List<Task> tasks) {
+  private static List<CardStep> steps(Habits habits, Batch batch, List<Task> tasks) {
     boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
     WeighOut.Amount first = aFirst ? batch.partA() : batch.partB();
     WeighOut.Amount second = aFirst ? batch.partB() : batch.partA();
@@ -102,14 +116,53 @@ public record BatchCard(
       }
       switch (task.kind()) {
         case WEIGH_FIRST ->
-            steps.add(weigh(task, aFirst ? "A" : "B", first, first.massG(), batch.firstPartMm()));
+            steps.add(
+                weigh(
+                    task,
+                    aFirst ? "A" : "B",
+                    first,
+                    first.massG(),
+                    batch.firstPartMm(),
+                    fills(habits, batch, first)));
         case WEIGH_SECOND ->
-            steps.add(weigh(task, aFirst ? "B" : "A", second, batch.totalG(), batch.bothPartsMm()));
-        case STIR, REST -> steps.add(step(task, "", 0, 0, 0, 0));
+            steps.add(
+                weigh(
+                    task,
+                    aFirst ? "B" : "A",
+                    second,
+                    batch.totalG(),
+                    batch.bothPartsMm(),
+                    fills(habits, batch, second)));
+        case WARM ->
+            steps.add(
+                step(
+                    task,
+                    habits.mixing().warming() == Mixing.Warming.A_ONLY ? "A" : "A and B",
+                    0,
+                    0,
+                    0,
+                    0));
+        case STIR, SECOND_CUP, REST -> steps.add(step(task, "", 0, 0, 0, 0));
         case SPLIT -> {
           Cup cup = cup(batch, task);
-          double ml = cup.resinG() / batch.totalG() * (first.volumeMl() + second.volumeMl());
-          steps.add(step(task, cup.colourName(), cup.resinG(), ml, cup.resinG(), cup.levelMm()));
+          // What comes with the stock is not poured over from the mixing cup.
+          double fromStock =
+              cup.doses().stream()
+                  .filter(d -> d.stock() != null)
+                  .mapToDouble(d -> d.stock().resinWithItG())
+                  .sum();
+          double g = cup.resinG() - fromStock;
+          double ml = g / batch.totalG() * (first.volumeMl() + second.volumeMl());
+          steps.add(step(task, cup.colourName(), g, ml, g, cup.kind().levelMm(ml)));
+        }
+        case STOCK_CUP -> {
+          Cup cup = cup(batch, task);
+          double takes =
+              cup.doses().stream()
+                  .filter(d -> d.stock() != null)
+                  .mapToDouble(d -> d.stock().takeG())
+                  .sum();
+          steps.add(step(task, cup.colourName(), takes, 0, takes, cup.levelMm()));
         }
         case TINT -> {
           Cup cup = cup(batch, task);
@@ -125,14 +178,54 @@ public record BatchCard(
   }
 
   private static CardStep weigh(
-      Task task, String part, WeighOut.Amount amount, double shows, double level) {
-    return step(task, part, amount.massG(), amount.volumeMl(), shows, level);
+      Task task,
+      String part,
+      WeighOut.Amount amount,
+      double shows,
+      double level,
+      List<Double> fills) {
+    return new CardStep(
+        task.kind(),
+        part,
+        amount.massG(),
+        amount.volumeMl(),
+        shows,
+        level,
+        fills,
+        task.startSeconds(),
+        task.endSeconds());
+  }
+
+  /** Full measuring cups and the rest, where one part is more than the cup holds. */
+  private static List<Double> fills(Habits habits, Batch batch, WeighOut.Amount amount) {
+    Double holds = habits.mixing().measuringCupMl();
+    if (batch.measured() != MixRatio.Basis.VOLUME || holds == null || amount.volumeMl() <= holds) {
+      return List.of();
+    }
+    // The last mark that is a whole step, so that every fill can be read.
+    double full = Math.floor(holds / batch.divisionUsed() + 1e-9) * batch.divisionUsed();
+    List<Double> fills = new ArrayList<>();
+    double left = amount.volumeMl();
+    while (left > full + 1e-9 && full > 0) {
+      fills.add(full);
+      left -= full;
+    }
+    fills.add(left);
+    return fills;
   }
 
   private static CardStep step(
       Task task, String what, double addG, double addMl, double shows, double level) {
     return new CardStep(
-        task.kind(), what, addG, addMl, shows, level, task.startSeconds(), task.endSeconds());
+        task.kind(),
+        what,
+        addG,
+        addMl,
+        shows,
+        level,
+        List.of(),
+        task.startSeconds(),
+        task.endSeconds());
   }
 
   private static Cup cup(Batch batch, Task task) {
@@ -172,15 +265,33 @@ public record BatchCard(
   }
 
   /** What stays less what clings: that much can still be poured into a filler. */
-  private static List<Leftover> leftovers(Batch batch, Habits habits) {
+  private static List<Leftover> leftovers(Job job, Batch batch) {
+    Habits habits = job.session().habits();
+    int lastPour =
+        batch.cups().stream()
+            .flatMap(c -> c.pours().stream())
+            .mapToInt(Cup.Pour::endSeconds)
+            .max()
+            .orElse(batch.endSeconds());
     List<Leftover> leftovers = new ArrayList<>();
+    int soonest = Integer.MAX_VALUE;
     for (Cup cup : batch.cups()) {
-      double clings = habits.residueG() + habits.residuePercent() / 100 * cup.contentG();
-      double leftG = cup.staysG() - clings;
+      double leftG = cup.kind().clings(habits).outOf(cup.contentG()) - cup.pouredG();
       double leftMl = leftG / (cup.contentG() / cup.contentMl());
+      int open = Math.max(0, cup.latestPourEndSeconds() - lastPour);
+      soonest = Math.min(soonest, open);
       if (leftMl > 0) {
-        leftovers.add(new Leftover(cup.id(), cup.colourName(), cup.swatch(), leftMl));
+        leftovers.add(new Leftover(cup.id(), cup.colourName(), cup.swatch(), leftMl, open));
       }
+    }
+    if (batch.reserveG() > 0) {
+      leftovers.add(
+          new Leftover(
+              "batch/" + batch.number(),
+              Colour.CLEAR.name(),
+              Colour.CLEAR.swatch(),
+              batch.reserveG() / job.resin().mixedDensity(),
+              soonest));
     }
     return leftovers;
   }

@@ -1,94 +1,171 @@
 package calmpour.core.plan;
 
+import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
-import calmpour.core.tint.Tint;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
-/** A batch while pours are still being gathered into it. */
+/**
+ * A batch while pours are still being gathered into it. Meanwhile its cups are filled one after the
+ * other; which pours share a cup in the end is settled when all are there.
+ */
 final class BatchDraft {
+  private final Job job;
   private final Limits limits;
   private final int stage;
   private final List<CupDraft> cups = new ArrayList<>();
 
-  /** One colour's cup while pours are gathered; closed cups of the colour stay as they are. */
-  static final class CupDraft {
-    final Colour colour;
-    final Tint tint;
-    final List<PourDraft> pours = new ArrayList<>();
-    long pouredMg;
-
-    /** What the moulds may take beyond that, as far as they were measured. */
-    long mayTakeMoreMg;
-
-    CupDraft(Colour colour, Tint tint) {
-      this.colour = colour;
-      this.tint = tint;
-    }
-  }
-
-  BatchDraft(Limits limits, int stage) {
+  BatchDraft(Job job, Limits limits, int stage) {
+    this.job = job;
     this.limits = limits;
     this.stage = stage;
   }
 
-  int stage() {
-    return stage;
-  }
-
-  List<CupDraft> cups() {
-    return cups;
-  }
+  /**
+   * The cups of a batch.
+   *
+   * @param lone whether the one cup is the one it was mixed in
+   */
+  record Settled(int stage, List<CupDraft> cups, boolean lone) {}
 
   boolean isEmpty() {
     return cups.isEmpty();
   }
 
   /** Whether all of {@code pours} can join without a cup or the batch passing a limit. */
-  boolean fits(List<PourDraft> pours, Job job) {
+  boolean fits(List<PourDraft> pours) {
     List<CupDraft> trial = new ArrayList<>();
     for (CupDraft cup : cups) {
-      CupDraft copy = new CupDraft(cup.colour, cup.tint);
-      copy.pouredMg = cup.pouredMg;
-      copy.mayTakeMoreMg = cup.mayTakeMoreMg;
-      trial.add(copy);
+      trial.add(cup.trial());
     }
     for (PourDraft pour : pours) {
-      CupDraft cup = open(trial, pour, job);
-      cup.pouredMg += pour.massMg();
-      cup.mayTakeMoreMg += pour.mayTakeMoreMg();
-      if (!limits.cupHolds(cup.tint, cup.pouredMg, cup.mayTakeMoreMg)) {
-        return false;
-      }
+      open(trial, pour).count(pour);
     }
-    return limits.batchHolds(trial);
+    return loneKind(trial) != null || splitHolds(trial);
   }
 
-  void add(List<PourDraft> pours, Job job) {
+  void add(List<PourDraft> pours) {
     for (PourDraft pour : pours) {
-      CupDraft cup = open(cups, pour, job);
-      cup.pouredMg += pour.massMg();
-      cup.mayTakeMoreMg += pour.mayTakeMoreMg();
-      cup.pours.add(pour);
+      open(cups, pour).add(pour);
     }
+  }
+
+  private boolean splitHolds(List<CupDraft> among) {
+    double resinG = 0;
+    for (CupDraft cup : among) {
+      CupKind kind = kind(cup);
+      if (kind == null) {
+        return false;
+      }
+      resinG += resinG(cup, kind);
+    }
+    return limits.batchHolds(resinG);
+  }
+
+  private double resinG(CupDraft cup, CupKind kind) {
+    return limits.clings(kind).contentFor(load(cup)) / (1 + cup.tint.gPerGResin());
+  }
+
+  private double load(CupDraft cup) {
+    return limits.loadG(cup.pouredMg, cup.mayTakeMoreMg);
+  }
+
+  /** The best kind for a cup as it stands; null when none holds it. */
+  private @Nullable CupKind kind(CupDraft cup) {
+    if (!cup.byHand()) {
+      return limits.bestKind(job.colourCups(), cup.tint, load(cup), true);
+    }
+    CupKind chosen = job.handCups().get(cup.hand).kind();
+    if (chosen != null) {
+      return chosen;
+    }
+    CupKind fits = limits.bestKind(job.colourCups(), cup.tint, load(cup), false);
+    if (fits == null) {
+      fits = limits.bestKind(job.mixingCups(), cup.tint, load(cup), false);
+    }
+    // Put together by hand it stays together, and the plan says that it does not fit.
+    return fits == null ? job.mixingCups().get(job.mixingCups().size() - 1) : fits;
+  }
+
+  /** The mixing cup that one colour alone can stay in; null when it has to be split. */
+  private @Nullable CupKind loneKind(List<CupDraft> among) {
+    CupDraft first = among.get(0);
+    boolean byHand = first.byHand();
+    if (byHand && (among.size() > 1 || job.handCups().get(first.hand).kind() != null)) {
+      return null;
+    }
+    if (limits.reserveG() > 0 && !first.colour.clear()) {
+      return null;
+    }
+    double loadG = 0;
+    for (CupDraft cup : among) {
+      if (!cup.colour.id().equals(first.colour.id()) || cup.byHand() != byHand) {
+        return null;
+      }
+      loadG += load(cup);
+    }
+    double needed = loadG;
+    List<CupKind> holding =
+        job.mixingCups().stream().filter(k -> limits.loneHolds(k, first.tint, needed)).toList();
+    return limits.bestKind(holding, first.tint, loadG, !byHand);
   }
 
   /** The newest cup of the pour's colour that still has room for it, or a new one. */
-  private CupDraft open(List<CupDraft> among, PourDraft pour, Job job) {
+  private CupDraft open(List<CupDraft> among, PourDraft pour) {
     Colour colour = pour.level().colour();
     for (int i = among.size() - 1; i >= 0; i--) {
       CupDraft cup = among.get(i);
-      if (cup.colour.id().equals(colour.id())) {
-        long more = cup.mayTakeMoreMg + pour.mayTakeMoreMg();
-        if (limits.cupHolds(cup.tint, cup.pouredMg + pour.massMg(), more)) {
+      if (pour.hand() != CupDraft.BY_PLAN || cup.byHand()) {
+        if (cup.hand == pour.hand()) {
+          return cup;
+        }
+      } else if (cup.colour.id().equals(colour.id())) {
+        CupDraft more = cup.trial();
+        more.count(pour);
+        if (kind(more) != null) {
           return cup;
         }
         break;
       }
     }
-    CupDraft fresh = new CupDraft(colour, job.tints().get(colour.id()));
+    CupDraft fresh = new CupDraft(colour, job.tints().get(colour.id()), pour.hand());
     among.add(fresh);
     return fresh;
+  }
+
+  /** The cups as they will stand on the bench: fewest of a colour first, least waste next. */
+  Settled settled() {
+    CupKind lone = loneKind(cups);
+    if (lone != null) {
+      List<PourDraft> all = cups.stream().flatMap(c -> c.pours.stream()).toList();
+      return new Settled(stage, List.of(cups.get(0).with(all, lone)), true);
+    }
+    for (CupDraft cup : cups) {
+      cup.kind = kind(cup);
+    }
+    List<CupDraft> best = bestSplit();
+    double resinG = best.stream().mapToDouble(c -> resinG(c, c.kind)).sum();
+    // Fewer cups may need a little more resin, and so pass the batch's limit by a hair.
+    return new Settled(stage, limits.batchHolds(resinG) ? best : cups, false);
+  }
+
+  private List<CupDraft> bestSplit() {
+    Map<String, List<CupDraft>> byColour = new LinkedHashMap<>();
+    for (CupDraft cup : cups) {
+      byColour
+          .computeIfAbsent(
+              cup.byHand() ? "hand " + cup.hand : cup.colour.id(), c -> new ArrayList<>())
+          .add(cup);
+    }
+    List<CupDraft> best = new ArrayList<>();
+    for (List<CupDraft> ofColour : byColour.values()) {
+      boolean settled = ofColour.get(0).byHand() || ofColour.stream().anyMatch(c -> c.kind == null);
+      best.addAll(settled ? ofColour : new CupSplit(job, limits, ofColour).best());
+    }
+    return best;
   }
 }

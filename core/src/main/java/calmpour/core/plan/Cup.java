@@ -3,6 +3,9 @@ package calmpour.core.plan;
 import calmpour.core.session.CupKind;
 import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.LoadingLimit;
+import calmpour.core.tint.Look;
+import calmpour.core.tint.StockCup;
+import calmpour.core.tint.Tint;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +20,12 @@ import org.jspecify.annotations.Nullable;
  * @param loading every limit with how near this cup comes to it, the nearest first
  * @param latestPourEndSeconds when the last pour out of it has to be done: its working time less
  *     the margin
+ * @param byHand which of the cups put together by hand it is, from 0; null for a cup of the plan's
+ * @param inAll all additives together, in the four readings of a percentage
+ * @param waterPercent water in the mix, by weight
+ * @param solventPercent solvent in the mix, by weight
+ * @param strength what stronger and weaker mean here; null for a clear cup
+ * @param look of the thinnest layer poured from it; null when nothing is
  * @param thickensSeconds end of its working time
  * @param thickensEarliestSeconds the same when label and room are both against us
  */
@@ -36,6 +45,12 @@ public record Cup(
     List<Dose> doses,
     double tintHeldAt,
     List<Loading> loading,
+    @Nullable Integer byHand,
+    Tint.FourReadings inAll,
+    double waterPercent,
+    double solventPercent,
+    @Nullable Strength strength,
+    @Nullable Look look,
     List<Pour> pours,
     int filledSeconds,
     int latestPourEndSeconds,
@@ -54,7 +69,10 @@ public record Cup(
    *
    * @param drops whole drops, for liquids
    * @param dropsErrorPercent what rounding to whole drops does to the dose
-   * @param scoops level scoops to a quarter, for what is dry
+   * @param scoops level scoops to a quarter, for what is not liquid
+   * @param implement what it is counted with; null where nobody has named it
+   * @param by how it is measured best
+   * @param stock the stronger mix it is taken from, where it is too small to be measured
    */
   public record Dose(
       String colourantId,
@@ -62,9 +80,35 @@ public record Cup(
       double massG,
       @Nullable Integer drops,
       @Nullable Double dropsErrorPercent,
-      @Nullable Double scoops) {}
+      @Nullable Double scoops,
+      @Nullable String implement,
+      DoseBy by,
+      @Nullable StockCup stock) {}
 
-  /** A limit and this cup's reading of it, percent on the basis. */
+  /** How a dose is measured. */
+  public enum DoseBy {
+    SCALE,
+    COUNT,
+    STOCK
+  }
+
+  /**
+   * What stronger and weaker mean for a cup.
+   *
+   * @param factor of its recipe, as it is
+   * @param weaker factor a step weaker; null when it cannot be any weaker
+   * @param stronger factor a step stronger; null at a limit
+   * @param lastStep whether that step ends at a limit
+   * @param stoppedBy the limit met first; null where nothing limits it
+   */
+  public record Strength(
+      double factor,
+      @Nullable Double weaker,
+      @Nullable Double stronger,
+      boolean lastStep,
+      @Nullable Loading stoppedBy) {}
+
+  /** A limit and this cup's reading of it, percent on the basis, or drops. */
   public record Loading(
       LoadingLimit.Whose whose,
       @Nullable String colourantId,

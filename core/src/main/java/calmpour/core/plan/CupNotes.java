@@ -5,9 +5,12 @@ import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Clings;
+import calmpour.core.session.CupKind;
 import calmpour.core.session.Fill;
 import calmpour.core.session.Job;
 import calmpour.core.session.Layer;
+import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.Tint;
 import java.util.List;
 
@@ -27,7 +30,7 @@ final class CupNotes {
    * @param lone whether the mix stays in this cup; then these are its needs, and what is really in
    *     it follows from weighing out, see {@link #noteAsMixed}
    */
-  void note(MixSheet.FilledCup cup, boolean lone) {
+  void note(MixSheet.FilledCup cup, Clings clings, boolean lone) {
     String at = "cup/" + cup.id();
     String resinKey = at + (lone ? "/resinNeededG" : "/resinG");
     String contentKey = at + (lone ? "/contentNeededG" : "/contentG");
@@ -56,17 +59,12 @@ final class CupNotes {
         content,
         "g",
         Formula.CUP_CONTENT,
-        step ->
-            step.from("to be poured", at + "/pouredG", poured, "g")
-                .given("overage", null, habits.overagePercent(), "%", Origin.CHOSEN)
-                .given("moulds may take more", null, mayTakeMore, "g", Origin.MEASURED)
-                .given("stays in the cup, always", null, habits.residueG(), "g", Origin.ASSUMED)
-                .given(
-                    "stays in the cup, of its content",
-                    null,
-                    habits.residuePercent(),
-                    "%",
-                    Origin.ASSUMED));
+        step -> {
+          step.from("to be poured", at + "/pouredG", poured, "g")
+              .given("overage", null, habits.overagePercent(), "%", Origin.CHOSEN)
+              .given("moulds may take more", null, mayTakeMore, "g", Origin.MEASURED);
+          clings(step, cup.kind(), clings);
+        });
     double resinG = Milligrams.grams(cup.resinMg());
     recorder.note(
         resinKey,
@@ -83,8 +81,19 @@ final class CupNotes {
     }
   }
 
-  /** A lone cup holds the whole batch, with what rounding A and B up has added. */
-  void noteAsMixed(MixSheet.FilledCup cup, int batch) {
+  /** What stays in a cup, as it enters into what has to be in it. */
+  static void clings(Recorder.Step step, CupKind kind, Clings clings) {
+    Origin origin = kind.staysG() == null ? Origin.ASSUMED : Origin.MEASURED;
+    step.given("stays in the cup, always", kind.name(), clings.alwaysG(), "g", origin)
+        .given("stays in the cup, of its content", kind.name(), clings.share() * 100, "%", origin);
+  }
+
+  /**
+   * A lone cup holds the whole batch, with what rounding A and B up has added.
+   *
+   * @param elsewhereMg what stayed in a first mixing cup or went into stock cups
+   */
+  void noteAsMixed(MixSheet.FilledCup cup, int batch, long elsewhereMg) {
     String at = "cup/" + cup.id();
     double resinG = Milligrams.grams(cup.resinMg());
     recorder.note(
@@ -92,7 +101,13 @@ final class CupNotes {
         resinG,
         "g",
         Formula.RESIN_AS_MIXED,
-        step -> step.from("A and B mixed", "batch/" + batch + "/totalG", resinG, "g"));
+        step -> {
+          double elsewhereG = Milligrams.grams(elsewhereMg);
+          step.from("A and B mixed", "batch/" + batch + "/totalG", resinG + elsewhereG, "g");
+          if (elsewhereMg > 0) {
+            step.given("stays elsewhere", null, elsewhereG, "g", Origin.WORKED_OUT);
+          }
+        });
     recorder.note(
         at + "/contentG",
         Milligrams.grams(cup.contentMg()),
@@ -208,7 +223,8 @@ final class CupNotes {
     for (int i = 0; i < shares.size(); i++) {
       var colourant = shares.get(i).colourant();
       String dose = at + "/dose/" + colourant.id();
-      double asked = cup.colour().recipe().get(i).percentOfMix();
+      double asked =
+          cup.colour().percentsOfMix().get(i) * job.session().strengthOf(cup.colour().id());
       double mass = Milligrams.grams(cup.dosesMg().get(i));
       recorder.note(
           dose + "/massG",
@@ -248,15 +264,20 @@ final class CupNotes {
       recorder.note(
           at + "/loading/" + i,
           reading.percent(),
-          "%",
+          reading.basis() == LoadingBasis.DROPS_IN_10_ML ? "drops" : "%",
           Formula.LOADING,
           step -> {
             Origin origin =
                 switch (reading.limit().whose()) {
-                  case SHOP_ALL, SHOP_LIQUIDS -> Origin.CHOSEN;
+                  case SHOP_ALL, SHOP_LIQUIDS, SHOP_DROPS -> Origin.CHOSEN;
                   case RESIN, COLOURANT -> Origin.LABEL;
                 };
-            step.given("limit", null, reading.limitPercent(), "%", origin)
+            step.given(
+                    "limit",
+                    null,
+                    reading.limitPercent(),
+                    reading.basis() == LoadingBasis.DROPS_IN_10_ML ? "drops" : "%",
+                    origin)
                 .given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT);
             for (int s = 0; s < shares.size(); s++) {
               var colourant = shares.get(s).colourant();

@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.habit.Hands;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
@@ -22,16 +23,39 @@ public final class Fillers {
    * @param pieces that can be filled
    * @param takesMl in all, as much more as they may hold counted in
    * @param leavesMl what is then still left
+   * @param pourSeconds how long pouring them takes
+   * @param inTime whether the cup is still pourable when that is done
    */
   public record Filler(
-      String mouldId, String cavityId, String name, int pieces, double takesMl, double leavesMl) {}
+      String mouldId,
+      String cavityId,
+      String name,
+      int pieces,
+      double takesMl,
+      double leavesMl,
+      int pourSeconds,
+      boolean inTime) {}
+
+  /**
+   * A batch made larger up to a round figure, and moulds that take what is more.
+   *
+   * @param totalG the round figure
+   * @param moreMl that much more to pour, when what is left anyway is counted in
+   */
+  public record TopUp(double totalG, double moreMl, List<Filler> fillers) {
+    public TopUp {
+      fillers = List.copyOf(fillers);
+    }
+  }
 
   /**
    * @param leftMl what is left to pour, mL
-   * @return at most {@code most}, the least waste first; none that is wet, being made or on the
-   *     board
+   * @param openSeconds how long it can still be poured
+   * @return at most {@code most}: those in time first, then the least waste; none that is wet,
+   *     being made or on the board
    */
-  public static List<Filler> of(Session session, Workshop workshop, double leftMl, int most) {
+  public static List<Filler> of(
+      Session session, Workshop workshop, double leftMl, int openSeconds, int most) {
     Set<String> onTheBoard =
         session.pieces().stream().map(p -> p.mouldId()).collect(Collectors.toSet());
     List<Filler> fillers = new ArrayList<>();
@@ -46,19 +70,59 @@ public final class Fillers {
         int pieces = Math.min(cavity.count(), (int) Math.floor(leftMl / each));
         if (pieces > 0) {
           double takes = pieces * each;
+          int seconds = seconds(session.hands(), pieces, takes);
           fillers.add(
               new Filler(
-                  mould.id(), cavity.id(), mould.nameOf(cavity), pieces, takes, leftMl - takes));
+                  mould.id(),
+                  cavity.id(),
+                  mould.nameOf(cavity),
+                  pieces,
+                  takes,
+                  leftMl - takes,
+                  seconds,
+                  seconds <= openSeconds));
         }
       }
     }
     return fillers.stream()
         .sorted(
-            Comparator.comparingDouble(Filler::leavesMl)
+            Comparator.comparing((Filler f) -> !f.inTime())
+                .thenComparingDouble(Filler::leavesMl)
                 .thenComparingInt(Filler::pieces)
                 .thenComparing(Filler::name))
         .limit(most)
         .toList();
+  }
+
+  /**
+   * Round figures above a batch, as far as the label's largest batch and the mixing cup allow, with
+   * the moulds that would take the difference.
+   *
+   * @param leftMl what the batch leaves to pour as it is
+   */
+  public static List<TopUp> topUps(
+      Session session, Workshop workshop, Batch batch, double leftMl, double mostG, int most) {
+    double perMl = batch.totalG() / (batch.partA().volumeMl() + batch.partB().volumeMl());
+    int open =
+        batch.cups().stream().mapToInt(c -> c.latestPourEndSeconds()).min().orElse(0)
+            - batch.endSeconds();
+    double fitsG = Math.min(mostG, batch.mixingCup().capacityMl() * perMl);
+    List<TopUp> ways = new ArrayList<>();
+    double before = batch.totalG();
+    for (double step : new double[] {10, 25, 50, 100}) {
+      double round = Math.ceil((batch.totalG() + 0.5) / step) * step;
+      double moreMl = leftMl + (round - batch.totalG()) / perMl;
+      List<Filler> fillers = of(session, workshop, moreMl, Math.max(0, open), most);
+      if (round > before && round <= fitsG && !fillers.isEmpty()) {
+        ways.add(new TopUp(round, moreMl, fillers));
+        before = round;
+      }
+    }
+    return ways;
+  }
+
+  private static int seconds(Hands hands, int pieces, double ml) {
+    return (int) Math.ceil(pieces * hands.pourSecondsCavity() + ml * hands.pourSecondsMl());
   }
 
   private static boolean fit(MouldState state, Session session) {

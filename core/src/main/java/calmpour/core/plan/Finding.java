@@ -37,6 +37,9 @@ public record Finding(
     LOADING_NEAR_LIMIT,
     RATIO_OFF,
     CUP_TOO_SMALL,
+    CUP_HEATS,
+    BATCH_TOO_LARGE,
+    STOCK_CUP,
     POUR_IN_PARTS,
     SEVERAL_BATCHES,
     MOULD_NOT_DRY,
@@ -52,6 +55,9 @@ public record Finding(
     THINNER_THAN_RATED,
     WAXED_CUP,
     WATER_IN_COLOUR,
+    WATER_FORBIDDEN,
+    SOLVENT_IN_COLOUR,
+    SINKS_IN_THIN,
     LABEL_CONTRADICTS
   }
 

@@ -6,6 +6,8 @@ import calmpour.core.cure.CupStates;
 import calmpour.core.cure.CureModel;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
+import calmpour.core.habit.Mixing;
+import calmpour.core.resin.WeighOut;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
@@ -15,12 +17,14 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Lays the work of one pair of hands along the clock, batch after batch: weigh, stir, rest, split,
- * tint, pour, look for bubbles, cover. Whole seconds from the first step, durations rounded up.
+ * Lays the work of one pair of hands along the clock, batch after batch: warm, weigh, stir, over
+ * into a second cup, rest, split, tint, pour, look for bubbles, cover. Whole seconds from the first
+ * step, durations rounded up.
  */
 final class HandsLine {
   private final Job job;
@@ -112,13 +116,26 @@ final class HandsLine {
 
   /** From the first step of a batch to its first pour. */
   private int leadSeconds(MixSheet.FilledBatch batch) {
-    int lead = 2 * seconds(hands.weighSecondsPart()) + stirSeconds();
+    int lead = 2 * seconds(hands.weighSecondsPart()) + stirSeconds() + secondCupSeconds();
     lead += minutes(habits.restMinutes());
     lead += batch.split() ? batch.cups().size() * seconds(hands.splitSecondsCup()) : 0;
     for (MixSheet.FilledCup cup : batch.cups()) {
-      lead += tintSeconds(cup.tint());
+      lead += tintSeconds(cup.tint()) + stockSeconds(cup);
     }
     return lead;
+  }
+
+  private int secondCupSeconds() {
+    Mixing mixing = habits.mixing();
+    return mixing.twoCups()
+        ? seconds(hands.secondCupSeconds() + mixing.secondStirMinutes() * 60)
+        : 0;
+  }
+
+  /** A stock cup is stirred like a cup of colour. */
+  private int stockSeconds(MixSheet.FilledCup cup) {
+    long stocks = cup.stocks().stream().filter(Optional::isPresent).count();
+    return (int) stocks * seconds(hands.tintSecondsCup());
   }
 
   private int tintSeconds(Tint tint) {
@@ -131,11 +148,21 @@ final class HandsLine {
 
   private BatchTimes from(int start, MixSheet.FilledBatch batch) {
     int number = batch.number();
-    int now = step(Task.Kind.WEIGH_FIRST, number, null, null, start, hands.weighSecondsPart());
+    int warm = minutes(habits.mixing().minutesOfWarming());
+    int begin = start;
+    if (warm > 0) {
+      // The bottles stand in the water by themselves, so they may go in while hands are busy.
+      begin = Math.max(warm, start);
+      tasks.add(new Task(Task.Kind.WARM, number, null, null, false, begin - warm, begin));
+    }
+    int now = step(Task.Kind.WEIGH_FIRST, number, null, null, begin, hands.weighSecondsPart());
     int contact = now;
     now = step(Task.Kind.WEIGH_SECOND, number, null, null, now, hands.weighSecondsPart());
-    int mixed = step(Task.Kind.STIR, number, null, null, now, stirSeconds());
-    now = mixed;
+    now = step(Task.Kind.STIR, number, null, null, now, stirSeconds());
+    if (habits.mixing().twoCups()) {
+      now = step(Task.Kind.SECOND_CUP, number, null, null, now, secondCupSeconds());
+    }
+    int mixed = now;
     int rest = minutes(habits.restMinutes());
     if (rest > 0) {
       tasks.add(new Task(Task.Kind.REST, number, null, null, false, now, now + rest));
@@ -150,6 +177,10 @@ final class HandsLine {
       cups.put(cup.id(), new CupTimes(now, cure.states(job.resin(), body), body));
     }
     for (MixSheet.FilledCup cup : batch.cups()) {
+      int stock = stockSeconds(cup);
+      if (stock > 0) {
+        now = step(Task.Kind.STOCK_CUP, number, cup.id(), null, now, stock);
+      }
       int tint = tintSeconds(cup.tint());
       if (tint > 0) {
         now = step(Task.Kind.TINT, number, cup.id(), null, now, tint);
@@ -160,9 +191,9 @@ final class HandsLine {
     for (Chosen chosen : order(batch, cups)) {
       PourDraft pour = chosen.pour;
       double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * pour.volumeMl();
-      int begin = now;
+      int from = now;
       now = step(Task.Kind.POUR, number, chosen.cupId, pour.id(), now, takes);
-      pours.put(pour.id(), new Span(begin, now));
+      pours.put(pour.id(), new Span(from, now));
       poured.put(cavityLayer(pour, pour.layer()), new Poured(now, mixed));
       cavities.add(pour.line() + "." + pour.cavity());
     }
@@ -176,7 +207,7 @@ final class HandsLine {
       }
     }
     handsFree = now;
-    return new BatchTimes(start, contact, mixed, now, cups, pours);
+    return new BatchTimes(begin - warm, contact, mixed, now, cups, pours);
   }
 
   private int step(
@@ -191,17 +222,26 @@ final class HandsLine {
     return end;
   }
 
+  /** Temperature of A and B when they meet, °C. */
+  static double startC(Job job) {
+    Mixing mixing = job.session().habits().mixing();
+    double shareA = WeighOut.shareA(job.resin(), mixing.extraAPercent());
+    return mixing.startC(job.session().room().temperatureC(), shareA);
+  }
+
   private BodyHistory body(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, int splitAfter) {
     double room = job.session().room().temperatureC();
+    double startC = startC(job);
     double contentG = Milligrams.grams(cup.contentMg());
     BodyShape inCup = shape(cup.kind(), cup.contentMl());
     BodyHistory.Segment rest = new BodyHistory.Segment(0, contentG, inCup, room);
     if (!batch.split()) {
-      return new BodyHistory(List.of(rest));
+      return new BodyHistory(startC, List.of(rest));
     }
     double totalG = Milligrams.grams(batch.totalMg());
     BodyShape inMixingCup = shape(batch.mixingCup(), totalG / job.resin().mixedDensity());
     return new BodyHistory(
+        startC,
         List.of(new BodyHistory.Segment(splitAfter / 60.0, totalG, inMixingCup, room), rest));
   }
 

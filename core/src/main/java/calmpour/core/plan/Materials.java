@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.habit.Tinting;
 import calmpour.core.mould.MouldState;
 import calmpour.core.resin.LabelCheck;
 import calmpour.core.resin.LabelFacts;
@@ -7,7 +8,7 @@ import calmpour.core.resin.ResinKind;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
-import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Tint;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -19,6 +20,9 @@ import org.jspecify.annotations.Nullable;
 final class Materials {
   /** A cavity known no better than this is worth measuring (starting value, no source). */
   private static final double UNSURE = 0.08;
+
+  /** Thinner than that, flakes and coarse glitter sink before it thickens; no source. */
+  private static final double THIN_PA_S = 0.5;
 
   private final Job job;
   private final List<Finding> findings = new ArrayList<>();
@@ -156,26 +160,40 @@ final class Materials {
     for (Job.Line line : job.lines()) {
       for (Job.Level level : line.levels()) {
         Colour colour = level.colour();
-        boolean watery =
-            job.tints().get(colour.id()).shares().stream()
-                .anyMatch(s -> s.colourant().watery() && s.gPerGResin() > 0);
-        if (watery && told.add(colour.id())) {
-          double percent =
-              colour.recipe().stream()
-                  .filter(p -> wateryId(colour, p.colourantId()))
-                  .mapToDouble(Colour.Part::percentOfMix)
-                  .sum();
-          String place = "colour/" + colour.id();
-          add(Finding.Severity.NEAR, Finding.Rule.WATER_IN_COLOUR, place, percent, 0, "%");
+        if (told.add(colour.id())) {
+          colour("colour/" + colour.id(), job.tints().get(colour.id()));
         }
       }
     }
   }
 
-  private boolean wateryId(Colour colour, String colourantId) {
-    return job.tints().get(colour.id()).shares().stream()
-        .map(s -> s.colourant())
-        .anyMatch((Colourant c) -> c.id().equals(colourantId) && c.watery());
+  private void colour(String place, Tint tint) {
+    double water = tint.waterPercent();
+    if (water > 0) {
+      boolean never = job.session().habits().tinting().waterPaint() == Tinting.WaterPaint.FORBID;
+      if (never) {
+        add(Finding.Severity.BREACH, Finding.Rule.WATER_FORBIDDEN, place, water, 0, "%");
+      } else {
+        add(Finding.Severity.NEAR, Finding.Rule.WATER_IN_COLOUR, place, water, 0, "%");
+      }
+    }
+    double solvent = tint.solventPercent();
+    if (solvent > 0) {
+      add(Finding.Severity.NEAR, Finding.Rule.SOLVENT_IN_COLOUR, place, solvent, 0, "%");
+    }
+    if (thin()) {
+      tint.shares().stream()
+          .filter(s -> s.gPerGResin() > 0 && s.colourant().coarse())
+          .findFirst()
+          .ifPresent(s -> add(Finding.Severity.NEAR, Finding.Rule.SINKS_IN_THIN, place, 1, 0, ""));
+    }
+  }
+
+  /** Thin by its label, or by its kind where that says nothing. */
+  private boolean thin() {
+    LabelFacts facts = job.resin().facts();
+    Double viscosity = facts == null ? null : facts.viscosityPaS();
+    return viscosity == null ? job.resin().kind() == ResinKind.DEEP : viscosity < THIN_PA_S;
   }
 
   private void add(

@@ -7,12 +7,15 @@ import calmpour.core.habit.Habits;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
+import calmpour.core.session.Clings;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
+import calmpour.core.tint.StockCup;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Masses of one batch: what goes into every cup, and so how much A and B. */
 final class MixSheet {
@@ -20,18 +23,22 @@ final class MixSheet {
   private final Recorder recorder;
   private final Habits habits;
   private final ResinSystem resin;
+  private final Limits limits;
 
   MixSheet(Job job, Recorder recorder) {
     this.job = job;
     this.recorder = recorder;
     this.habits = job.session().habits();
     this.resin = job.resin();
+    this.limits = new Limits(job);
   }
 
   /**
    * One cup with its masses in milligrams.
    *
    * @param dosesMg in the order of the colour's recipe
+   * @param stocks stock cups for doses too small to measure, in the same order
+   * @param hand which of the cups put together by hand it is, or {@link CupDraft#BY_PLAN}
    */
   record FilledCup(
       String id,
@@ -41,7 +48,9 @@ final class MixSheet {
       CupKind kind,
       long pouredMg,
       long resinMg,
-      List<Long> dosesMg) {
+      List<Long> dosesMg,
+      List<Optional<StockCup>> stocks,
+      int hand) {
     long contentMg() {
       return resinMg + dosesMg.stream().mapToLong(Long::longValue).sum();
     }
@@ -49,9 +58,21 @@ final class MixSheet {
     double contentMl() {
       return Milligrams.grams(contentMg()) / tint.mixDensity();
     }
+
+    /** Resin that its stock cups take beyond what comes back with the stock, g. */
+    double stockExtraG() {
+      return stocks.stream()
+          .flatMap(Optional::stream)
+          .mapToDouble(s -> s.resinG() - s.resinWithItG())
+          .sum();
+    }
   }
 
-  /** One batch with its masses. */
+  /**
+   * One batch with its masses.
+   *
+   * @param firstStaysMg what clings to the first of two mixing cups; 0 where there is one
+   */
   record FilledBatch(
       int number,
       int stage,
@@ -61,14 +82,15 @@ final class MixSheet {
       long partBMg,
       CupKind mixingCup,
       boolean split,
+      long firstStaysMg,
       List<FilledCup> cups) {
     long totalMg() {
       return partAMg + partBMg;
     }
 
-    /** What is left in the mixing cup; nothing is counted there when the mix stays in it. */
+    /** What is left in the mixing cups, the clear reserve and what stock cups keep with it. */
     long staysMg() {
-      return split ? totalMg() - cups.stream().mapToLong(FilledCup::resinMg).sum() : 0;
+      return totalMg() - cups.stream().mapToLong(FilledCup::resinMg).sum();
     }
   }
 
@@ -81,32 +103,55 @@ final class MixSheet {
     };
   }
 
-  FilledBatch fill(int number, BatchDraft draft) {
-    boolean split = draft.cups().size() > 1;
-    List<FilledCup> cups = new ArrayList<>();
-    for (int i = 0; i < draft.cups().size(); i++) {
-      cups.add(cup(number + "." + (i + 1), draft.cups().get(i), split));
-    }
-    long resinMg = cups.stream().mapToLong(FilledCup::resinMg).sum();
-    Limits limits = new Limits(job, !split);
-    double need = Milligrams.grams(resinMg);
-    double needG = split ? Milligrams.grams(Milligrams.up(limits.mixedG(need))) : need;
-    String at = "batch/" + number;
+  FilledBatch fill(int number, BatchDraft.Settled draft) {
+    boolean lone = draft.lone();
+    double reserveG = lone ? 0 : limits.reserveG();
+    List<FilledCup> withStocks = cups(number, draft, true);
+    double wanted = resinG(withStocks) + reserveG;
+    CupKind wantedIn = lone ? withStocks.get(0).kind : limits.mixed(wanted).kind();
+    // Where a batch has no room for stock cups, small doses are counted as well as they can be.
+    boolean stocked = limits.mixes(wantedIn, limits.mixedG(wantedIn, wanted, !lone));
+    List<FilledCup> cups = stocked ? withStocks : cups(number, draft, false);
+    double neededG = resinG(cups) + reserveG;
+    CupKind kind = lone ? cups.get(0).kind : limits.mixed(neededG).kind();
+    double needG = Milligrams.grams(Milligrams.up(limits.mixedG(kind, neededG, !lone)));
+    CupNotes notes = new CupNotes(job, recorder);
+    cups.forEach(c -> notes.note(c, limits.clings(c.kind), lone));
     recorder.note(
-        at + "/needG",
+        "batch/" + number + "/needG",
         needG,
         "g",
         Formula.BATCH_NEED,
         step -> {
           for (FilledCup cup : cups) {
-            String quantity = "cup/" + cup.id + (split ? "/resinG" : "/resinNeededG");
+            String quantity = "cup/" + cup.id + (lone ? "/resinNeededG" : "/resinG");
             step.from(cup.colour.name() + " cup", quantity, Milligrams.grams(cup.resinMg), "g");
+            if (cup.stockExtraG() > 0) {
+              step.given("stock cup", cup.colour.name(), cup.stockExtraG(), "g", Origin.WORKED_OUT);
+            }
           }
-          if (split) {
-            allowance(step);
+          if (reserveG > 0) {
+            step.given("clear reserve", null, reserveG, "g", Origin.CHOSEN);
+          }
+          if (!lone || habits.mixing().twoCups()) {
+            CupNotes.clings(step, kind, limits.clings(kind));
           }
         });
-    return weighed(number, draft.stage(), needG, split, cups);
+    return weighed(number, draft.stage(), needG, lone, kind, cups);
+  }
+
+  private List<FilledCup> cups(int number, BatchDraft.Settled draft, boolean stocked) {
+    List<FilledCup> cups = new ArrayList<>();
+    for (int i = 0; i < draft.cups().size(); i++) {
+      cups.add(cup(number + "." + (i + 1), draft.cups().get(i), stocked));
+    }
+    return cups;
+  }
+
+  /** Resin of all cups, and what their stock cups take beyond. */
+  private static double resinG(List<FilledCup> cups) {
+    return Milligrams.grams(cups.stream().mapToLong(FilledCup::resinMg).sum())
+        + cups.stream().mapToDouble(FilledCup::stockExtraG).sum();
   }
 
   /** A mix without moulds: everything stays in the cup it was mixed in. */
@@ -122,18 +167,20 @@ final class MixSheet {
             kind,
             0,
             Milligrams.up(massG),
-            List.of());
+            List.of(),
+            List.of(),
+            CupDraft.BY_PLAN);
     recorder.note(
         "batch/" + number + "/needG",
         massG,
         "g",
         Formula.BATCH_NEED,
         step -> step.given("total asked for", null, massG, "g", Origin.CHOSEN));
-    return weighed(number, 0, massG, false, List.of(cup));
+    return weighed(number, 0, massG, true, kind, List.of(cup));
   }
 
   private FilledBatch weighed(
-      int number, int stage, double needG, boolean split, List<FilledCup> cups) {
+      int number, int stage, double needG, boolean lone, CupKind mixingCup, List<FilledCup> cups) {
     MixRatio.Basis basis = measured(job);
     double division =
         basis == MixRatio.Basis.WEIGHT ? habits.scaleDivisionG() : habits.marksDivisionMl();
@@ -144,11 +191,10 @@ final class MixSheet {
             basis,
             division,
             habits.ratioTolerancePercent(),
-            resin.largestBatchG() == null ? Double.POSITIVE_INFINITY : resin.largestBatchG());
+            resin.largestBatchG() == null ? Double.POSITIVE_INFINITY : resin.largestBatchG(),
+            habits.mixing().extraAPercent());
     long partAMg = Milligrams.up(out.partA().massG());
     long partBMg = Milligrams.up(out.partB().massG());
-    double volume = out.partA().volumeMl() + out.partB().volumeMl();
-    CupKind mixingCup = split ? kindFor(volume, job.mixingCups()) : cups.get(0).kind;
     // From here on the masses in whole milligrams are the ones that count.
     WeighOut weighed =
         new WeighOut(
@@ -158,10 +204,12 @@ final class MixSheet {
             division,
             out.ratioErrorPercent());
     noteParts("batch/" + number, needG, weighed, division);
+    long firstStaysMg = firstStaysMg(mixingCup, partAMg + partBMg);
     List<FilledCup> filled = cups;
-    if (!split) {
+    if (lone) {
       // The mix stays where it is, with what rounding up added.
       FilledCup only = cups.get(0);
+      long stockMg = Milligrams.up(only.stockExtraG());
       FilledCup whole =
           new FilledCup(
               only.id,
@@ -170,18 +218,29 @@ final class MixSheet {
               only.pours,
               only.kind,
               only.pouredMg,
-              partAMg + partBMg,
-              only.dosesMg);
-      new CupNotes(job, recorder).noteAsMixed(whole, number);
+              partAMg + partBMg - firstStaysMg - stockMg,
+              only.dosesMg,
+              only.stocks,
+              only.hand);
+      new CupNotes(job, recorder).noteAsMixed(whole, number, firstStaysMg + stockMg);
       filled = List.of(whole);
     }
     return new FilledBatch(
-        number, stage, needG, weighed, partAMg, partBMg, mixingCup, split, filled);
+        number, stage, needG, weighed, partAMg, partBMg, mixingCup, !lone, firstStaysMg, filled);
+  }
+
+  private long firstStaysMg(CupKind kind, long mixedMg) {
+    if (!habits.mixing().twoCups()) {
+      return 0;
+    }
+    Clings clings = limits.clings(kind);
+    return Milligrams.down(clings.alwaysG() + clings.share() * Milligrams.grams(mixedMg));
   }
 
   private void noteParts(String at, double needG, WeighOut out, double division) {
-    notePart(at, "partA", needG, resin.massShareA(), out, out.partA(), division);
-    notePart(at, "partB", needG, 1 - resin.massShareA(), out, out.partB(), division);
+    double shareA = WeighOut.shareA(resin, habits.mixing().extraAPercent());
+    notePart(at, "partA", needG, shareA, out, out.partA(), division);
+    notePart(at, "partB", needG, 1 - shareA, out, out.partB(), division);
     recorder.note(
         at + "/totalG",
         out.totalG(),
@@ -257,6 +316,9 @@ final class MixSheet {
     String unit = resin.ratio().basis() == MixRatio.Basis.WEIGHT ? "by weight" : "by volume";
     step.given("parts of A", resin.name(), resin.ratio().partsA(), unit, Origin.LABEL)
         .given("parts of B", resin.name(), resin.ratio().partsB(), unit, Origin.LABEL);
+    if (habits.mixing().extraAPercent() > 0) {
+      step.given("extra A", null, habits.mixing().extraAPercent(), "%", Origin.CHOSEN);
+    }
   }
 
   private void densities(Recorder.Step step) {
@@ -264,17 +326,11 @@ final class MixSheet {
         .given("density of B", resin.name(), resin.knownDensityB(), "g/mL");
   }
 
-  private void allowance(Recorder.Step step) {
-    step.given("stays in the cup, always", null, habits.residueG(), "g", Origin.ASSUMED)
-        .given(
-            "stays in the cup, of its content", null, habits.residuePercent(), "%", Origin.ASSUMED);
-  }
-
-  private FilledCup cup(String id, BatchDraft.CupDraft draft, boolean split) {
-    Limits limits = new Limits(job, !split);
-    double pouredG = Milligrams.grams(draft.pouredMg);
-    double moreG = Milligrams.grams(draft.mayTakeMoreMg);
-    long contentMg = Milligrams.up(limits.contentG(pouredG, moreG));
+  private FilledCup cup(String id, CupDraft draft, boolean stocked) {
+    CupKind kind = draft.kind;
+    Clings clings = limits.clings(kind);
+    long contentMg =
+        Milligrams.up(clings.contentFor(limits.loadG(draft.pouredMg, draft.mayTakeMoreMg)));
     Tint tint = draft.tint;
     long resinMg = Milligrams.up(Milligrams.grams(contentMg) / (1 + tint.gPerGResin()));
     List<Long> doses = doses(tint, resinMg);
@@ -284,12 +340,26 @@ final class MixSheet {
       resinMg += missing;
       doses = doses(tint, resinMg);
     }
-    double volume = Milligrams.grams(contentMg) / tint.mixDensity();
-    CupKind kind = kindFor(volume, split ? job.colourCups() : job.mixingCups());
-    FilledCup cup =
-        new FilledCup(id, draft.colour, tint, draft.pours, kind, draft.pouredMg, resinMg, doses);
-    new CupNotes(job, recorder).note(cup, !split);
-    return cup;
+    List<Optional<StockCup>> stocks = new ArrayList<>();
+    double roomG = stocked ? Milligrams.grams(resinMg) : 0;
+    for (int i = 0; i < doses.size(); i++) {
+      double doseG = Milligrams.grams(doses.get(i));
+      Optional<StockCup> stock =
+          StockCup.of(tint.shares().get(i).colourant(), doseG, habits.scaleDivisionG(), roomG);
+      roomG -= stock.map(StockCup::resinWithItG).orElse(0.0);
+      stocks.add(stock);
+    }
+    return new FilledCup(
+        id,
+        draft.colour,
+        tint,
+        draft.pours,
+        kind,
+        draft.pouredMg,
+        resinMg,
+        doses,
+        stocks,
+        draft.hand);
   }
 
   /**

@@ -2,6 +2,7 @@ package calmpour.core.plan;
 
 import calmpour.core.mould.Section;
 import calmpour.core.session.Job;
+import calmpour.core.tint.Look;
 import java.util.List;
 
 /**
@@ -64,7 +65,11 @@ public record Plan(
     }
   }
 
-  /** One layer in the section, mm above the floor. */
+  /**
+   * One layer in the section, mm above the floor.
+   *
+   * @param look how it will look, cured
+   */
   public record LayerView(
       String colourId,
       String colourName,
@@ -72,5 +77,6 @@ public record Plan(
       double fromMm,
       double toMm,
       double volumeMl,
-      int stage) {}
+      int stage,
+      Look look) {}
 }

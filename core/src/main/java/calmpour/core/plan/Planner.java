@@ -1,6 +1,8 @@
 package calmpour.core.plan;
 
+import calmpour.core.check.Check;
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.check.Problem;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.HalvingRule;
 import calmpour.core.derive.Derivation;
@@ -11,8 +13,11 @@ import calmpour.core.session.JustMix;
 import calmpour.core.session.Resolution;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colourant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -72,6 +77,33 @@ public final class Planner {
         .map(b -> BatchCard.of(job, b, plan.tasks()));
   }
 
+  /**
+   * A cup of the plan with more colour in it than planned.
+   *
+   * @return empty when the plan has no such cup
+   * @throws InvalidValuesException when a colourant is not in the workshop
+   */
+  public Optional<BenchTally> tally(
+      Session session, Workshop workshop, String cupId, List<BenchTally.AddedColour> added) {
+    Job job = Resolution.of(session, workshop);
+    Map<String, Colourant> colourants = new HashMap<>();
+    workshop.colourants().forEach(c -> colourants.put(c.id(), c));
+    job.used().colourants().forEach(c -> colourants.put(c.id(), c));
+    Check check = new Check();
+    for (int i = 0; i < added.size(); i++) {
+      String id = added.get(i).colourantId();
+      check.that(
+          colourants.containsKey(id),
+          Problem.of("added[" + i + "].colourantId", Problem.Code.UNKNOWN_ID, id));
+    }
+    check.orThrow();
+    return arrange(job, Recorder.off()).batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c -> c.id().equals(cupId))
+        .findFirst()
+        .map(cup -> BenchTally.of(job, cup, added, colourants));
+  }
+
   /** What the session really uses of the workshop, to be kept with a saved plan. */
   public static Workshop snapshot(Session session, Workshop workshop) {
     return Resolution.of(session, workshop).used();
@@ -94,14 +126,14 @@ public final class Planner {
     if (mix != null) {
       ResinSystem resin = job.resin();
       double totalG = mix.massG() != null ? mix.massG() : mix.volumeMl() * resin.mixedDensity();
-      double largest = new Limits(job, true).largestMixG();
+      double largest = new Limits(job).largestMixG();
       int batches = (int) Math.max(job.session().splitInto(), Math.ceil(totalG / largest));
       for (int b = 1; b <= batches; b++) {
         filled.add(sheet.justMix(b, totalG / batches));
       }
       return filled;
     }
-    for (BatchDraft draft : Stages.of(job)) {
+    for (BatchDraft.Settled draft : Stages.of(job)) {
       filled.add(sheet.fill(filled.size() + 1, draft));
     }
     return filled;

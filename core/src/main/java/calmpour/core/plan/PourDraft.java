@@ -4,7 +4,11 @@ import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.List;
 
-/** One pour before it has a cup and a time. */
+/**
+ * One pour before it has a cup and a time.
+ *
+ * @param hand which of the cups put together by hand holds it, or {@link CupDraft#BY_PLAN}
+ */
 record PourDraft(
     int line,
     int cavity,
@@ -13,17 +17,24 @@ record PourDraft(
     int parts,
     Job.Level level,
     long massMg,
-    long mayTakeMoreMg) {
+    long mayTakeMoreMg,
+    int hand) {
 
   /**
    * @param uncertainShare how far the cavity's volume may be off, as a share of it
    */
   static PourDraft of(
-      int line, int cavity, int layer, Job.Level level, double mixDensity, double uncertainShare) {
+      int line,
+      int cavity,
+      int layer,
+      Job.Level level,
+      double mixDensity,
+      double uncertainShare,
+      int hand) {
     double massG = level.volumeMl() * mixDensity;
     long massMg = Milligrams.up(massG);
     return new PourDraft(
-        line, cavity, layer, 1, 1, level, massMg, Milligrams.up(massG * uncertainShare));
+        line, cavity, layer, 1, 1, level, massMg, Milligrams.up(massG * uncertainShare), hand);
   }
 
   /** The same pour out of several cups or batches; no milligram is lost in the division. */
@@ -33,7 +44,7 @@ record PourDraft(
       long upTo = massMg * (p + 1) / count;
       long before = massMg * p / count;
       long more = mayTakeMoreMg * (p + 1) / count - mayTakeMoreMg * p / count;
-      all.add(new PourDraft(line, cavity, layer, p + 1, count, level, upTo - before, more));
+      all.add(new PourDraft(line, cavity, layer, p + 1, count, level, upTo - before, more, hand));
     }
     return all;
   }

@@ -5,7 +5,9 @@ import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Gathers the pours of a job into batches: a stage at a time, in the order of the session, a new
@@ -19,16 +21,18 @@ final class Stages {
   private static final Range PARTS = new Range(1, 100);
 
   private final Job job;
+  private final Limits limits;
   private final List<BatchDraft> drafts = new ArrayList<>();
 
   private Stages(Job job) {
     this.job = job;
+    this.limits = new Limits(job);
   }
 
   /**
    * @throws InvalidValuesException when it would take an absurd number of batches
    */
-  static List<BatchDraft> of(Job job) {
+  static List<BatchDraft.Settled> of(Job job) {
     Stages stages = new Stages(job);
     int last =
         job.lines().stream()
@@ -39,55 +43,54 @@ final class Stages {
     for (int stage = 0; stage <= last; stage++) {
       stages.gather(stage);
     }
-    return stages.drafts;
+    return stages.drafts.stream().map(BatchDraft::settled).toList();
   }
 
   private void gather(int stage) {
-    List<List<PourDraft>> cavities = cavities(stage);
-    boolean lone =
-        cavities.stream().flatMap(List::stream).map(p -> p.level().colour().id()).distinct().count()
-            == 1;
-    Limits limits = new Limits(job, lone);
-    double totalMg = cavities.stream().flatMap(List::stream).mapToLong(PourDraft::massMg).sum();
+    List<List<PourDraft>> groups = groups(stage);
+    double totalMg = groups.stream().flatMap(List::stream).mapToLong(PourDraft::massMg).sum();
     double beforeMg = 0;
     int share = 0;
-    BatchDraft current = open(limits, stage);
-    for (List<PourDraft> cavity : cavities) {
+    BatchDraft current = open(stage);
+    for (List<PourDraft> group : groups) {
       int wanted = (int) (beforeMg / totalMg * job.session().splitInto());
       boolean nextShare = wanted > share && !current.isEmpty();
       share = wanted;
       if (nextShare) {
-        current = open(limits, stage);
+        current = open(stage);
       }
-      for (List<PourDraft> pours : portions(cavity, limits, stage)) {
-        if (!current.fits(pours, job) && !current.isEmpty()) {
-          current = open(limits, stage);
+      for (List<PourDraft> pours : portions(group, stage)) {
+        if (!current.isEmpty() && !current.fits(pours)) {
+          current = open(stage);
         }
-        current.add(pours, job);
+        current.add(pours);
       }
-      beforeMg += cavity.stream().mapToLong(PourDraft::massMg).sum();
+      beforeMg += group.stream().mapToLong(PourDraft::massMg).sum();
     }
   }
 
-  private BatchDraft open(Limits limits, int stage) {
+  private BatchDraft open(int stage) {
     if (drafts.size() == (int) BATCHES.maxInclusive()) {
       throw tooMuch("pieces", Problem.Code.TOO_MANY, drafts.size() + 1, BATCHES);
     }
-    BatchDraft draft = new BatchDraft(limits, stage);
+    BatchDraft draft = new BatchDraft(job, limits, stage);
     drafts.add(draft);
     return draft;
   }
 
-  /** The cavity's pours as one, or as many as it takes where one batch or cup cannot hold them. */
-  private List<List<PourDraft>> portions(List<PourDraft> cavity, Limits limits, int stage) {
-    BatchDraft empty = new BatchDraft(limits, stage);
-    if (empty.fits(cavity, job)) {
-      return List.of(cavity);
+  /**
+   * The group's pours as one, or as many as it takes where one batch or cup cannot hold them. What
+   * was put together by hand is never taken apart.
+   */
+  private List<List<PourDraft>> portions(List<PourDraft> group, int stage) {
+    BatchDraft empty = new BatchDraft(job, limits, stage);
+    if (empty.fits(group) || group.stream().anyMatch(p -> p.hand() != CupDraft.BY_PLAN)) {
+      return List.of(group);
     }
     List<List<PourDraft>> portions = new ArrayList<>();
-    for (PourDraft pour : cavity) {
+    for (PourDraft pour : group) {
       int parts = 1;
-      while (!empty.fits(pour.inParts(parts).subList(parts - 1, parts), job)) {
+      while (!empty.fits(pour.inParts(parts).subList(parts - 1, parts))) {
         parts++;
         if (parts > PARTS.maxInclusive()) {
           String at = "pieces[" + pour.line() + "].mouldId";
@@ -106,8 +109,54 @@ final class Stages {
     return new InvalidValuesException(List.of(Problem.outside(field, code, value, legal)));
   }
 
+  /**
+   * Pours of one stage that cannot be parted: those of one cavity, and of all cavities that share a
+   * cup put together by hand.
+   */
+  private List<List<PourDraft>> groups(int stage) {
+    List<Group> groups = new ArrayList<>();
+    Map<Integer, Group> ofHand = new HashMap<>();
+    for (List<PourDraft> cavity : cavities(stage)) {
+      Group group = null;
+      for (PourDraft pour : cavity) {
+        Group other = ofHand.get(pour.hand());
+        if (other != null && group != null && group != other) {
+          // This cavity ties two groups together.
+          Group joined = group;
+          joined.pours.addAll(other.pours);
+          groups.remove(other);
+          ofHand.replaceAll((hand, g) -> g == other ? joined : g);
+        } else if (other != null) {
+          group = other;
+        }
+      }
+      if (group == null) {
+        group = new Group();
+        groups.add(group);
+      }
+      group.pours.addAll(cavity);
+      for (PourDraft pour : cavity) {
+        if (pour.hand() != CupDraft.BY_PLAN) {
+          ofHand.put(pour.hand(), group);
+        }
+      }
+    }
+    return groups.stream().map(g -> g.pours).toList();
+  }
+
+  /** Pours that stay in one batch; told apart by which it is, not by what is in it. */
+  private static final class Group {
+    final List<PourDraft> pours = new ArrayList<>();
+  }
+
   /** Pours of one stage, a list a cavity. */
   private List<List<PourDraft>> cavities(int stage) {
+    Map<Job.CavityLayer, Integer> byHand = new HashMap<>();
+    for (int hand = 0; hand < job.handCups().size(); hand++) {
+      for (Job.CavityLayer pour : job.handCups().get(hand).pours()) {
+        byHand.put(pour, hand);
+      }
+    }
     List<List<PourDraft>> cavities = new ArrayList<>();
     for (int l = 0; l < job.lines().size(); l++) {
       Job.Line line = job.lines().get(l);
@@ -117,7 +166,8 @@ final class Stages {
           Job.Level level = line.levels().get(layer);
           if (level.stage() == stage) {
             double density = job.tints().get(level.colour().id()).mixDensity();
-            pours.add(PourDraft.of(l, cavity, layer, level, density, line.uncertainShare()));
+            int hand = byHand.getOrDefault(new Job.CavityLayer(l, cavity, layer), CupDraft.BY_PLAN);
+            pours.add(PourDraft.of(l, cavity, layer, level, density, line.uncertainShare(), hand));
           }
         }
         if (!pours.isEmpty()) {

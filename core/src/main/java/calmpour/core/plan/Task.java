@@ -18,11 +18,14 @@ public record Task(
 
   /** The steps of the bench, in the order of the work. */
   public enum Kind {
+    WARM,
     WEIGH_FIRST,
     WEIGH_SECOND,
     STIR,
+    SECOND_CUP,
     REST,
     SPLIT,
+    STOCK_CUP,
     TINT,
     POUR,
     BUBBLE_PASS,

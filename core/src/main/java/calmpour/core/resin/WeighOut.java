@@ -42,6 +42,7 @@ public record WeighOut(
    * @param division of the scale in g, or of the cup's marks in mL
    * @param tolerancePercent how far the rounded A:B may be off
    * @param mostG largest batch of the label, which this search never passes; infinite for none
+   * @param extraAPercent A beyond the label's ratio, by habit; it uses up part of the tolerance
    */
   public static WeighOut of(
       ResinSystem resin,
@@ -49,12 +50,15 @@ public record WeighOut(
       MixRatio.Basis measured,
       double division,
       double tolerancePercent,
-      double mostG) {
+      double mostG,
+      double extraAPercent) {
     boolean byWeight = measured == MixRatio.Basis.WEIGHT;
     double perStepA = division * (byWeight ? 1 : resin.knownDensityA().value());
     double perStepB = division * (byWeight ? 1 : resin.knownDensityB().value());
-    double exactA = needG * resin.massShareA() / perStepA;
-    double exactB = needG * (1 - resin.massShareA()) / perStepB;
+    double shareA = shareA(resin, extraAPercent);
+    double left = tolerancePercent - extraAPercent;
+    double exactA = needG * shareA / perStepA;
+    double exactB = needG * (1 - shareA) / perStepB;
     int leastA = Math.max(1, (int) Math.ceil(exactA - WHOLE));
     int leastB = Math.max(1, (int) Math.ceil(exactB - WHOLE));
     int stepsA = leastA;
@@ -64,25 +68,32 @@ public record WeighOut(
       double wantedA = b * exactA / exactB;
       int below = Math.max(leastA, (int) Math.floor(wantedA + WHOLE));
       int a = Math.abs(below - wantedA) <= Math.abs(below + 1 - wantedA) ? below : below + 1;
-      if (b == leastB && within(leastA, leastB, exactA / exactB, tolerancePercent)) {
+      if (b == leastB && within(leastA, leastB, exactA / exactB, left)) {
         break;
       }
       if (a * perStepA + b * perStepB > mostG) {
         break;
       }
-      if (within(a, b, exactA / exactB, tolerancePercent)) {
+      if (within(a, b, exactA / exactB, left)) {
         stepsA = a;
         stepsB = b;
         break;
       }
     }
-    double error = (stepsA / (double) stepsB / (exactA / exactB) - 1) * 100;
+    double extra = 1 + extraAPercent / 100;
+    double error = (stepsA / (double) stepsB / (exactA / exactB) * extra - 1) * 100;
     return new WeighOut(
         amount(stepsA, division, byWeight, resin.knownDensityA().value()),
         amount(stepsB, division, byWeight, resin.knownDensityB().value()),
         measured,
         division,
         error);
+  }
+
+  /** Share of A in the mass of A + B when A is raised by {@code extraAPercent}, 0 to 1. */
+  public static double shareA(ResinSystem resin, double extraAPercent) {
+    double a = resin.massShareA() * (1 + extraAPercent / 100);
+    return a / (a + 1 - resin.massShareA());
   }
 
   private static boolean within(int a, int b, double ratio, double tolerancePercent) {

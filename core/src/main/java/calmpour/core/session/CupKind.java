@@ -1,7 +1,9 @@
 package calmpour.core.session;
 
 import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.habit.Habits;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param use for the whole mix, for one colour, or for either
  * @param outline round or square seen from above; null for round
  * @param material null when nobody has said
+ * @param staysG what stays in it when it is poured out, weighed; null when nobody has
  */
 public record CupKind(
     String id,
@@ -19,10 +22,15 @@ public record CupKind(
     double topWidthMm,
     double heightMm,
     @Nullable Outline outline,
-    @Nullable Material material) {
+    @Nullable Material material,
+    @Nullable Double staysG) {
   public static final Range BOTTOM_WIDTH_MM = new Range(5, 500);
   public static final Range TOP_WIDTH_MM = new Range(5, 500);
   public static final Range HEIGHT_MM = new Range(5, 600);
+  public static final Range STAYS_G = new Range(0, 200);
+
+  /** No mix weighs less than that, g/mL. */
+  private static final double LIGHTEST_MIX = 1;
 
   /** What the workshop takes it for. */
   public enum Use {
@@ -43,22 +51,32 @@ public record CupKind(
     }
   }
 
-  /** What it is made of. Cured skins peel out of the first three; wax comes off into the mix. */
+  /**
+   * What it is made of. Cured skins peel out of the first three; wax comes off into the mix. Beside
+   * each how much of a mix clings to it, as a share of what clings to polypropylene: silicone can
+   * be squeezed out, bare paper drinks (starting values, no source).
+   */
   public enum Material {
-    POLYPROPYLENE,
-    POLYETHYLENE,
-    SILICONE,
-    GLASS,
-    METAL,
-    PLAIN_PAPER,
-    WAXED_PAPER,
-    POLYSTYRENE
+    POLYPROPYLENE(1),
+    POLYETHYLENE(1),
+    SILICONE(0.7),
+    GLASS(1),
+    METAL(1),
+    PLAIN_PAPER(1.4),
+    WAXED_PAPER(1),
+    POLYSTYRENE(1);
+
+    private final double clings;
+
+    Material(double clings) {
+      this.clings = clings;
+    }
   }
 
   /** A round cup of a material nobody has noted. */
   public CupKind(
       String id, String name, Use use, double bottomWidthMm, double topWidthMm, double heightMm) {
-    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null);
+    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null, null);
   }
 
   public CupKind {
@@ -69,7 +87,39 @@ public record CupKind(
         .within("bottomWidthMm", bottomWidthMm, BOTTOM_WIDTH_MM)
         .within("topWidthMm", topWidthMm, TOP_WIDTH_MM)
         .within("heightMm", heightMm, HEIGHT_MM)
+        .within("staysG", staysG, STAYS_G)
         .orThrow();
+    double holdsG = volume(heightMm, bottomWidthMm, topWidthMm, outline) * LIGHTEST_MIX;
+    new Check()
+        .that(
+            staysG == null || staysG < holdsG,
+            new Problem("staysG", Problem.Code.CUP_KEEPS_ALL, "" + staysG, 0.0, holdsG))
+        .orThrow();
+  }
+
+  /**
+   * What clings to it: as weighed, or the workshop's habit times how much wall this shape has for
+   * what it holds, times its material. The habit is meant for a cup as wide as high.
+   */
+  public Clings clings(Habits habits) {
+    if (staysG != null) {
+      return new Clings(staysG, 0);
+    }
+    double more = wallFactor() * (material == null ? 1 : material.clings);
+    double most = 0.9;
+    return new Clings(
+        habits.residueG() * more, Math.min(most, habits.residuePercent() / 100 * more));
+  }
+
+  /** Wetted wall and floor, beside those of a round cup as wide as high that holds the same. */
+  double wallFactor() {
+    double lean = (topWidthMm - bottomWidthMm) / 2;
+    double slant = Math.hypot(lean, heightMm);
+    // The outline's length for a width of one is four times its area, round or square.
+    double wall = 4 * area() * (topWidthMm + bottomWidthMm) / 2 * slant;
+    double wetted = wall + area() * bottomWidthMm * bottomWidthMm;
+    double same = Math.cbrt(capacityMl() * 1_000 * 4 / Math.PI);
+    return wetted / (5 * Math.PI / 4 * same * same);
   }
 
   /**
@@ -81,8 +131,13 @@ public record CupKind(
   }
 
   private double volumeBelow(double level) {
-    double r = widthAt(level);
-    return area() * level * (bottomWidthMm * bottomWidthMm + bottomWidthMm * r + r * r) / 3 / 1_000;
+    return volume(level, bottomWidthMm, widthAt(level), outline);
+  }
+
+  private static double volume(
+      double level, double below, double above, @Nullable Outline outline) {
+    double area = outline == null ? Outline.ROUND.area : outline.area;
+    return area * level * (below * below + below * above + above * above) / 3 / 1_000;
   }
 
   /** Area of the outline for a width of one. */

@@ -10,6 +10,8 @@ import calmpour.core.tint.Colour;
 import calmpour.core.tint.Tint;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A session with every id replaced by the thing itself and every fill turned into volume: all that
@@ -18,6 +20,7 @@ import java.util.Map;
  * @param tints by colour id, each held within the limits
  * @param mixingCups kinds fit for the whole mix, smallest first
  * @param colourCups kinds fit for one colour, smallest first
+ * @param handCups cups put together by hand, in the order of the session
  * @param used the part of the workshop that the session really uses
  * @param assumptions starting values that stand in for what nobody measured
  */
@@ -28,6 +31,7 @@ public record Job(
     Map<String, Tint> tints,
     List<CupKind> mixingCups,
     List<CupKind> colourCups,
+    List<CupByHand> handCups,
     Workshop used,
     List<Assumption> assumptions) {
   public Job {
@@ -35,6 +39,7 @@ public record Job(
     tints = Map.copyOf(tints);
     mixingCups = List.copyOf(mixingCups);
     colourCups = List.copyOf(colourCups);
+    handCups = List.copyOf(handCups);
     assumptions = List.copyOf(assumptions);
   }
 
@@ -67,6 +72,21 @@ public record Job(
    */
   public record Level(
       Colour colour, Join join, int stage, double volumeMl, double fromMm, double toMm) {}
+
+  /**
+   * A cup put together by hand, as it was found to be possible.
+   *
+   * @param kind null for whichever fits best
+   * @param pours which cavities of which layers, from 1
+   */
+  public record CupByHand(@Nullable CupKind kind, Set<CavityLayer> pours) {
+    public CupByHand {
+      pours = Set.copyOf(pours);
+    }
+  }
+
+  /** One layer of one cavity: line and layer from 0, cavity from 1. */
+  public record CavityLayer(int line, int cavity, int layer) {}
 
   /** A starting value that stood in for something unknown. */
   public record Assumption(

@@ -30,6 +30,12 @@ public final class Resolution {
   /** Most cavities in one session; beyond it somebody's finger slipped. */
   public static final Range CAVITIES = new Range(1, 2_000);
 
+  /** A cup that gives out less than that serves for nothing, g. */
+  private static final double LEAST_POUR_G = 0.5;
+
+  /** Beyond this a mix is more colourant than resin, whatever the limits. */
+  private static final Range STRONGEST_PERCENT = new Range(0, 60);
+
   /**
    * Shares such as a third, a third and a third may sum to a hair above one; a millionth of the
    * mould is less than any scale shows and more than the arithmetic's noise.
@@ -96,6 +102,8 @@ public final class Resolution {
     }
     List<CupKind> laidOut = laidOutCups();
     Map<String, Tint> tints = resin == null ? Map.of() : tints(resin, lines);
+    List<Job.CupByHand> byHand =
+        problems.isEmpty() ? HandCups.of(session, lines, cups, problems) : List.of();
     if (!problems.isEmpty() || resin == null) {
       throw new InvalidValuesException(problems);
     }
@@ -107,6 +115,7 @@ public final class Resolution {
         tints,
         fit(laidOut, CupKind.Use.COLOUR),
         fit(laidOut, CupKind.Use.MIXING),
+        byHand,
         used(resin, lines, laidOut),
         assumptions);
   }
@@ -217,47 +226,69 @@ public final class Resolution {
     limits.add(
         new LoadingLimit(
             LoadingLimit.Whose.SHOP_ALL, null, habits.capAllPercent(), LoadingBasis.VOLUME_OF_MIX));
-    limits.add(
-        new LoadingLimit(
-            LoadingLimit.Whose.SHOP_LIQUIDS,
-            null,
-            habits.capLiquidPercent(),
-            LoadingBasis.WEIGHT_OF_MIX));
+    limits.add(liquidLimit(habits));
     if (resin.loadingLimitPercent() != null) {
       limits.add(
           new LoadingLimit(
               LoadingLimit.Whose.RESIN, null, resin.loadingLimitPercent(), resin.loadingBasis()));
     }
+    List<Double> shares = strengthened(colour);
     for (Colour.Part part : colour.recipe()) {
       String at = "colours[" + colour.id() + "].recipe";
       Colourant colourant = find(colourants, part.colourantId(), at);
       if (colourant != null) {
         parts.add(colourant);
-        percents.add(part.percentOfMix());
+        percents.add(shares.get(percents.size()));
         assumeColourant(colourant);
-        if (colourant.limitPercent() != null) {
-          limits.add(
-              new LoadingLimit(
-                  LoadingLimit.Whose.COLOURANT,
-                  colourant.id(),
-                  colourant.limitPercent(),
-                  colourant.limitBasis()));
-        }
+        LoadingLimit.ofLabel(colourant).ifPresent(limits::add);
       }
     }
     return Tint.within(parts, percents, resin.mixedDensity(), limits);
+  }
+
+  private static LoadingLimit liquidLimit(Habits habits) {
+    return switch (habits.tinting().liquids()) {
+      case SHARE ->
+          new LoadingLimit(
+              LoadingLimit.Whose.SHOP_LIQUIDS,
+              null,
+              habits.capLiquidPercent(),
+              LoadingBasis.WEIGHT_OF_MIX);
+      case DROPS ->
+          new LoadingLimit(
+              LoadingLimit.Whose.SHOP_DROPS,
+              null,
+              habits.tinting().dropsPer10Ml(),
+              LoadingBasis.DROPS_IN_10_ML);
+    };
+  }
+
+  /** The recipe's shares, made stronger or weaker for this session. */
+  private List<Double> strengthened(Colour colour) {
+    double factor = session.strengthOf(colour.id());
+    List<Double> shares = colour.percentsOfMix().stream().map(p -> p * factor).toList();
+    double all = shares.stream().mapToDouble(Double::doubleValue).sum();
+    if (all <= STRONGEST_PERCENT.maxInclusive()) {
+      return shares;
+    }
+    problems.add(
+        Problem.outside("strengths", Problem.Code.RECIPE_TOO_STRONG, all, STRONGEST_PERCENT));
+    return colour.percentsOfMix();
   }
 
   private List<CupKind> laidOutCups() {
     List<CupKind> laidOut = new ArrayList<>();
     for (int i = 0; i < session.cupIds().size(); i++) {
       CupKind cup = find(cups, session.cupIds().get(i), "cupIds[" + i + "]");
-      if (cup != null) {
+      if (cup != null && keepsAll(cup)) {
+        problems.add(
+            Problem.of("cupIds[" + i + "]", Problem.Code.CUP_HOLDS_TOO_LITTLE, cup.name()));
+      } else if (cup != null) {
         laidOut.add(cup);
       }
     }
     if (session.cupIds().isEmpty()) {
-      laidOut.addAll(cups.values());
+      cups.values().stream().filter(c -> !keepsAll(c)).forEach(laidOut::add);
     }
     if (laidOut.isEmpty()) {
       for (CupKind cup : AssumedCups.ALL) {
@@ -267,6 +298,12 @@ public final class Resolution {
       }
     }
     return laidOut;
+  }
+
+  /** Whether a cup filled up to its headroom would give out next to nothing. */
+  private boolean keepsAll(CupKind cup) {
+    double usableG = cup.capacityMl() * (1 - session.habits().headroomPercent() / 100);
+    return cup.clings(session.habits()).outOf(usableG) < LEAST_POUR_G;
   }
 
   /** Kinds that may be used when those kept for {@code notUse} are left out; all if none remain. */

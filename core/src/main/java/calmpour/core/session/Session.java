@@ -20,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param pieces may be empty when {@code justMix} is given
  * @param cupIds the cups laid out; empty for every cup of the workshop
  * @param splitInto how many batches each stage is spread over at least
+ * @param cupsByHand cups the maker put together; the rest is split as the plan finds best
+ * @param strengths colours made stronger or weaker than their recipes
  */
 public record Session(
     String name,
@@ -31,15 +33,20 @@ public record Session(
     @Nullable JustMix justMix,
     List<String> cupIds,
     int splitInto,
+    List<HandCup> cupsByHand,
+    List<ColourStrength> strengths,
     Habits habits,
     Hands hands,
     @Nullable Workshop carried) {
   public static final Range SPLIT_INTO = new Range(1, 20);
   public static final Range PIECES = new Range(0, 200);
+  public static final Range CUPS_BY_HAND = new Range(0, 200);
 
   public Session {
     pieces = pieces == null ? List.of() : List.copyOf(pieces);
     cupIds = cupIds == null ? List.of() : List.copyOf(cupIds);
+    cupsByHand = cupsByHand == null ? List.of() : List.copyOf(cupsByHand);
+    strengths = strengths == null ? List.of() : List.copyOf(strengths);
     habits = habits == null ? Habits.DEFAULT : habits;
     hands = hands == null ? Hands.DEFAULT : hands;
     new Check()
@@ -52,6 +59,9 @@ public record Session(
         .that(
             pieces.size() <= PIECES.maxInclusive(),
             Problem.outside("pieces", Problem.Code.TOO_MANY, pieces.size(), PIECES))
+        .that(
+            cupsByHand.size() <= CUPS_BY_HAND.maxInclusive(),
+            Problem.outside("cupsByHand", Problem.Code.TOO_MANY, cupsByHand.size(), CUPS_BY_HAND))
         .that(
             !pieces.isEmpty() || justMix != null,
             Problem.of("pieces", Problem.Code.NOTHING_TO_MAKE, null))
@@ -80,31 +90,81 @@ public record Session(
 
   /** The same session in a room of another temperature, °C. */
   public Session withTemperatureC(double temperatureC) {
-    return with(startsAt, new Room(temperatureC, room.humidityPercent()), splitInto, habits);
+    return with(
+        startsAt, new Room(temperatureC, room.humidityPercent()), splitInto, cupsByHand, habits);
   }
 
   /** The same session spread over at least {@code batches} batches a stage. */
   public Session withSplitInto(int batches) {
-    return with(startsAt, room, batches, habits);
+    return with(startsAt, room, batches, cupsByHand, habits);
   }
 
   public Session withHabits(Habits others) {
-    return with(startsAt, room, splitInto, others);
+    return with(startsAt, room, splitInto, cupsByHand, others);
+  }
+
+  /** The same session with these cups put together by hand. */
+  public Session withCupsByHand(List<HandCup> cups) {
+    return with(startsAt, room, splitInto, cups, habits);
   }
 
   /** The same session at another wall-clock time. */
   public Session withStartsAt(LocalDateTime other) {
-    return with(other, room, splitInto, habits);
+    return with(other, room, splitInto, cupsByHand, habits);
+  }
+
+  /** The same session with its colours that much stronger or weaker. */
+  public Session withStrengths(List<ColourStrength> others) {
+    return new Session(
+        name,
+        startsAt,
+        zoneId,
+        room,
+        resinId,
+        pieces,
+        justMix,
+        cupIds,
+        splitInto,
+        cupsByHand,
+        others,
+        habits,
+        hands,
+        carried);
   }
 
   /** The same session with these materials along, so that it can be read anywhere. */
   public Session carrying(Workshop materials) {
     return new Session(
-        name, startsAt, zoneId, room, resinId, pieces, justMix, cupIds, splitInto, habits, hands,
+        name,
+        startsAt,
+        zoneId,
+        room,
+        resinId,
+        pieces,
+        justMix,
+        cupIds,
+        splitInto,
+        cupsByHand,
+        strengths,
+        habits,
+        hands,
         materials);
   }
 
-  private Session with(LocalDateTime otherStart, Room otherRoom, int batches, Habits otherHabits) {
+  /** How much stronger than its recipe a colour is wanted. */
+  public double strengthOf(String colourId) {
+    return strengths.stream()
+        .filter(s -> s.colourId().equals(colourId))
+        .mapToDouble(ColourStrength::factor)
+        .reduce(1, (before, now) -> now);
+  }
+
+  private Session with(
+      LocalDateTime otherStart,
+      Room otherRoom,
+      int batches,
+      List<HandCup> cups,
+      Habits otherHabits) {
     return new Session(
         name,
         otherStart,
@@ -115,6 +175,8 @@ public record Session(
         justMix,
         cupIds,
         batches,
+        cups,
+        strengths,
         otherHabits,
         hands,
         carried);

@@ -1,6 +1,7 @@
 package calmpour.core.tint;
 
 import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
 import org.jspecify.annotations.Nullable;
@@ -45,6 +46,8 @@ public record Colourant(
    * @param lightFast whether its colour holds in daylight; null for unknown
    * @param curedSwatch whether the swatch was taken from a cured piece; a guess otherwise
    * @param leftG what is left, g
+   * @param swatches a cured chip on white and on black; null until there is one
+   * @param grainMm how coarse flakes or glitter are, mm
    */
   public record Jar(
       @Nullable String implement,
@@ -54,11 +57,14 @@ public record Colourant(
       @Nullable Double strength,
       @Nullable Boolean lightFast,
       @Nullable Boolean curedSwatch,
-      @Nullable Double leftG) {
+      @Nullable Double leftG,
+      @Nullable CuredSwatch swatches,
+      @Nullable Double grainMm) {
     public static final Range WATER_PERCENT = new Range(0, 100);
     public static final Range SOLVENT_PERCENT = new Range(0, 100);
     public static final Range STRENGTH = new Range(0.05, 20);
     public static final Range LEFT_G = new Range(0, 100_000);
+    public static final Range GRAIN_MM = new Range(0.001, 20);
 
     public Jar {
       new Check()
@@ -67,6 +73,7 @@ public record Colourant(
           .within("solventPercent", solventPercent, SOLVENT_PERCENT)
           .within("strength", strength, STRENGTH)
           .within("leftG", leftG, LEFT_G)
+          .within("grainMm", grainMm, GRAIN_MM)
           .orThrow();
     }
   }
@@ -76,12 +83,21 @@ public record Colourant(
         .name("id", id)
         .name("name", name)
         .present("form", form)
-        .name("swatch", swatch)
+        .colour("swatch", swatch)
         .within("bulkDensity", bulkDensity, BULK_DENSITY)
         .within("trueDensity", trueDensity, TRUE_DENSITY)
         .within("dropG", dropG, DROP_G)
         .within("scoopMl", scoopMl, SCOOP_ML)
-        .within("limitPercent", limitPercent, LIMIT_PERCENT)
+        .that(
+            limitPercent == null || limitPercent != 0,
+            Problem.of("limitPercent", Problem.Code.FORBIDDEN_PERCENT, null))
+        .within(
+            "limitPercent",
+            limitPercent != null && limitPercent == 0 ? null : limitPercent,
+            LIMIT_PERCENT)
+        .that(
+            limitBasis != LoadingBasis.DROPS_IN_10_ML,
+            Problem.of("limitBasis", Problem.Code.OUT_OF_RANGE, "drops"))
         .orThrow();
   }
 
@@ -116,9 +132,51 @@ public record Colourant(
     return Known.measuredOr(own, 0.15);
   }
 
-  /** Whether it brings water into the mix: tested first by most makers, refused by some. */
-  public boolean watery() {
-    Double water = shelf == null ? null : shelf.waterPercent();
-    return water == null ? form == ColourantForm.ACRYLIC_PAINT : water > 0;
+  /**
+   * How much of it is water, %. Where nobody says, water-based paint counts as water altogether:
+   * the cautious end, no source.
+   */
+  public Known knownWaterPercent() {
+    Double given = shelf == null ? null : shelf.waterPercent();
+    return Known.labelOr(given, form == ColourantForm.ACRYLIC_PAINT ? 100 : 0);
+  }
+
+  /** How much of it is solvent, %; alcohol ink counts as solvent altogether where nobody says. */
+  public Known knownSolventPercent() {
+    Double given = shelf == null ? null : shelf.solventPercent();
+    return Known.labelOr(given, form == ColourantForm.ALCOHOL_INK ? 100 : 0);
+  }
+
+  /** What doses of it are counted with; null where nobody has named it. */
+  public @Nullable String implement() {
+    return shelf == null ? null : shelf.implement();
+  }
+
+  /**
+   * Whether it sinks in a thin resin: flakes, and glitter of half a millimetre and more or of
+   * unknown size. Common practice, no source; the size is a starting value.
+   */
+  public boolean coarse() {
+    Double grain = shelf == null ? null : shelf.grainMm();
+    boolean large = grain == null || grain >= 0.5;
+    return form == ColourantForm.FLAKE || (form == ColourantForm.GLITTER && large);
+  }
+
+  /** A cured chip of it; null while its look is a guess. */
+  public @Nullable CuredSwatch curedSwatch() {
+    return shelf == null ? null : shelf.swatches();
+  }
+
+  /** Absorption and scattering for one percent of it: from its cured chip, or a guess. */
+  public Optics optics() {
+    CuredSwatch chip = curedSwatch();
+    return chip == null ? Optics.guess(this) : chip.optics();
+  }
+
+  /** Mass of what is counted, g: a drop of a liquid, a quarter of a scoop of anything else. */
+  public double countedG() {
+    return form.liquid()
+        ? knownDropG().value()
+        : knownScoopMl().value() * knownBulkDensity().value() / 4;
   }
 }

@@ -23,7 +23,7 @@ class HalvingRuleTest {
   }
 
   private static double end(BodyHistory.Segment... segments) {
-    BodyHistory body = new BodyHistory(List.of(segments));
+    BodyHistory body = new BodyHistory(segments[0].surroundingsC(), List.of(segments));
     return new HalvingRule().states(RESIN, body).workingTimeEnds().minutes();
   }
 
@@ -67,7 +67,7 @@ class HalvingRuleTest {
   @Test
   void theSpreadHoldsTheMomentAndGelComesAfterThick() {
     CupStates states =
-        new HalvingRule().states(RESIN, new BodyHistory(List.of(segment(0, 60, 21))));
+        new HalvingRule().states(RESIN, new BodyHistory(21, List.of(segment(0, 60, 21))));
     assertThat(states.workingTimeEnds().earliestMinutes())
         .isLessThan(states.workingTimeEnds().minutes());
     assertThat(states.workingTimeEnds().latestMinutes())

@@ -45,7 +45,14 @@ class BatchCardTest {
         }
       }
       assertThat(shows).isCloseTo(batch.totalG(), within(1e-6));
-      assertThat(split).isCloseTo(batch.split() ? shows - batch.staysG() : 0, within(1e-6));
+      double withStock =
+          batch.cups().stream()
+              .flatMap(c -> c.doses().stream())
+              .filter(d -> d.stock() != null)
+              .mapToDouble(d -> d.stock().resinWithItG())
+              .sum();
+      assertThat(split)
+          .isCloseTo(batch.split() ? shows - batch.staysG() - withStock : 0, within(1e-6));
       for (BatchCard.Leftover left : card.leftovers()) {
         assertThat(left.leftMl()).isPositive();
       }
@@ -90,9 +97,10 @@ class BatchCardTest {
             List.of(Colour.CLEAR));
     Session session =
         Samples.session(List.of(new Piece("on", 1, List.of(new Layer("clear", null, null)))));
-    assertThat(Fillers.of(session, workshop, 10, 5))
+    assertThat(Fillers.of(session, workshop, 10, 600, 5))
         .extracting(Fillers.Filler::mouldId)
         .containsExactly("pair", "nine");
-    assertThat(Fillers.of(session, workshop, 10, 5).get(0).leavesMl()).isCloseTo(0.2, within(1e-9));
+    assertThat(Fillers.of(session, workshop, 10, 600, 5).get(0).leavesMl())
+        .isCloseTo(0.2, within(1e-9));
   }
 }

@@ -77,7 +77,8 @@ class MaterialsTest {
                     70,
                     80,
                     CupKind.Outline.ROUND,
-                    CupKind.Material.WAXED_PAPER)));
+                    CupKind.Material.WAXED_PAPER,
+                    null)));
     return new Planner().plan(session, workshop);
   }
 

@@ -4,10 +4,12 @@ import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Join;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
+import calmpour.core.tint.StockCup;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * Carries a plan out, second by second and gram by gram, as a bench would, written from the rules
@@ -78,6 +80,13 @@ final class PlanReplay {
           mixing.contentG = batch.partA().massG() + batch.partB().massG();
           mixing.agedTo = task.startSeconds();
         }
+        case WARM -> {
+          if (mixing.contentG > 0) {
+            wrong.add("bottles warmed after they were poured out");
+          }
+        }
+        case SECOND_CUP -> mixing.contentG -= batch.firstCupStaysG();
+        case STOCK_CUP -> stock(mixing, batch, byId.get(task.cupId()));
         case STIR, REST -> {
           if (mixing.contentG <= 0) {
             wrong.add(task.kind() + " of an empty cup");
@@ -98,12 +107,14 @@ final class PlanReplay {
         default -> wrong.add("unknown task " + task.kind());
       }
     }
-    if (batch.split() && Math.abs(mixing.contentG - batch.staysG()) > 1e-6) {
+    double elsewhere = batch.firstCupStaysG() + stocksLeft(batch);
+    if (batch.split() && Math.abs(mixing.contentG + elsewhere - batch.staysG()) > 1e-6) {
       wrong.add("mixing cup keeps " + mixing.contentG + ", not " + batch.staysG());
     }
     for (Cup cup : batch.cups()) {
       Bench bench = batch.split() ? cups.get(cup.id()) : mixing;
-      if (Math.abs(bench.contentG - cup.staysG()) > 1e-6) {
+      // What a stock cup takes from a lone cup is rounded to a milligram.
+      if (Math.abs(bench.contentG - cup.staysG()) > 1e-6 + stocks(cup).size() * 1e-3) {
         wrong.add("cup " + cup.id() + " keeps " + bench.contentG + ", not " + cup.staysG());
       }
     }
@@ -119,21 +130,45 @@ final class PlanReplay {
     // The mix ages in one piece until this cup is filled.
     double ageWhole = ageAt(mixing, batch.totalG(), task.endSeconds());
     Bench own = new Bench();
-    own.contentG = cup.resinG();
+    double withStock = stocks(cup).stream().mapToDouble(StockCup::resinWithItG).sum();
+    own.contentG = cup.resinG() - withStock;
     own.age = ageWhole;
     own.agedTo = task.endSeconds();
     if (ageWhole >= 1) {
       own.thickAt = reach(mixing, batch.totalG());
     }
     cups.put(cup.id(), own);
-    mixing.contentG -= cup.resinG();
+    mixing.contentG -= own.contentG;
     if (mixing.contentG < -1e-6) {
       wrong.add("split more than was mixed");
     }
   }
 
+  private static List<StockCup> stocks(Cup cup) {
+    return cup.doses().stream().map(Cup.Dose::stock).filter(Objects::nonNull).toList();
+  }
+
+  /** Resin that is still in the stock cups when every cup has had its part of them. */
+  private static double stocksLeft(Batch batch) {
+    return batch.cups().stream()
+        .flatMap(c -> stocks(c).stream())
+        .mapToDouble(s -> s.resinG() - s.resinWithItG())
+        .sum();
+  }
+
+  private void stock(Bench mixing, Batch batch, Cup cup) {
+    for (StockCup stock : stocks(cup)) {
+      mixing.contentG -= stock.resinG();
+      if (mixing.contentG < -1e-6) {
+        wrong.add("stock taken from an empty cup in batch " + batch.number());
+      }
+    }
+  }
+
   private void tint(Bench mixing, Batch batch, Cup cup) {
-    double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
+    double doses =
+        cup.doses().stream().mapToDouble(Cup.Dose::massG).sum()
+            + stocks(cup).stream().mapToDouble(StockCup::resinWithItG).sum();
     Bench bench = batch.split() ? cups.get(cup.id()) : mixing;
     bench.contentG += doses;
   }

@@ -75,24 +75,7 @@ class RandomSessions extends DomainContextBase {
   private static Habits habits(double overage) {
     boolean bare = overage < 3;
     Habits d = Habits.DEFAULT;
-    return new Habits(
-        d.measureBy(),
-        d.firstPart(),
-        d.scaleDivisionG(),
-        d.marksDivisionMl(),
-        bare ? 0 : overage,
-        bare ? 0 : d.residueG(),
-        bare ? 0 : d.residuePercent(),
-        d.headroomPercent(),
-        d.capAllPercent(),
-        d.capLiquidPercent(),
-        d.stirMinutes(),
-        d.restMinutes(),
-        d.marginMinutes(),
-        d.ratioTolerancePercent(),
-        d.thickWaitMinutes(),
-        d.gelWaitMinutes(),
-        d.curedWaitHours());
+    return bare ? d.withAllowances(0, 0, 0) : d.withAllowances(overage, 1.5, 2);
   }
 
   private static Arbitrary<List<Piece>> pieces(List<Mould> moulds) {

@@ -14,7 +14,7 @@ class WeighOutTest {
   @Test
   void twoToOneByWeight() {
     ResinSystem resin = Samples.resin(2, 1, MixRatio.Basis.WEIGHT);
-    WeighOut out = WeighOut.of(resin, 84, MixRatio.Basis.WEIGHT, 0.1, 2, 1e9);
+    WeighOut out = WeighOut.of(resin, 84, MixRatio.Basis.WEIGHT, 0.1, 2, 1e9, 0);
     assertThat(out.partA().massG()).isEqualTo(56.0);
     assertThat(out.partB().massG()).isEqualTo(28.0);
     assertThat(out.ratioErrorPercent()).isCloseTo(0, within(1e-9));
@@ -25,7 +25,7 @@ class WeighOutTest {
   void oneToOneByVolume() {
     ResinSystem resin = Samples.resin(1, 1, MixRatio.Basis.VOLUME);
     double need = 90 * resin.mixedDensity();
-    WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.VOLUME, 1, 2, 1e9);
+    WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.VOLUME, 1, 2, 1e9, 0);
     assertThat(out.partA().volumeMl()).isCloseTo(45, within(1e-9));
     assertThat(out.partB().volumeMl()).isCloseTo(45, within(1e-9));
   }
@@ -57,11 +57,11 @@ class WeighOutTest {
   @Test
   void aCoarseScaleMakesASmallBatchLargerRatherThanWrong() {
     ResinSystem resin = Samples.resin(2, 1, MixRatio.Basis.WEIGHT);
-    WeighOut out = WeighOut.of(resin, 4, MixRatio.Basis.WEIGHT, 1, 2, 1e9);
+    WeighOut out = WeighOut.of(resin, 4, MixRatio.Basis.WEIGHT, 1, 2, 1e9, 0);
     assertThat(out.partA().massG()).isEqualTo(4);
     assertThat(out.partB().massG()).isEqualTo(2);
     // Where the label allows no more than 5 g, it stays wrong, and the plan says so.
-    assertThat(WeighOut.of(resin, 4, MixRatio.Basis.WEIGHT, 1, 2, 5).ratioErrorPercent())
+    assertThat(WeighOut.of(resin, 4, MixRatio.Basis.WEIGHT, 1, 2, 5, 0).ratioErrorPercent())
         .isCloseTo(-25, within(1e-9));
     assertThat(WeighOut.surelyRightFromG(resin, MixRatio.Basis.WEIGHT, 1, 2))
         .isCloseTo(150, within(1e-9));
@@ -73,7 +73,7 @@ class WeighOutTest {
       @ForAll @DoubleRange(min = 0.2, max = 10) double partsA) {
     ResinSystem resin = Samples.resin(partsA, 1, MixRatio.Basis.WEIGHT);
     for (double division : new double[] {0.01, 0.1, 1}) {
-      WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.WEIGHT, division, 2, 1e9);
+      WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.WEIGHT, division, 2, 1e9, 0);
       // The arithmetic's noise on kilograms is far below a microgram.
       assertThat(out.totalG()).isGreaterThanOrEqualTo(need - 1e-6);
       if (need >= WeighOut.surelyRightFromG(resin, MixRatio.Basis.WEIGHT, division, 2)) {

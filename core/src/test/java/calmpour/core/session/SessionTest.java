@@ -33,6 +33,8 @@ class SessionTest {
         null,
         List.of(),
         1,
+        List.of(),
+        List.of(),
         Habits.DEFAULT,
         Hands.DEFAULT,
         null);
@@ -74,7 +76,8 @@ class SessionTest {
             InvalidValuesException.class,
             () ->
                 new Session(
-                    " ", null, "Nowhere", null, "", List.of(), null, null, 0, null, null, null));
+                    " ", null, "Nowhere", null, "", List.of(), null, null, 0, null, null, null,
+                    null, null));
     assertThat(wrong.problems())
         .extracting(Problem::field)
         .containsExactly("name", "startsAt", "zoneId", "room", "resinId", "splitInto", "pieces");

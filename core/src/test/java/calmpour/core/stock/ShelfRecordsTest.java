@@ -70,7 +70,7 @@ class ShelfRecordsTest {
   }
 
   private static Colourant.Jar jar(Double water, Weighed weighed) {
-    return new Colourant.Jar("a dropper", weighed, water, null, null, null, null, null);
+    return new Colourant.Jar("a dropper", weighed, water, null, null, null, null, null, null, null);
   }
 
   @ParameterizedTest
@@ -93,7 +93,7 @@ class ShelfRecordsTest {
             "t",
             "T",
             ColourantForm.LIQUID_TINT,
-            "#000",
+            "#000000",
             null,
             null,
             0.09,
@@ -107,7 +107,7 @@ class ShelfRecordsTest {
             "m",
             "M",
             ColourantForm.MICA,
-            "#000",
+            "#000000",
             0.3,
             null,
             null,
@@ -116,13 +116,13 @@ class ShelfRecordsTest {
             null,
             jar(null, weighed));
     assertThat(mica.knownScoopMl().value()).isCloseTo(0.15, within(1e-12));
-    assertThat(mica.watery()).isFalse();
+    assertThat(mica.knownWaterPercent().value()).isZero();
     assertThat(
             new Colourant(
                     "p",
                     "P",
                     ColourantForm.PASTE,
-                    "#000",
+                    "#000000",
                     null,
                     null,
                     null,
@@ -130,8 +130,9 @@ class ShelfRecordsTest {
                     null,
                     null,
                     jar(3.0, null))
-                .watery())
-        .isTrue();
+                .knownWaterPercent()
+                .value())
+        .isEqualTo(3);
   }
 
   /** A square cup against the frustum of a pyramid: h(G + g + √(Gg))/3, worked by hand. */
@@ -146,7 +147,8 @@ class ShelfRecordsTest {
             80,
             90,
             CupKind.Outline.SQUARE,
-            CupKind.Material.SILICONE);
+            CupKind.Material.SILICONE,
+            null);
     // 90 · (3600 + 6400 + 4800) / 3 = 444 000 mm³.
     assertThat(tub.capacityMl()).isCloseTo(444, within(1e-9));
     // At 45 mm it is 70 wide: 45 · (3600 + 4900 + 4200) / 3 = 190.5 mL.

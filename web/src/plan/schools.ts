@@ -1,0 +1,178 @@
+import type { Habits } from "../api/client";
+import type { FieldSpec } from "../form/Fields";
+
+type Whole = Required<Habits>;
+
+interface School {
+  title: string;
+  specs: (habits: Whole) => FieldSpec[];
+}
+
+const MIXING = "Warming and mixing";
+const SPLITTING = "Splitting";
+const TINTING = "Tinting";
+
+/** Habits in which makers differ: each with its choices and, beside it, a line why. */
+export const SCHOOLS: School[] = [
+  {
+    title: MIXING,
+    specs: ({ mixing }) => [
+      {
+        path: "mixing.warming",
+        label: "Warm before mixing",
+        kind: "choice",
+        needed: true,
+        width: 230,
+        choices: [
+          ["NONE", "nothing"],
+          ["BOTH", "both, in warm water"],
+          ["A_ONLY", "A only, in hot water"],
+          ["TO_TEMPERATURE", "both, to a temperature"],
+        ],
+      },
+      ...(mixing?.warming === "NONE"
+        ? []
+        : ([
+            { path: "mixing.warmMinutes", label: "for", kind: "number", symbol: "min", width: 100 },
+            {
+              path: "mixing.warmedToC",
+              label: "warm it then is",
+              kind: "number",
+              quantity: "TEMPERATURE",
+            },
+          ] as const)),
+      {
+        path: "mixing.cups",
+        label: "Mix in",
+        kind: "choice",
+        needed: true,
+        choices: [
+          ["ONE", "one cup"],
+          ["TWO", "two cups"],
+        ],
+      },
+      ...(mixing?.cups === "TWO"
+        ? ([
+            {
+              path: "mixing.secondStirMinutes",
+              label: "Stir on in the second",
+              kind: "number",
+              symbol: "min",
+              needed: true,
+              width: 170,
+            },
+          ] as const)
+        : []),
+      {
+        path: "mixing.extraAPercent",
+        label: "Extra A",
+        kind: "number",
+        symbol: "%",
+        needed: true,
+      },
+      {
+        path: "mixing.measuringCupMl",
+        label: "Measuring cup holds",
+        kind: "number",
+        quantity: "VOLUME",
+        width: 170,
+      },
+    ],
+  },
+  {
+    title: SPLITTING,
+    specs: () => [
+      {
+        path: "splitting.reserveMl",
+        label: "Keep back clear",
+        kind: "number",
+        quantity: "VOLUME",
+        needed: true,
+        width: 150,
+      },
+      {
+        path: "splitting.cupAtMostMl",
+        label: "In one cup at most",
+        kind: "number",
+        quantity: "VOLUME",
+        needed: true,
+        width: 160,
+      },
+    ],
+  },
+  {
+    title: TINTING,
+    specs: ({ tinting }) => [
+      {
+        path: "tinting.liquids",
+        label: "Liquid colour",
+        kind: "choice",
+        needed: true,
+        width: 210,
+        choices: [
+          ["SHARE", "a share of the mix"],
+          ["DROPS", "counted in drops only"],
+        ],
+      },
+      ...(tinting?.liquids === "DROPS"
+        ? ([
+            {
+              path: "tinting.dropsPer10Ml",
+              label: "Drops in 10 mL, at most",
+              kind: "number",
+              needed: true,
+              width: 180,
+            },
+          ] as const)
+        : []),
+      {
+        path: "tinting.waterPaint",
+        label: "Water-based paint",
+        kind: "choice",
+        needed: true,
+        width: 190,
+        choices: [
+          ["WARN", "warn me"],
+          ["FORBID", "never"],
+        ],
+      },
+    ],
+  },
+];
+
+/** Why the choices are as they are, a line each. */
+export function schoolText(title: string, habits: Whole): string[] {
+  switch (title) {
+    case MIXING:
+      return [
+        {
+          NONE: "Nothing warmed keeps the whole working time; in a cold room the resin stays thick and keeps its bubbles.",
+          BOTH: "Five minutes in warm water thin both; every ten degrees halve the time to work.",
+          A_ONLY:
+            "A is the thick one: twenty minutes in hot water, B at room temperature, costs less time than warming B.",
+          TO_TEMPERATURE: "The warmest mixes clear of bubbles best and thicken first.",
+        }[habits.mixing?.warming ?? "NONE"],
+        habits.mixing?.cups === "TWO"
+          ? "Over into a clean cup leaves what clings unmixed to the first wall behind; it costs what stays there."
+          : "One cup, sides and bottom scraped while stirring, wastes least.",
+        ...((habits.mixing?.extraAPercent ?? 0) > 0
+          ? [
+              "One percent of A more helps some makers against tacky pieces; others hold that it makes them tacky.",
+            ]
+          : []),
+      ];
+    case SPLITTING:
+      return [
+        "A full cup warms itself and then goes faster: 50 to 120 mL in one is usual. Shallow cups stay cooler. Deep-pour resins are ruled by their label alone.",
+      ];
+    default:
+      return [
+        habits.tinting?.liquids === "DROPS"
+          ? "Counting drops is quick and coarse; droppers differ threefold, so weigh your own."
+          : "At most a tenth of everything together, and liquids less: too much cures slow, soft or patchy.",
+        habits.tinting?.waterPaint === "FORBID"
+          ? "No water-based paint here: water softens the cure."
+          : "Water-based paint: at most a tenth, thick rather than thin, and tried first.",
+      ];
+  }
+}
