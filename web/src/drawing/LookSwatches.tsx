@@ -15,7 +15,13 @@ export function LookSwatches({ look, size = 22 }: { look: Look; size?: number })
       component="span"
       role="img"
       aria-label={`${lookText(look)}; ${shown.map((g) => `${g.words} ${look[g.key]}`).join(", ")}`}
-      sx={{ display: "inline-flex", verticalAlign: "middle", border: 1, borderColor: "divider" }}
+      sx={{
+        display: "inline-flex",
+        verticalAlign: "middle",
+        // What was never seen cured is drawn with a broken line.
+        border: look.guess ? "1px dashed" : "1px solid",
+        borderColor: "text.secondary",
+      }}
     >
       {shown.map((g) => (
         <Box
@@ -47,7 +53,7 @@ export function lookText(look: Look): string {
     look.opacityPercent >= 98
       ? "hides all"
       : look.opacityPercent < 2
-        ? "clear"
+        ? "lets all through"
         : `hides ${look.opacityPercent.toFixed(0)} %`;
   return `${hides}${look.guess && look.opacityPercent >= 2 ? ", a guess" : ""}`;
 }

@@ -16,11 +16,11 @@ import { allCups, apart, carry, mayBeCarried, mayGo, portions, release } from ".
 import type { Carried, Portion } from "./cupsByHand";
 import { Fig } from "./How";
 import { useCarrying, type Carrying } from "./useCarrying";
-import { clockTime, doseText, limitText, loadingText, portionText } from "./wording";
+import { clockTime, doseText, limitText, loadingText, portionShort, portionText } from "./wording";
 
 const MIXING_COLUMN = 180;
 const NARROWEST_CUP = 96;
-const CUP_AREA = 114;
+const CUP_AREA = 104;
 
 const NEW_CUP = "new";
 
@@ -68,7 +68,7 @@ export function CupsBench(props: Props) {
   const widest = Math.max(...cups.map((c) => c.kind.topWidthMm), 1);
   const column = inOneRow && cups.length > 0 ? (width - MIXING_COLUMN) / cups.length : 120;
   const pxPerMm = Math.min(
-    98 / tallest,
+    88 / tallest,
     118 / batch.mixingCup.topWidthMm,
     (Math.min(column, 140) - 16) / widest,
   );
@@ -100,7 +100,7 @@ export function CupsBench(props: Props) {
             rowGap: 2,
           }}
         >
-          <MixingCup batch={batch} lone={lone} bench={bench} />
+          <MixingCup batch={batch} lone={lone} bench={bench} wide={!inOneRow} />
           {cups.map((cup) => (
             <CupColumn key={cup.id} cup={cup} bench={bench} />
           ))}
@@ -211,7 +211,17 @@ function Portions({ cup, bench }: { cup: Cup; bench: Bench }) {
     <Box
       component="ul"
       aria-label={`Poured from ${cup.colourName}`}
-      sx={{ listStyle: "none", p: 0, m: 0, mt: 0.5, display: "grid", gap: "2px" }}
+      sx={{
+        listStyle: "none",
+        p: 0,
+        m: 0,
+        mt: 0.25,
+        display: "grid",
+        gridTemplateColumns: "minmax(0, 1fr)",
+        justifyItems: "center",
+        gap: "2px",
+        "& li": { maxWidth: "100%" },
+      }}
     >
       {portions(cup).map((portion: Portion) => {
         const words = portionText(bench.plan, portion);
@@ -220,14 +230,16 @@ function Portions({ cup, bench }: { cup: Cup; bench: Bench }) {
             <ButtonBase
               {...bench.handle({ cupId: cup.id, portion }, words)}
               onClick={() => bench.onSelect(cup)}
+              aria-label={`${words}, from ${cup.colourName}`}
               title={`${words}: drag it to another cup`}
               sx={{
                 maxWidth: "100%",
-                minHeight: 26,
-                px: 0.75,
+                minHeight: 24,
+                px: 0.5,
                 borderRadius: "6px",
                 bgcolor: "background.default",
-                fontSize: "0.8rem",
+                font: "inherit",
+                fontSize: "0.78rem",
                 cursor: "grab",
                 touchAction: "none",
               }}
@@ -236,7 +248,7 @@ function Portions({ cup, bench }: { cup: Cup; bench: Bench }) {
                 component="span"
                 sx={{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}
               >
-                {words}
+                {portionShort(bench.plan, portion)}
               </Box>
             </ButtonBase>
           </li>
@@ -262,8 +274,8 @@ function CupName({ cup, bench, wrong }: { cup: Cup; bench: Bench; wrong: boolean
           minHeight: 30,
           maxWidth: "100%",
           borderRadius: "6px",
+          font: "inherit",
           fontWeight: 700,
-          fontSize: "1rem",
           textDecoration: "underline dotted",
           textUnderlineOffset: "3px",
           color: wrong ? "error.main" : undefined,
@@ -284,14 +296,27 @@ function CupLook({ cup }: { cup: Cup }) {
   return (
     cup.look &&
     cup.doses.length > 0 && (
-      <Box sx={{ fontSize: "0.78rem", color: "text.secondary", my: 0.25 }}>
-        <LookSwatches look={cup.look} /> {lookText(cup.look)}
+      <Box
+        title={`in its thinnest layer it ${lookText(cup.look)}`}
+        sx={{ my: 0.25, lineHeight: 1 }}
+      >
+        <LookSwatches look={cup.look} size={20} />
       </Box>
     )
   );
 }
 
-function MixingCup({ batch, lone, bench }: { batch: Batch; lone: Cup | undefined; bench: Bench }) {
+function MixingCup({
+  batch,
+  lone,
+  bench,
+  wide,
+}: {
+  batch: Batch;
+  lone: Cup | undefined;
+  bench: Bench;
+  wide: boolean;
+}) {
   const { pxPerMm, room, until } = bench;
   const units = useUnits();
   const { vars } = useTheme();
@@ -328,7 +353,11 @@ function MixingCup({ batch, lone, bench }: { batch: Batch; lone: Cup | undefined
     );
   };
   return (
-    <Box aria-label={`Batch ${batch.number}, mixing`} role="group">
+    <Box
+      aria-label={`Batch ${batch.number}, mixing`}
+      role="group"
+      sx={{ gridColumn: wide ? "span 2" : undefined, minWidth: 0 }}
+    >
       <Box sx={{ height: room, display: "flex", alignItems: "flex-end" }}>
         <CupDrawing
           kind={batch.mixingCup}

@@ -147,10 +147,10 @@ export function schoolText(title: string, habits: Whole): string[] {
       return [
         {
           NONE: "Nothing warmed keeps the whole working time; in a cold room the resin stays thick and keeps its bubbles.",
-          BOTH: "Five minutes in warm water thin both; every ten degrees halve the time to work.",
+          BOTH: "Five minutes in warm water thin both, to about 28 °C unless you say; every ten degrees halve the time to work.",
           A_ONLY:
-            "A is the thick one: twenty minutes in hot water, B at room temperature, costs less time than warming B.",
-          TO_TEMPERATURE: "The warmest mixes clear of bubbles best and thicken first.",
+            "A is the thick one: twenty minutes in hot water, to about 40 °C unless you say, B at room temperature; that costs less time than warming B.",
+          TO_TEMPERATURE: "The warmest mixes, about 38 °C unless you say, clear of bubbles best and thicken first.",
         }[habits.mixing?.warming ?? "NONE"],
         habits.mixing?.cups === "TWO"
           ? "Over into a clean cup leaves what clings unmixed to the first wall behind; it costs what stays there."

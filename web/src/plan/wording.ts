@@ -344,6 +344,17 @@ export function portionText(
   return `${portion.cavities} × ${piece?.mouldName ?? "mould"}${which}`;
 }
 
+/** The same where there is little room; the whole is told when it is pointed at. */
+export function portionShort(
+  plan: Plan,
+  portion: { line: number; layer: number; cavities: number },
+): string {
+  const piece = plan.pieces[portion.line];
+  const which = ["1st", "2nd", "3rd", "4th", "5th", "6th"][portion.layer] ?? "";
+  const layer = (piece?.layers.length ?? 1) > 1 ? `, ${which}` : "";
+  return `${portion.cavities} ${piece?.mouldName ?? "mould"}${layer}`;
+}
+
 /** How near a cup comes to a limit, as the limit counts. */
 export function loadingText(loading: Loading): string {
   const limit = Number(loading.limitPercent.toFixed(1));

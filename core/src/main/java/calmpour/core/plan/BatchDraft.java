@@ -4,6 +4,7 @@ import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -147,10 +148,17 @@ final class BatchDraft {
     for (CupDraft cup : cups) {
       cup.kind = kind(cup);
     }
+    sortByColour();
     List<CupDraft> best = bestSplit();
     double resinG = best.stream().mapToDouble(c -> resinG(c, c.kind)).sum();
     // Fewer cups may need a little more resin, and so pass the batch's limit by a hair.
     return new Settled(stage, limits.batchHolds(resinG) ? best : cups, false);
+  }
+
+  /** Cups of one colour stand side by side, the colours as they first come up. */
+  private void sortByColour() {
+    List<String> colours = cups.stream().map(c -> c.colour.id()).distinct().toList();
+    cups.sort(Comparator.comparingInt(c -> colours.indexOf(c.colour.id())));
   }
 
   private List<CupDraft> bestSplit() {

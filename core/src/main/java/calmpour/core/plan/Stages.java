@@ -4,10 +4,12 @@ import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.session.Job;
+import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /**
  * Gathers the pours of a job into batches: a stage at a time, in the order of the session, a new
@@ -84,24 +86,47 @@ final class Stages {
    */
   private List<List<PourDraft>> portions(List<PourDraft> group, int stage) {
     BatchDraft empty = new BatchDraft(job, limits, stage);
-    if (empty.fits(group) || group.stream().anyMatch(p -> p.hand() != CupDraft.BY_PLAN)) {
+    if (empty.fits(group)) {
       return List.of(group);
+    }
+    if (group.stream().anyMatch(p -> p.hand() != CupDraft.BY_PLAN)) {
+      return List.of(group.stream().flatMap(p -> inCups(p).stream()).toList());
     }
     List<List<PourDraft>> portions = new ArrayList<>();
     for (PourDraft pour : group) {
-      int parts = 1;
-      while (!empty.fits(pour.inParts(parts).subList(parts - 1, parts))) {
-        parts++;
-        if (parts > PARTS.maxInclusive()) {
-          String at = "pieces[" + pour.line() + "].mouldId";
-          throw tooMuch(at, Problem.Code.CUP_TOO_SMALL, parts, PARTS);
-        }
-      }
-      for (PourDraft part : pour.inParts(parts)) {
+      for (PourDraft part : inParts(pour, part -> empty.fits(List.of(part)))) {
         portions.add(List.of(part));
       }
     }
     return portions;
+  }
+
+  /** A pour beside one that is in a cup by hand: in as many parts as it takes cups for it. */
+  private List<PourDraft> inCups(PourDraft pour) {
+    Tint tint = job.tints().get(pour.level().colour().id());
+    return inParts(
+        pour,
+        part ->
+            part.hand() != CupDraft.BY_PLAN
+                || limits.bestKind(
+                        job.colourCups(),
+                        tint,
+                        limits.loadG(part.massMg(), part.mayTakeMoreMg()),
+                        true)
+                    != null);
+  }
+
+  private static List<PourDraft> inParts(PourDraft pour, Predicate<PourDraft> fits) {
+    int parts = 1;
+    // The last part is the largest: it takes what the division of whole milligrams leaves.
+    while (!fits.test(pour.inParts(parts).get(parts - 1))) {
+      parts++;
+      if (parts > PARTS.maxInclusive()) {
+        String at = "pieces[" + pour.line() + "].mouldId";
+        throw tooMuch(at, Problem.Code.CUP_TOO_SMALL, parts, PARTS);
+      }
+    }
+    return pour.inParts(parts);
   }
 
   private static InvalidValuesException tooMuch(

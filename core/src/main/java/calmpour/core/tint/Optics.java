@@ -18,9 +18,9 @@ public record Optics(Coefficients red, Coefficients green, Coefficients blue) {
   private static final double LIGHTEST = 0.96;
 
   /** Depth in which one percent of a dye looks like the colour on its label, mm; no source. */
-  private static final double DYE_DEPTH_MM = 5;
+  private static final double DYE_DEPTH_MM = 10;
 
-  private static final double INK_DEPTH_MM = 2;
+  private static final double INK_DEPTH_MM = 4;
 
   /**
    * A guess from the colour picked for a jar: the look of a hiding depth for what scatters, of one

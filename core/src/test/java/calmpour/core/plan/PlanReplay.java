@@ -223,11 +223,30 @@ final class PlanReplay {
   }
 
   /**
+   * What was warmed is as warm as it was warmed throughout; A alone shares its heat with B by mass.
+   */
+  private double temperature() {
+    double room = session.room().temperatureC();
+    double warm =
+        switch (session.habits().mixing().warming()) {
+          case NONE -> room;
+          case BOTH -> 28;
+          case TO_TEMPERATURE -> 38;
+          case A_ONLY -> {
+            double a = resin.massShareA() * (1 + session.habits().mixing().extraAPercent() / 100);
+            double b = 1 - resin.massShareA();
+            yield (a * 40 + b * room) / (a + b);
+          }
+        };
+    return Math.max(room, warm);
+  }
+
+  /**
    * The rule in words: the label's minutes, half of them for ten degrees more, and 49 instead of 40
    * for a quarter of the mass, taken as a straight line on logarithmic paper.
    */
   private double workingMinutes(double massG) {
-    double tens = (session.room().temperatureC() - resin.knownPotLifeTemperatureC().value()) / 10;
+    double tens = (temperature() - resin.knownPotLifeTemperatureC().value()) / 10;
     double quarters = Math.log(resin.knownPotLifeMassG().value() / massG) / Math.log(4);
     return resin.knownPotLifeMinutes().value()
         * Math.pow(0.5, tens)

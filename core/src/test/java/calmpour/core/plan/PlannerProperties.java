@@ -5,12 +5,18 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.derive.Derivation;
 import calmpour.core.mould.Mould;
+import calmpour.core.session.Piece;
+import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import calmpour.core.tint.Colourant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import net.jqwik.api.Assume;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.domains.Domain;
@@ -124,15 +130,82 @@ class PlannerProperties {
   @Property(tries = 200, seed = "20261123")
   void noBatchPassesTheLabelAndNoCupItsRoom(@ForAll RandomSessions.Case given) {
     Double most = given.workshop().resins().get(0).largestBatchG();
-    for (Batch batch : plan(given).batches()) {
+    double heat = given.session().habits().splitting().cupAtMostMl();
+    Plan plan = plan(given);
+    for (Batch batch : plan.batches()) {
+      boolean byHand = batch.cups().stream().anyMatch(c -> c.byHand() != null);
+      if (byHand) {
+        // What was put together by hand stays together; that it is too much has to be told.
+        boolean tooMuch = most != null && batch.totalG() > most;
+        assertThat(plan.findings().stream().anyMatch(f -> rule(f, batch))).isEqualTo(tooMuch);
+        continue;
+      }
       if (most != null) {
         assertThat(batch.totalG()).isLessThanOrEqualTo(most + 1e-9);
       }
       for (Cup cup : batch.cups()) {
         // Headroom is for stirring; what rounding A and B up adds may use a little of it.
         assertThat(cup.contentMl()).isLessThanOrEqualTo(cup.kind().capacityMl() * 0.8 + 3);
+        assertThat(cup.contentMl()).isLessThanOrEqualTo(heat + 3);
       }
     }
+  }
+
+  private static boolean rule(Finding finding, Batch batch) {
+    return finding.rule() == Finding.Rule.BATCH_TOO_LARGE
+        && finding.place().equals("batch/" + batch.number());
+  }
+
+  /** Whatever else changes, a cup put together by hand holds its pours and nothing else. */
+  @Property(tries = 200, seed = "20261123")
+  void cupsByHandHoldWhatTheyWereGiven(@ForAll RandomSessions.Case given) {
+    Assume.that(!given.session().cupsByHand().isEmpty());
+    List<Piece> more = new ArrayList<>(given.session().pieces());
+    more.add(more.get(more.size() - 1));
+    for (Session session : List.of(given.session(), withPieces(given.session(), more))) {
+      Map<Integer, Set<String>> held = new HashMap<>();
+      for (Batch batch : planner.plan(session, given.workshop()).batches()) {
+        for (Cup cup : batch.cups()) {
+          if (cup.byHand() != null) {
+            assertThat(held).doesNotContainKey(cup.byHand());
+            held.put(
+                cup.byHand(),
+                cup.pours().stream()
+                    .map(p -> p.line() + "." + p.layer() + "." + p.cavity())
+                    .collect(Collectors.toSet()));
+          }
+        }
+      }
+      int from = 1;
+      for (int i = 0; i < session.cupsByHand().size(); i++) {
+        Integer cavities = session.cupsByHand().get(i).layers().get(0).cavities();
+        int to = cavities == null ? session.pieces().get(0).count() : from + cavities - 1;
+        Set<String> expected =
+            IntStream.rangeClosed(from, to)
+                .mapToObj(cavity -> "0.0." + cavity)
+                .collect(Collectors.toSet());
+        assertThat(held.get(i)).isEqualTo(expected);
+        from = to + 1;
+      }
+    }
+  }
+
+  private static Session withPieces(Session s, List<Piece> pieces) {
+    return new Session(
+        s.name(),
+        s.startsAt(),
+        s.zoneId(),
+        s.room(),
+        s.resinId(),
+        pieces,
+        null,
+        s.cupIds(),
+        s.splitInto(),
+        s.cupsByHand(),
+        s.strengths(),
+        s.habits(),
+        s.hands(),
+        null);
   }
 
   @Property(tries = 100, seed = "20261123")

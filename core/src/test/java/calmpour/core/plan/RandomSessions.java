@@ -2,9 +2,12 @@ package calmpour.core.plan;
 
 import calmpour.core.Samples;
 import calmpour.core.habit.Habits;
+import calmpour.core.habit.Mixing;
+import calmpour.core.habit.Splitting;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.session.Fill;
+import calmpour.core.session.HandCup;
 import calmpour.core.session.Join;
 import calmpour.core.session.Layer;
 import calmpour.core.session.Piece;
@@ -63,11 +66,12 @@ class RandomSessions extends DomainContextBase {
         .flatAs((m, c, ratio, most, split) ->
             Combinators.combine(
                     pieces(m),
-                    Arbitraries.doubles().between(0, 12),
-                    Arbitraries.doubles().between(12, 60))
-                .as((pieces, overage, potLife) ->
+                    Arbitraries.doubles().between(0, 12).flatMap(o -> schools(habits(o))),
+                    Arbitraries.doubles().between(12, 60),
+                    Arbitraries.of(0, 0, 1, 3))
+                .as((pieces, habits, potLife, hand) ->
                     new Case(
-                        Samples.session(pieces, null, habits(overage)).withSplitInto(split),
+                        byHand(Samples.session(pieces, null, habits).withSplitInto(split), hand),
                         Samples.workshop(Samples.resin(ratio, 1.15, null, potLife, most), m, c))));
   }
 
@@ -76,6 +80,37 @@ class RandomSessions extends DomainContextBase {
     boolean bare = overage < 3;
     Habits d = Habits.DEFAULT;
     return bare ? d.withAllowances(0, 0, 0) : d.withAllowances(overage, 1.5, 2);
+  }
+
+  /** Makers of other schools: two cups, warm bottles, a reserve, cooler cups, a little more A. */
+  private static Arbitrary<Habits> schools(Habits habits) {
+    Arbitrary<Mixing> mixing =
+        Combinators.combine(
+                Arbitraries.of(Mixing.Warming.values()),
+                Arbitraries.of(Mixing.MixingCups.values()),
+                Arbitraries.of(0.0, 0.0, 1.0))
+            .as((warming, cups, extraA) ->
+                new Mixing(warming, null, null, cups, 0.75, extraA, null));
+    Arbitrary<Splitting> splitting =
+        Combinators.combine(Arbitraries.of(0.0, 0.0, 15.0), Arbitraries.of(40.0, 120.0))
+            .as(Splitting::new);
+    Arbitrary<Habits> others =
+        Combinators.combine(mixing, splitting).as((m, s) -> habits.withMixing(m).withSplitting(s));
+    return Arbitraries.oneOf(Arbitraries.just(habits), others);
+  }
+
+  /** Some pours of the first line's first layer, put into cups of their own by hand. */
+  private static Session byHand(Session session, int cavities) {
+    if (cavities == 0) {
+      return session;
+    }
+    int count = Math.min(cavities, session.pieces().get(0).count());
+    List<HandCup> cups = new ArrayList<>();
+    cups.add(new HandCup(List.of(new HandCup.HandLayer(0, 0, count)), null));
+    if (count < session.pieces().get(0).count()) {
+      cups.add(new HandCup(List.of(new HandCup.HandLayer(0, 0, null)), "small"));
+    }
+    return session.withCupsByHand(cups);
   }
 
   private static Arbitrary<List<Piece>> pieces(List<Mould> moulds) {
