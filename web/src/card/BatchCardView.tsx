@@ -183,7 +183,8 @@ function Now({
     : step.addG > 0
       ? showWith(units.MASS, step.addG, step.kind === "TINT" ? 2 : 1)
       : minutes((step.endSeconds - step.startSeconds) / 60);
-  const cup = batch.cups.find((c) => c.colourName === step.what);
+  const whole = batch.tintedWhole.length > 0;
+  const cup = batch.cups.find((c) => c.id === step.cupId) ?? (whole ? batch.cups[0] : undefined);
   return (
     <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "flex-end" }}>
       <Box sx={{ flex: "1 1 320px" }} aria-live="polite">
@@ -209,7 +210,7 @@ function Now({
         {weighing && volume && <EyeLevel />}
         {step.kind === "TINT" && cup && (
           <Box component="ul" sx={{ fontSize: "1.15rem", my: 0.5, pl: 2.5 }}>
-            {cup.doses.map((d) => (
+            {(whole ? batch.tintedWhole : cup.doses).map((d) => (
               <li key={d.colourantId}>
                 {d.colourantName}: {doseWords(d, units)}
               </li>
@@ -231,7 +232,7 @@ function Now({
           </Box>
         )}
         <Box sx={{ mt: 1, maxWidth: 520 }}>{stepWhy(step)}</Box>
-        {step.kind === "TINT" && cup && <TallyForm session={session} cup={cup} />}
+        {step.kind === "TINT" && cup && !whole && <TallyForm session={session} cup={cup} />}
         {weighing && !volume && (
           <ToggleButtonGroup
             exclusive

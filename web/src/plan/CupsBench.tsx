@@ -375,6 +375,9 @@ function MixingCup({
             {showWith(units.MASS, batch.totalG)}
           </Fig>
         </Box>
+        {batch.tintedWhole.length > 0 && (
+          <Box sx={{ fontSize: "0.87rem", pr: 1 }}>tinted in it, then split</Box>
+        )}
         {batch.reserveG > 0 && (
           <Box sx={{ fontSize: "0.87rem", pr: 1 }}>
             {showWith(units.MASS, batch.reserveG)} stay in it clear, kept back

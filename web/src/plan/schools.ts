@@ -83,6 +83,17 @@ export const SCHOOLS: School[] = [
     title: SPLITTING,
     specs: () => [
       {
+        path: "splitting.when",
+        label: "Split",
+        kind: "choice",
+        needed: true,
+        width: 190,
+        choices: [
+          ["BEFORE_TINTING", "before tinting"],
+          ["AFTER_TINTING", "after tinting"],
+        ],
+      },
+      {
         path: "splitting.reserveMl",
         label: "Keep back clear",
         kind: "number",
@@ -150,7 +161,8 @@ export function schoolText(title: string, habits: Whole): string[] {
           BOTH: "Five minutes in warm water thin both, to about 28 °C unless you say; every ten degrees halve the time to work.",
           A_ONLY:
             "A is the thick one: twenty minutes in hot water, to about 40 °C unless you say, B at room temperature; that costs less time than warming B.",
-          TO_TEMPERATURE: "The warmest mixes, about 38 °C unless you say, clear of bubbles best and thicken first.",
+          TO_TEMPERATURE:
+            "The warmest mixes, about 38 °C unless you say, clear of bubbles best and thicken first.",
         }[habits.mixing?.warming ?? "NONE"],
         habits.mixing?.cups === "TWO"
           ? "Over into a clean cup leaves what clings unmixed to the first wall behind; it costs what stays there."
@@ -163,6 +175,11 @@ export function schoolText(title: string, habits: Whole): string[] {
       ];
     case SPLITTING:
       return [
+        ...(habits.splitting?.when === "AFTER_TINTING"
+          ? [
+              "Tinted whole, one colour is stirred once and alike in every cup; it stands longer in the big cup and warms there. Several colours, or a part kept back clear, are split before.",
+            ]
+          : []),
         "A full cup warms itself and then goes faster: 50 to 120 mL in one is usual. Shallow cups stay cooler. Deep-pour resins are ruled by their label alone.",
       ];
     default:

@@ -101,6 +101,37 @@ class ApiTest {
     assertThat(app.post("/api/plan/rescue", request).status()).isEqualTo(404);
   }
 
+  /** Only what differs from the usual has to be named, also within a group of habits. */
+  @Test
+  void aHabitNamedAloneKeepsTheOthers() {
+    ObjectNode session = pantry();
+    session.set(
+        "habits", RunningApp.JSON.readTree("{\"mixing\": {\"cups\": \"TWO\"}, \"tinting\": {}}"));
+    JsonNode plan = app.post("/api/plan", session).body().get("plan");
+    assertThat(plan.get("tasks").toString()).contains("SECOND_CUP").doesNotContain("WARM");
+    assertThat(plan.at("/batches/0/firstCupStaysG").asDouble()).isPositive();
+  }
+
+  /** Six drops more of a liquid with drops of its own: the limit's count goes down by six. */
+  @Test
+  void aBitMoreIsTallied() {
+    ObjectNode request = RunningApp.JSON.createObjectNode();
+    request.set("session", pantry());
+    request.put("cupId", "1.1");
+    JsonNode before = app.post("/api/plan/tally", request).body();
+    String colourant = before.at("/doses/0/colourantId").asString();
+    request.putArray("added").addObject().put("colourantId", colourant).put("counted", 6);
+    JsonNode after = app.post("/api/plan/tally", request).body();
+    assertThat(after.at("/doses/0/counted").asInt()).isEqualTo(6);
+    assertThat(after.at("/doses/0/moreCounted").asInt())
+        .isEqualTo(before.at("/doses/0/moreCounted").asInt() - 6);
+    request.put("cupId", "7.7");
+    assertThat(app.post("/api/plan/tally", request).status()).isEqualTo(404);
+    request.putArray("added").addObject().put("colourantId", "gone").put("counted", 1);
+    assertThat(app.post("/api/plan/tally", request).error(0).get("field").asString())
+        .isEqualTo("added[0].colourantId");
+  }
+
   @Test
   void aNumberIsExplainedDownToTheLabel() {
     ObjectNode request = RunningApp.JSON.createObjectNode();
@@ -150,6 +181,15 @@ class ApiTest {
             + " \"name\": \"M\", \"count\": 1, \"measure\": {\"method\": \"TOLD\", \"toldMl\": 0}}]}]}"
             + " | carried.moulds[0].cavities[0].measure.toldMl | between 0.05 and 20000",
         "/pieces/0/cavityId | \"lid\" | pieces[0].cavityId | lid",
+        "/cupsByHand | [{\"layers\": [{\"line\": 0, \"layer\": 0}, {\"line\": 0, \"layer\": 1}]}]"
+            + " | cupsByHand[0] | two",
+        "/cupsByHand | [{\"layers\": [{\"line\": 77, \"layer\": 0}]}]"
+            + " | cupsByHand[0].layers[0] | no longer there",
+        "/cupsByHand | [{\"layers\": []}] | cupsByHand[0].layers | between",
+        "/strengths | [{\"colourId\": \"harbour\", \"factor\": 0}] | strengths[0].factor | between",
+        "/habits | {\"mixing\": {\"extraAPercent\": 5}} | habits.mixing.extraAPercent | between 0 and 2",
+        "/habits | {\"mixing\": {\"cups\": \"THREE\"}} | habits.mixing.cups | ONE",
+        "/habits | {\"splitting\": {\"cupAtMostMl\": 0}} | habits.splitting.cupAtMostMl | between 5",
       })
   void badInputIsToldAtItsField(String at, String json, String field, String says) {
     String text = withValue(pantry(), at, json);

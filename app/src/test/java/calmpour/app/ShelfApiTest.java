@@ -98,7 +98,7 @@ class ShelfApiTest {
             + "6}}]} | cavities[1].id",
         "embeds | {\"id\":\"x\",\"name\":\"Insert\",\"massG\":1} | volumeMl",
         "embeds | {\"id\":\"x\",\"name\":\"Insert\",\"massG\":100,\"volumeMl\":1} | massG",
-        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"LIQUID_TINT\",\"swatch\":\"#fff\","
+        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"LIQUID_TINT\",\"swatch\":\"#ffffff\","
             + "\"shelf\":{\"weighed\":{\"count\":20,\"weighingsG\":[0]}}} |"
             + " shelf.weighed.weighingsG[0]",
         "resins | {\"id\":\"x\",\"name\":\"Slow\",\"kind\":\"CASTING\"} | ratio",
@@ -106,13 +106,25 @@ class ShelfApiTest {
         "resins | {\"id\":\"x\",\"name\":\"Slow\",\"kind\":\"DEEP\",\"potLifeMinutes\":0.1,"
             + RATIO
             + "} | potLifeMinutes",
-        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"PASTE\",\"swatch\":\"#fff\","
+        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"PASTE\",\"swatch\":\"#ffffff\","
             + "\"dropG\":0} | dropG",
-        "colours | {\"id\":\"x\",\"name\":\"C\",\"swatch\":\"#fff\",\"recipe\":"
+        "colours | {\"id\":\"x\",\"name\":\"C\",\"swatch\":\"#ffffff\",\"recipe\":"
             + "[{\"colourantId\":\"t\",\"percentOfMix\":39},"
             + "{\"colourantId\":\"u\",\"percentOfMix\":9}]} | recipe",
         "cups | {\"id\":\"x\",\"name\":\"Cup\",\"use\":\"COLOUR\",\"bottomWidthMm\":40,"
             + "\"topWidthMm\":52,\"heightMm\":0} | heightMm",
+        "cups | {\"id\":\"x\",\"name\":\"Cup\",\"use\":\"COLOUR\",\"bottomWidthMm\":20,"
+            + "\"topWidthMm\":20,\"heightMm\":20,\"staysG\":9} | staysG",
+        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"PASTE\",\"swatch\":\"#ffffff\","
+            + "\"limitPercent\":0} | limitPercent",
+        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"PASTE\",\"swatch\":\"teal\"} |"
+            + " swatch",
+        "colourants | {\"id\":\"x\",\"name\":\"T\",\"form\":\"PASTE\",\"swatch\":\"#ffffff\","
+            + "\"shelf\":{\"swatches\":{\"percentOfMix\":1,\"thicknessMm\":3,"
+            + "\"overWhite\":\"#202020\",\"overBlack\":\"#808080\"}}} |"
+            + " shelf.swatches.overBlack",
+        "colours | {\"id\":\"x\",\"name\":\"C\",\"swatch\":\"#ffffff\",\"strengthPercent\":2,"
+            + "\"recipe\":[{\"colourantId\":\"t\",\"parts\":0}]} | recipe",
       })
   void nonsenseIsRefusedAtItsFieldAndNothingIsKept(String kind, String text, String field) {
     RunningApp.Answer answer = app.put("/api/" + kind + "/x", json(text));

@@ -59,12 +59,28 @@ final class Assembly {
         Milligrams.grams(batch.firstStaysMg()),
         batch.split() ? new Limits(job).reserveG() : 0,
         HandsLine.startC(job),
+        tintedWhole(batch),
         batch.split(),
         cups,
         times.start(),
         times.contact(),
         times.mixed(),
         times.end());
+  }
+
+  private List<Cup.Dose> tintedWhole(MixSheet.FilledBatch batch) {
+    List<Cup.Dose> doses = new ArrayList<>();
+    Tint tint = batch.cups().get(0).tint();
+    for (int i = 0; i < batch.tintedStaysMg().size(); i++) {
+      long mg = batch.tintedStaysMg().get(i);
+      for (MixSheet.FilledCup cup : batch.cups()) {
+        mg += cup.dosesMg().get(i);
+      }
+      double divisionG = job.session().habits().scaleDivisionG();
+      Colourant colourant = tint.shares().get(i).colourant();
+      doses.add(dose(colourant, Milligrams.grams(mg), divisionG, tint.heldAt() < 1, null));
+    }
+    return doses;
   }
 
   private Cup cup(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, HandsLine.BatchTimes times) {
@@ -267,8 +283,12 @@ final class Assembly {
       a += Milligrams.nearest(batch.partA().massG());
       b += Milligrams.nearest(batch.partB().massG());
       stays += Milligrams.nearest(batch.staysG());
+      // Tinted whole, the doses of the cups are within those of the batch.
+      for (Cup.Dose dose : batch.tintedWhole()) {
+        colourants += Milligrams.nearest(dose.massG());
+      }
       for (Cup cup : batch.cups()) {
-        for (Cup.Dose dose : cup.doses()) {
+        for (Cup.Dose dose : batch.tintedWhole().isEmpty() ? cup.doses() : List.<Cup.Dose>of()) {
           colourants += Milligrams.nearest(dose.massG());
         }
         poured += Milligrams.nearest(cup.pouredG());

@@ -20,6 +20,8 @@ import java.util.List;
  * @param firstCupStaysG left in the first of two mixing cups; 0 where there is one
  * @param reserveG clear resin kept back in the mixing cup
  * @param startC temperature of A and B when they meet
+ * @param tintedWhole what is stirred into the mixing cup before it is split; empty where each cup
+ *     is tinted by itself
  * @param split whether the mix is poured over into cups, or stays in the cup it was mixed in
  * @param contactSeconds first contact of A and B
  * @param mixedSeconds end of stirring
@@ -42,6 +44,7 @@ public record Batch(
     double firstCupStaysG,
     double reserveG,
     double startC,
+    List<Cup.Dose> tintedWhole,
     boolean split,
     List<Cup> cups,
     int startSeconds,
@@ -50,5 +53,6 @@ public record Batch(
     int endSeconds) {
   public Batch {
     cups = List.copyOf(cups);
+    tintedWhole = List.copyOf(tintedWhole);
   }
 }

@@ -48,6 +48,7 @@ public record BatchCard(
    * One thing to do.
    *
    * @param what A or B, or the name of the cup; empty where there is nothing to add
+   * @param cupId which cup it is about; null for the mixing cup
    * @param addG grams to add in this step
    * @param addMl the same by volume
    * @param scaleShowsG what the scale shows afterwards when it is not set to zero in between
@@ -58,6 +59,7 @@ public record BatchCard(
   public record CardStep(
       Task.Kind kind,
       String what,
+      @Nullable String cupId,
       double addG,
       double addMl,
       double scaleShowsG,
@@ -151,7 +153,8 @@ public record BatchCard(
                   .filter(d -> d.stock() != null)
                   .mapToDouble(d -> d.stock().resinWithItG())
                   .sum();
-          double g = cup.resinG() - fromStock;
+          boolean tinted = !batch.tintedWhole().isEmpty();
+          double g = (tinted ? cup.contentG() : cup.resinG()) - fromStock;
           double ml = g / batch.totalG() * (first.volumeMl() + second.volumeMl());
           steps.add(step(task, cup.colourName(), g, ml, g, cup.kind().levelMm(ml)));
         }
@@ -165,6 +168,12 @@ public record BatchCard(
           steps.add(step(task, cup.colourName(), takes, 0, takes, cup.levelMm()));
         }
         case TINT -> {
+          if (task.cupId() == null) {
+            double all = batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+            String colour = batch.cups().get(0).colourName();
+            steps.add(step(task, colour, all, 0, batch.totalG() + all, batch.bothPartsMm()));
+            continue;
+          }
           Cup cup = cup(batch, task);
           double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
           steps.add(step(task, cup.colourName(), doses, 0, cup.resinG() + doses, cup.levelMm()));
@@ -187,6 +196,7 @@ public record BatchCard(
     return new CardStep(
         task.kind(),
         part,
+        null,
         amount.massG(),
         amount.volumeMl(),
         shows,
@@ -219,6 +229,7 @@ public record BatchCard(
     return new CardStep(
         task.kind(),
         what,
+        task.cupId(),
         addG,
         addMl,
         shows,

@@ -120,9 +120,10 @@ final class HandsLine {
     lead += minutes(habits.restMinutes());
     lead += batch.split() ? batch.cups().size() * seconds(hands.splitSecondsCup()) : 0;
     for (MixSheet.FilledCup cup : batch.cups()) {
-      lead += tintSeconds(cup.tint()) + stockSeconds(cup);
+      lead += stockSeconds(cup);
+      lead += batch.tintedWhole() ? 0 : tintSeconds(cup.tint());
     }
-    return lead;
+    return lead + (batch.tintedWhole() ? tintSeconds(batch.cups().get(0).tint()) : 0);
   }
 
   private int secondCupSeconds() {
@@ -168,6 +169,9 @@ final class HandsLine {
       tasks.add(new Task(Task.Kind.REST, number, null, null, false, now, now + rest));
       now += rest;
     }
+    if (batch.tintedWhole()) {
+      now = step(Task.Kind.TINT, number, null, null, now, tintSeconds(batch.cups().get(0).tint()));
+    }
     Map<String, CupTimes> cups = new LinkedHashMap<>();
     for (MixSheet.FilledCup cup : batch.cups()) {
       if (batch.split()) {
@@ -182,7 +186,7 @@ final class HandsLine {
         now = step(Task.Kind.STOCK_CUP, number, cup.id(), null, now, stock);
       }
       int tint = tintSeconds(cup.tint());
-      if (tint > 0) {
+      if (tint > 0 && !batch.tintedWhole()) {
         now = step(Task.Kind.TINT, number, cup.id(), null, now, tint);
       }
     }

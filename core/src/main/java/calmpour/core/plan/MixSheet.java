@@ -4,6 +4,7 @@ import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.habit.Habits;
+import calmpour.core.habit.Splitting;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
@@ -71,6 +72,8 @@ final class MixSheet {
   /**
    * One batch with its masses.
    *
+   * @param tintedStaysMg where the whole mix is tinted before it is split: what stays of each
+   *     colourant in the mixing cup; empty otherwise
    * @param firstStaysMg what clings to the first of two mixing cups; 0 where there is one
    */
   record FilledBatch(
@@ -82,15 +85,41 @@ final class MixSheet {
       long partBMg,
       CupKind mixingCup,
       boolean split,
+      List<Long> tintedStaysMg,
       long firstStaysMg,
       List<FilledCup> cups) {
+    boolean tintedWhole() {
+      return !tintedStaysMg.isEmpty();
+    }
+
     long totalMg() {
       return partAMg + partBMg;
     }
 
     /** What is left in the mixing cups, the clear reserve and what stock cups keep with it. */
     long staysMg() {
+      return resinStaysMg() + tintedStaysMg.stream().mapToLong(Long::longValue).sum();
+    }
+
+    private long resinStaysMg() {
       return totalMg() - cups.stream().mapToLong(FilledCup::resinMg).sum();
+    }
+
+    /** The same batch, tinted before it is split. */
+    private FilledBatch tinted() {
+      List<Long> stays = doses(cups.get(0).tint, resinStaysMg() - firstStaysMg);
+      return new FilledBatch(
+          number,
+          stage,
+          needG,
+          weighOut,
+          partAMg,
+          partBMg,
+          mixingCup,
+          split,
+          stays,
+          firstStaysMg,
+          cups);
     }
   }
 
@@ -106,7 +135,8 @@ final class MixSheet {
   FilledBatch fill(int number, BatchDraft.Settled draft) {
     boolean lone = draft.lone();
     double reserveG = lone ? 0 : limits.reserveG();
-    List<FilledCup> withStocks = cups(number, draft, true);
+    boolean whole = tintedWhole(draft);
+    List<FilledCup> withStocks = cups(number, draft, !whole);
     double wanted = resinG(withStocks) + reserveG;
     CupKind wantedIn = lone ? withStocks.get(0).kind : limits.mixed(wanted).kind();
     // Where a batch has no room for stock cups, small doses are counted as well as they can be.
@@ -137,7 +167,18 @@ final class MixSheet {
             CupNotes.clings(step, kind, limits.clings(kind));
           }
         });
-    return weighed(number, draft.stage(), needG, lone, kind, cups);
+    FilledBatch batch = weighed(number, draft.stage(), needG, lone, kind, cups);
+    return whole ? batch.tinted() : batch;
+  }
+
+  /** Whether this batch is tinted in the mixing cup: by habit, and one colour in several cups. */
+  private boolean tintedWhole(BatchDraft.Settled draft) {
+    Colour colour = draft.cups().get(0).colour;
+    return habits.splitting().when() == Splitting.SplitWhen.AFTER_TINTING
+        && !draft.lone()
+        && limits.reserveG() == 0
+        && !colour.clear()
+        && draft.cups().stream().allMatch(c -> c.colour.id().equals(colour.id()));
   }
 
   private List<FilledCup> cups(int number, BatchDraft.Settled draft, boolean stocked) {
@@ -226,7 +267,17 @@ final class MixSheet {
       filled = List.of(whole);
     }
     return new FilledBatch(
-        number, stage, needG, weighed, partAMg, partBMg, mixingCup, !lone, firstStaysMg, filled);
+        number,
+        stage,
+        needG,
+        weighed,
+        partAMg,
+        partBMg,
+        mixingCup,
+        !lone,
+        List.of(),
+        firstStaysMg,
+        filled);
   }
 
   private long firstStaysMg(CupKind kind, long mixedMg) {

@@ -49,9 +49,9 @@ public record StrengthSteps(
     double most = now * tint.mayGrowTimes();
     double percent = percents.get(main);
     double counted = now / unit;
-    // A step goes to the next whole count, so that what is added can be counted out.
-    double up = (Math.floor(counted + 1e-6) + 1) * unit;
-    double down = (Math.ceil(counted - 1e-6) - 1) * unit;
+    // A step goes to another whole count than is counted out now, so that it can be seen and done.
+    double up = (Math.rint(counted) + 1) * unit;
+    double down = (Math.rint(counted) - 1) * unit;
     boolean room = most > now * (1 + AT_LIMIT);
     boolean last = room && up > most * (1 + 1e-9);
     Double stronger =

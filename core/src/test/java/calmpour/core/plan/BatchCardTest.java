@@ -52,12 +52,17 @@ class BatchCardTest {
               .mapToDouble(d -> d.stock().resinWithItG())
               .sum();
       assertThat(split)
-          .isCloseTo(batch.split() ? shows - batch.staysG() - withStock : 0, within(1e-6));
+          .isCloseTo(
+              batch.split() ? shows + tinted(batch) - batch.staysG() - withStock : 0, within(1e-6));
       for (BatchCard.Leftover left : card.leftovers()) {
         assertThat(left.leftMl()).isPositive();
       }
     }
     assertThat(planner.card(given.session(), given.workshop(), 0)).isEmpty();
+  }
+
+  private static double tinted(Batch batch) {
+    return batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
   }
 
   /**

@@ -99,7 +99,13 @@ final class PlanReplay {
           }
         }
         case SPLIT -> split(mixing, batch, byId.get(task.cupId()), task);
-        case TINT -> tint(mixing, batch, byId.get(task.cupId()));
+        case TINT -> {
+          if (task.cupId() == null) {
+            mixing.contentG += batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+          } else {
+            tint(mixing, batch, byId.get(task.cupId()));
+          }
+        }
         case POUR -> {
           pour(mixing, batch, byId.get(task.cupId()), pours.get(task.pourId()), task);
           poured++;
@@ -131,7 +137,8 @@ final class PlanReplay {
     double ageWhole = ageAt(mixing, batch.totalG(), task.endSeconds());
     Bench own = new Bench();
     double withStock = stocks(cup).stream().mapToDouble(StockCup::resinWithItG).sum();
-    own.contentG = cup.resinG() - withStock;
+    boolean tinted = !batch.tintedWhole().isEmpty();
+    own.contentG = (tinted ? cup.contentG() : cup.resinG()) - withStock;
     own.age = ageWhole;
     own.agedTo = task.endSeconds();
     if (ageWhole >= 1) {

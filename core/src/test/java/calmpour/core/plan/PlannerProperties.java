@@ -42,7 +42,14 @@ class PlannerProperties {
     for (Batch batch : plan.batches()) {
       long mixed = mg(batch.partA().massG()) + mg(batch.partB().massG());
       mixedInAll += mixed;
-      long out = mg(batch.staysG());
+      long tinted = batch.tintedWhole().stream().mapToLong(d -> mg(d.massG())).sum();
+      long inCups =
+          batch.cups().stream()
+              .flatMap(c -> c.doses().stream())
+              .mapToLong(d -> mg(d.massG()))
+              .sum();
+      // Tinted whole, a part of the colour stays in the mixing cup with the resin.
+      long out = mg(batch.staysG()) - (tinted == 0 ? 0 : tinted - inCups);
       for (Cup cup : batch.cups()) {
         long doses = cup.doses().stream().mapToLong(d -> mg(d.massG())).sum();
         long pours = cup.pours().stream().mapToLong(p -> mg(p.massG())).sum();
@@ -146,7 +153,13 @@ class PlannerProperties {
       for (Cup cup : batch.cups()) {
         // Headroom is for stirring; what rounding A and B up adds may use a little of it.
         assertThat(cup.contentMl()).isLessThanOrEqualTo(cup.kind().capacityMl() * 0.8 + 3);
-        assertThat(cup.contentMl()).isLessThanOrEqualTo(heat + 3);
+        // Marks that are far apart make a lone cup larger, to keep the ratio; then it is told.
+        boolean told =
+            plan.findings().stream()
+                .anyMatch(
+                    f -> f.rule() == Finding.Rule.CUP_HEATS && f.place().equals("cup/" + cup.id()));
+        assertThat(told || cup.contentMl() <= heat * 1.03 + 1e-9).isTrue();
+        assertThat(!batch.split() || cup.contentMl() <= heat + 1e-6).isTrue();
       }
     }
   }

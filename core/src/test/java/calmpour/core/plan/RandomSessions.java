@@ -92,7 +92,10 @@ class RandomSessions extends DomainContextBase {
             .as((warming, cups, extraA) ->
                 new Mixing(warming, null, null, cups, 0.75, extraA, null));
     Arbitrary<Splitting> splitting =
-        Combinators.combine(Arbitraries.of(0.0, 0.0, 15.0), Arbitraries.of(40.0, 120.0))
+        Combinators.combine(
+                Arbitraries.of(Splitting.SplitWhen.values()),
+                Arbitraries.of(0.0, 0.0, 15.0),
+                Arbitraries.of(40.0, 120.0))
             .as(Splitting::new);
     Arbitrary<Habits> others =
         Combinators.combine(mixing, splitting).as((m, s) -> habits.withMixing(m).withSplitting(s));

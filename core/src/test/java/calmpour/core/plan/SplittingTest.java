@@ -81,7 +81,8 @@ class SplittingTest {
   @Test
   void theReserveIsMixedAndKeptBackClear() {
     Piece[] pieces = {piece("knob", 3, "blue"), piece("pull", 2, "clear")};
-    Habits reserve = Habits.DEFAULT.withSplitting(new Splitting(20, 120));
+    Habits reserve =
+        Habits.DEFAULT.withSplitting(new Splitting(Splitting.SplitWhen.BEFORE_TINTING, 20, 120));
     Batch without = plan(session(Habits.DEFAULT, pieces)).batches().get(0);
     Batch with = plan(session(reserve, pieces)).batches().get(0);
     double density = SLOW.mixedDensity();
@@ -126,6 +127,31 @@ class SplittingTest {
             null);
     Batch one = PLANNER.plan(large, workshop(deep)).batches().get(0);
     assertThat(one.split()).isFalse();
+  }
+
+  /** Tinted before it is split, one colour is stirred once, and its residue is coloured too. */
+  @Test
+  void splitAfterTintingStirsTheColourOnce() {
+    Splitting late = new Splitting(Splitting.SplitWhen.AFTER_TINTING, 0, 120);
+    Session large = session(Habits.DEFAULT.withSplitting(late), piece("pull", 7, "blue"));
+    Plan plan = plan(large);
+    Batch batch = plan.batches().get(0);
+    assertThat(plan.tasks()).filteredOn(t -> t.kind() == Task.Kind.TINT).hasSize(1);
+    double all = batch.tintedWhole().get(0).massG();
+    double inCups = batch.cups().stream().mapToDouble(c -> c.doses().get(0).massG()).sum();
+    assertThat(all).isGreaterThan(inCups);
+    // The recipe's 1.5 g in 100 g of the mix, residue and all.
+    assertThat(all / (batch.totalG() + all)).isCloseTo(0.015, within(1e-4));
+    BatchCard card = PLANNER.card(large, WORKSHOP, 1).orElseThrow();
+    List<Task.Kind> kinds = card.steps().stream().map(BatchCard.CardStep::kind).toList();
+    assertThat(kinds.indexOf(Task.Kind.TINT)).isLessThan(kinds.indexOf(Task.Kind.SPLIT));
+    // Two colours cannot be split afterwards.
+    Session two =
+        session(
+            Habits.DEFAULT.withSplitting(late),
+            piece("knob", 1, "blue"),
+            piece("push", 1, "clear"));
+    assertThat(plan(two).batches().get(0).tintedWhole()).isEmpty();
   }
 
   /** Two cups that the plan would keep apart for their heat, put together by hand. */

@@ -186,7 +186,7 @@ class DoseTest {
       double before = tint(liquid, percent, factor).shares().get(0).gPerGResin() * resinG;
       factor = at.stronger();
       double after = tint(liquid, percent, factor).shares().get(0).gPerGResin() * resinG;
-      assertThat(after).isGreaterThan(before).isLessThanOrEqualTo(before + 0.035 + 1e-9);
+      assertThat(after).isGreaterThan(before).isLessThanOrEqualTo(before + 1.5 * 0.035 + 1e-9);
       if (!at.lastStep()) {
         assertThat(after / 0.035).isCloseTo(Math.rint(after / 0.035), within(1e-6));
       }
