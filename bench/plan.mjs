@@ -1,5 +1,6 @@
 #!/usr/bin/env node
-// Measures POST /api/plan for the demo session and for a big one, beside a plain round trip to the
+// Measures POST /api/plan for the demo session, for a big one, and for the big one after a layer was
+// dragged into a cup by hand, beside a plain round trip to the
 // same server in the same run; the start to healthy; and the sizes of what is shipped.
 // Usage: ./run once to build, then: node bench/plan.mjs
 import { spawn } from "node:child_process";
@@ -50,6 +51,13 @@ function bigSession() {
       { colourId: `colour-${(i + 7) % 10}`, join: "TOGETHER" },
     ],
   }));
+  return session;
+}
+
+/** The big session as it is sent after one layer was dragged to a cup of its own. */
+function dragged() {
+  const session = bigSession();
+  session.cupsByHand = [{ layers: [{ line: 7, layer: 0 }] }, { layers: [{ line: 17, layer: 0 }] }];
   return session;
 }
 
@@ -120,6 +128,7 @@ const reference = await time(300, async () => (await fetch(`${running.url}/api/u
 const rows = [
   ["demo", await time(300, post(JSON.stringify(demo("sessions/pantry-knobs"))))],
   ["big", await time(300, post(JSON.stringify(bigSession())))],
+  ["big, drag", await time(300, post(JSON.stringify(dragged())))],
 ];
 await stop(running);
 

@@ -101,6 +101,7 @@ function Card({
   const { card, batch } = answer;
   const [at, setAt] = useState(0);
   const [toZero, setToZero] = useState(false);
+  const now = useRef<HTMLDivElement>(null);
   const step = card.steps[at];
   return (
     <Box
@@ -111,7 +112,7 @@ function Card({
         alignItems: "start",
       }}
     >
-      <Box sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2.5 }}>
+      <Box ref={now} sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2.5 }}>
         {step && (
           <Now
             key={at}
@@ -141,7 +142,18 @@ function Card({
             Back
           </Button>
         </Box>
-        <Steps card={card} at={at} startsAt={startsAt} zoneId={session.zoneId} onChoose={setAt} />
+        <Steps
+          card={card}
+          batch={batch}
+          at={at}
+          startsAt={startsAt}
+          zoneId={session.zoneId}
+          onChoose={(step) => {
+            setAt(step);
+            // On a long card the step under way would be out of sight.
+            now.current?.scrollIntoView({ block: "start" });
+          }}
+        />
       </Box>
       <Box sx={{ display: "grid", gap: 2, "@media print": { display: "none" } }}>
         <Box sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2.5 }}>
@@ -188,7 +200,7 @@ function Now({
   return (
     <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "flex-end" }}>
       <Box sx={{ flex: "1 1 320px" }} aria-live="polite">
-        <Box sx={{ fontSize: "1.5rem", fontWeight: 600 }}>{stepTitle(step, card)}</Box>
+        <Box sx={{ fontSize: "1.5rem", fontWeight: 600 }}>{stepTitle(step, card, batch)}</Box>
         <Box sx={{ fontSize: { xs: "3.4rem", sm: "5.2rem" }, fontWeight: 700, lineHeight: 1.1 }}>
           {figure}
         </Box>
@@ -307,12 +319,14 @@ function both(batch: Batch): number {
 
 function Steps({
   card,
+  batch,
   at,
   startsAt,
   zoneId,
   onChoose,
 }: {
   card: BatchCard;
+  batch: Batch;
   at: number;
   startsAt: Date;
   zoneId: string;
@@ -347,12 +361,14 @@ function Steps({
               {i < at ? "✓" : ""}
             </Box>
             <Box component="span" sx={{ textAlign: "left" }}>
-              {stepTitle(step, card)}
+              {stepTitle(step, card, batch)}
             </Box>
             <Box component="span" sx={{ ml: "auto", whiteSpace: "nowrap" }}>
-              {step.addG > 0
-                ? showWith(units.MASS, step.addG, step.kind === "TINT" ? 2 : 1)
-                : minutes((step.endSeconds - step.startSeconds) / 60)}
+              {step.kind === "TINT" && step.addG < 0.05
+                ? "from its stock"
+                : step.addG > 0
+                  ? showWith(units.MASS, step.addG, step.kind === "TINT" ? 2 : 1)
+                  : minutes((step.endSeconds - step.startSeconds) / 60)}
             </Box>
           </Button>
         </li>

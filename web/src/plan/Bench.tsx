@@ -188,7 +188,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           sx={{
             display: "grid",
             gap: 1.5,
-            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 9fr) minmax(0, 19fr)" },
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 19fr) minmax(0, 37fr)" },
             // A plan that no longer fits what is typed is shown, but not as if it did.
             "& .stale": { opacity: trouble ? 0.45 : 1 },
           }}

@@ -319,6 +319,39 @@ class ApiTest {
     }
   }
 
+  /** A plan that an older version kept, in a form that is no longer read, is made anew. */
+  @Test
+  void whatAnOlderVersionKeptStillOpens() throws java.sql.SQLException {
+    Path older = data.resolve("older");
+    String id;
+    double resinG;
+    try (RunningApp before = RunningApp.demo(older)) {
+      id = before.post("/api/sessions", pantry().put("name", "Old")).body().get("id").asString();
+      resinG = resinOf(before, id);
+    }
+    try (var db =
+            java.sql.DriverManager.getConnection(
+                "jdbc:h2:file:" + older.resolve("workshop") + ";WRITE_DELAY=0", "calm", "");
+        var change = db.createStatement()) {
+      int changed =
+          change.executeUpdate("update saved_session set plan = '{\"pieces\": [], \"what\": 1}'");
+      assertThat(changed).isPositive();
+    }
+    try (RunningApp after = RunningApp.demo(older)) {
+      assertThat(after.get("/api/sessions/" + id).status()).isEqualTo(200);
+      assertThat(resinOf(after, id)).isEqualTo(resinG);
+    }
+  }
+
+  private static double resinOf(RunningApp running, String id) {
+    for (JsonNode line : running.get("/api/sessions").body()) {
+      if (line.get("id").asString().equals(id)) {
+        return line.get("resinG").asDouble();
+      }
+    }
+    throw new AssertionError("no session " + id);
+  }
+
   @Test
   void unknownPlacesAndMethodsAreProblemsToo() {
     for (RunningApp.Answer answer :

@@ -35,6 +35,13 @@ class ScreenshotsTest {
       card.getByText("Add 75.5 g of B").waitFor();
       shoot(card, "batch-card");
 
+      Page cup = open(browser, app, "/", 1280, 1060);
+      cup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Open the Harbour cup"))
+          .click();
+      cup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Split in two")).click();
+      cup.getByText("From one cup to six").waitFor();
+      shoot(cup, "cup");
+
       Page late = open(browser, app, "/#/sessions", 1280, 800);
       shoot(late, "sessions");
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();

@@ -3,7 +3,9 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 
 import calmpour.app.store.generated.tables.records.SavedSessionRecord;
+import calmpour.core.check.InvalidValuesException;
 import calmpour.core.plan.Plan;
+import calmpour.core.plan.Planner;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Clock;
@@ -14,6 +16,7 @@ import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The sessions that are kept, each with the plan it had when it was saved. */
@@ -22,11 +25,13 @@ public class SessionStore {
   private final DSLContext db;
   private final JsonMapper json;
   private final Clock clock;
+  private final Planner planner;
 
-  SessionStore(DSLContext db, JsonMapper json, Clock clock) {
+  SessionStore(DSLContext db, JsonMapper json, Clock clock, Planner planner) {
     this.db = db;
     this.json = json;
     this.clock = clock;
+    this.planner = planner;
   }
 
   /** What is kept of a session beside it; both null while it cannot be planned. */
@@ -85,14 +90,34 @@ public class SessionStore {
   }
 
   private SavedSession read(SavedSessionRecord row) {
-    String snapshot = row.getSnapshot();
-    String plan = row.getPlan();
+    Session session = json.readValue(row.getDocument(), Session.class);
+    Workshop snapshot =
+        row.getSnapshot() == null ? null : json.readValue(row.getSnapshot(), Workshop.class);
     return new SavedSession(
         row.getId(),
         row.getRevision(),
-        json.readValue(row.getDocument(), Session.class),
-        snapshot == null ? null : json.readValue(snapshot, Workshop.class),
-        plan == null ? null : json.readValue(plan, Plan.class),
+        session,
+        snapshot,
+        plan(row.getPlan(), session, snapshot),
         row.getChangedAt());
+  }
+
+  /**
+   * The plan as it was saved. One that an older version wrote, and that cannot be read any more, is
+   * made again from the snapshot it was made from.
+   */
+  private @Nullable Plan plan(@Nullable String text, Session session, @Nullable Workshop snapshot) {
+    if (text == null) {
+      return null;
+    }
+    try {
+      return json.readValue(text, Plan.class);
+    } catch (JacksonException writtenByAnOlderVersion) {
+      try {
+        return planner.plan(session, snapshot == null ? Workshop.EMPTY : snapshot);
+      } catch (InvalidValuesException noLongerPossible) {
+        return null;
+      }
+    }
   }
 }
