@@ -404,6 +404,12 @@ function Also({
             ? `Below ${showWith(units.MASS, card.surelyRightFromG)} this scale is coarse for this resin; the amounts were chosen so that it is still right.`
             : `This scale is fine enough from ${showWith(units.MASS, card.surelyRightFromG)} on.`}
         </li>
+        {(session.habits?.mixing?.extraAPercent ?? 0) > 0 && (
+          <li>
+            A is raised by {session.habits?.mixing?.extraAPercent} %, as this workshop does it; that is
+            part of the figure above.
+          </li>
+        )}
         {card.pumps && <li>By pump: {countedText(card.pumps, "stroke", "strokes", units)}.</li>}
         {card.kit && <li>As a kit: {countedText(card.kit, "bottle", "bottles", units)}.</li>}
         {card.leftovers.map((left) => {

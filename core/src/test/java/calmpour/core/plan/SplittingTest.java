@@ -22,7 +22,9 @@ import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import calmpour.core.tint.Colour;
+import calmpour.core.tint.Colourant;
 import calmpour.core.tint.ColourantForm;
+import calmpour.core.tint.LoadingBasis;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -168,6 +170,37 @@ class SplittingTest {
     assertThat(plan(small).batches().get(0).cups()).hasSize(1);
     Plan apart = plan(small.withCupsByHand(List.of(hand(0))));
     assertThat(apart.batches().get(0).cups()).extracting(Cup::byHand).containsExactly(0, null);
+  }
+
+  /** A piece with a layer in each of two cups ties all their pieces into one batch, each once. */
+  @Test
+  void aPieceInTwoCupsByHandTiesThemTogether() {
+    Piece both =
+        new Piece(
+            "knob",
+            2,
+            List.of(
+                new Layer("blue", calmpour.core.session.Fill.ofShare(0.5), null),
+                new Layer("clear", null, Join.TOGETHER)));
+    Session session =
+        session(Habits.DEFAULT, piece("push", 2, "blue"), piece("push", 1, "clear"), both)
+            .withSplitInto(3)
+            .withCupsByHand(
+                List.of(
+                    new HandCup(
+                        List.of(
+                            new HandCup.HandLayer(0, 0, null), new HandCup.HandLayer(2, 0, null)),
+                        null),
+                    new HandCup(
+                        List.of(
+                            new HandCup.HandLayer(1, 0, null), new HandCup.HandLayer(2, 1, null)),
+                        null)));
+    Plan plan = plan(session);
+    assertThat(plan.batches()).hasSize(1);
+    assertThat(plan.batches().get(0).cups())
+        .extracting(c -> c.pours().size())
+        .containsExactly(4, 3);
+    assertThat(new PlanReplay(session, WORKSHOP).run(plan)).isEmpty();
   }
 
   @Test
@@ -436,6 +469,38 @@ class SplittingTest {
             PLANNER.tally(session, WORKSHOP, "1.1", List.of(new BenchTally.AddedColour("gone", 1))))
         .isInstanceOf(InvalidValuesException.class)
         .hasMessageContaining("added[0].colourantId");
+  }
+
+  /** A jar that is not in the recipe brings its own label's limit along: 0.2 % of the resin. */
+  @Test
+  void aStrangerInTheCupBringsItsOwnLimit() {
+    Colourant strict =
+        new Colourant(
+            "strict",
+            "Strict",
+            ColourantForm.LIQUID_TINT,
+            "#884422",
+            null,
+            null,
+            null,
+            null,
+            0.2,
+            LoadingBasis.WEIGHT_OF_RESIN,
+            null);
+    Workshop with =
+        WORKSHOP.overlaidWith(
+            new Workshop(List.of(), List.of(), List.of(strict), List.of(), List.of()));
+    Session session = session(Habits.DEFAULT, piece("knob", 3, "blue"));
+    double resinG = plan(session).batches().get(0).cups().get(0).resinG();
+    int most = (int) Math.floor(resinG * 0.002 / 0.035);
+    for (int drops : new int[] {most, most + 1}) {
+      BenchTally tally =
+          PLANNER
+              .tally(session, with, "1.1", List.of(new BenchTally.AddedColour("strict", drops)))
+              .orElseThrow();
+      assertThat(tally.overLimit()).isEqualTo(drops > most);
+      assertThat(tally.doses().get(1).moreCounted()).isEqualTo(most - drops);
+    }
   }
 
   private static Optional<BenchTally> tally(Session session, int drops) {

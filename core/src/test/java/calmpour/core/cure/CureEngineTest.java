@@ -1,0 +1,210 @@
+package calmpour.core.cure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import calmpour.core.Samples;
+import calmpour.core.resin.MixRatio;
+import calmpour.core.resin.ResinKind;
+import java.util.List;
+import org.hipparchus.ode.ODEState;
+import org.hipparchus.ode.OrdinaryDifferentialEquation;
+import org.hipparchus.ode.nonstiff.GraggBulirschStoerIntegrator;
+import org.junit.jupiter.api.Test;
+
+class CureEngineTest {
+  /** 40 minutes for 100 g at 24 °C. */
+  private static final Chemistry SLOW =
+      Calibration.of(Samples.resin(2, 1, MixRatio.Basis.WEIGHT)).orElseThrow();
+
+  private static BodyHistory still(double startC, double massG, BodyShape shape, double roomC) {
+    return new BodyHistory(startC, List.of(new BodyHistory.Segment(0, massG, shape, roomC)));
+  }
+
+  private static double working(BodyHistory body) {
+    return new CureEngine(SLOW).run(body, 1_000).workingTimeEnds();
+  }
+
+  private static BodyShape high(double massG) {
+    return Calibration.asLabelled(massG, 20).segments().get(0).shape();
+  }
+
+  @Test
+  void theLabelIsMetToASecond() {
+    assertThat(working(Calibration.asLabelled(100, 24))).isCloseTo(40, within(1 / 60.0));
+  }
+
+  /** A first-order reaction that gives no heat: 1 − α = exp(−kt), to the eighth figure. */
+  @Test
+  void withoutHeatAFirstOrderReactionIsAnExponential() {
+    Chemistry first = new Chemistry(1, 1, 1, 0, Math.log(0.01), 0, 1.9, 0.6, 48, 1.6, 1);
+    // (r + α)(1 − α) with r = 1 is 1 − α²; its solution is tanh(kt).
+    CureRun run = new CureEngine(first).run(still(80, 50, high(50), 80), 60);
+    CureRun.CurvePoint end = run.curve().get(run.curve().size() - 1);
+    assertThat(end.minutes()).isEqualTo(60);
+    assertThat(end.conversion()).isCloseTo(Math.tanh(0.6), within(1e-5));
+    assertThat(end.temperatureC()).isCloseTo(80, within(1e-9));
+  }
+
+  /** Newton's law of cooling: without reaction the difference falls by exp(−UA·t/(m·cp)). */
+  @Test
+  void withoutReactionItCoolsAsNewtonSays() {
+    Chemistry dead = SLOW.withLnA(-100);
+    BodyShape sheet = new BodyShape.InMould(100, 10);
+    CureRun run = new CureEngine(dead).run(still(60, 110, sheet, 20), 30);
+    CureRun.CurvePoint end = run.curve().get(run.curve().size() - 1);
+    // By hand: 13 W/m²K on 0.01 m² is 0.13 W/K; 110 g hold 209 J/K; half an hour is 1 800 s.
+    assertThat(end.temperatureC()).isCloseTo(20 + 40 * Math.exp(-0.13 * 1_800 / 209), within(1e-4));
+  }
+
+  /** Nothing lost, all reacted: the temperature has risen by ΔH/cp times the conversion. */
+  @Test
+  void heatIsNeitherMadeNorLost() {
+    BodyShape none = new BodyShape.InMould(1e-9, 10);
+    CureRun run = new CureEngine(SLOW).run(still(22, 500, none, 22), 600);
+    for (CureRun.CurvePoint point : run.curve()) {
+      assertThat(point.temperatureC() - 22).isCloseTo(270 / 1.9 * point.conversion(), within(2e-3));
+    }
+    assertThat(run.peakC()).isGreaterThan(140);
+  }
+
+  /** The same equations by another method of a library, far tighter: times to half a percent. */
+  @Test
+  void anotherIntegratorComesToTheSameMoments() {
+    double mass = 200;
+    BodyShape cup = high(mass);
+    CureRun run = new CureEngine(SLOW).run(still(24, mass, cup, 24), 200);
+    double ua = HeatLoss.wattsPerKelvin(cup);
+    OrdinaryDifferentialEquation same =
+        new OrdinaryDifferentialEquation() {
+          @Override
+          public int getDimension() {
+            return 2;
+          }
+
+          @Override
+          public double[] computeDerivatives(double t, double[] y) {
+            double rate = SLOW.rate(y[0], y[1]);
+            return new double[] {rate, rate * 270 / 1.9 - ua * 60 / (mass * 1.9) * (y[1] - 24)};
+          }
+        };
+    var exact = new GraggBulirschStoerIntegrator(1e-9, 1, 1e-12, 1e-12);
+    double at = run.workingTimeEnds();
+    double[] state =
+        exact.integrate(same, new ODEState(0, new double[] {0, 24}), at).getPrimaryState();
+    double off =
+        Math.min(
+            Math.abs(SLOW.viscosity(state[0], state[1]) - 5) / 5, Math.abs(state[1] - 60) / 60);
+    assertThat(off).isLessThan(2e-3);
+    double gels = run.gels();
+    double[] gelled =
+        exact.integrate(same, new ODEState(0, new double[] {0, 24}), gels).getPrimaryState();
+    assertThat(gelled[0]).isCloseTo(Chemistry.GEL, within(1e-4));
+  }
+
+  /** Flory and Stockmayer: functionalities two and four gel at 1/√((2 − 1)(4 − 1)). */
+  @Test
+  void gelsWhereFloryAndStockmayerSay() {
+    assertThat(Chemistry.GEL).isCloseTo(1 / Math.sqrt((2 - 1) * (4 - 1)), within(1e-15));
+    assertThat(SLOW.viscosity(0, 25)).isCloseTo(0.6, within(1e-12));
+    assertThat(SLOW.viscosity(0.576, 25)).isGreaterThan(1_000);
+    assertThat(SLOW.viscosity(0.58, 25)).isInfinite();
+  }
+
+  /**
+   * What the starting values were chosen by; common practice, no source: about half the time for
+   * ten degrees more, a shallow cup lasts much longer, a warm mix a quarter of its time.
+   */
+  @Test
+  void theRulesOfThumbComeOut() {
+    assertThat(working(Calibration.asLabelled(100, 18))).isCloseTo(77, within(4.0));
+    assertThat(working(Calibration.asLabelled(100, 30))).isCloseTo(23, within(1.5));
+    assertThat(working(still(24, 25, high(25), 24))).isCloseTo(49, within(3.0));
+    double deep = 25 / 1.1 * 1_000 / (Math.PI / 4 * 70 * 70);
+    BodyShape shallow = new BodyShape.InCup(70, 70, deep);
+    CureRun spread = new CureEngine(SLOW).run(still(24, 25, shallow, 24), 1_000);
+    assertThat(spread.workingTimeEnds()).isCloseTo(84, within(5.0));
+    assertThat(spread.peakC()).isCloseTo(37, within(3.0));
+    assertThat(new CureEngine(SLOW).run(still(24, 25, high(25), 24), 1_000).peakC())
+        .isCloseTo(91, within(6.0));
+    assertThat(working(still(40, 100, high(100), 22))).isCloseTo(11, within(1.0));
+    double sheetG = 100 * 0.3 * 1.1;
+    CureRun sheet =
+        new CureEngine(SLOW).run(still(23, sheetG, new BodyShape.InMould(100, 3), 23), 3_000);
+    assertThat(sheet.gels() / 60).isCloseTo(4.2, within(0.4));
+    double ninety =
+        sheet.curve().stream()
+            .filter(p -> p.conversion() >= 0.9)
+            .findFirst()
+            .orElseThrow()
+            .minutes();
+    assertThat(ninety / 60).isCloseTo(21, within(3.0));
+  }
+
+  /** Split early, a big mix lasts longer: its cups keep cool (common practice, no source). */
+  @Test
+  void whatIsPouredOverTakesItsAgeAndItsWarmthAlong() {
+    BodyHistory.Segment whole = new BodyHistory.Segment(12, 400, high(400), 24);
+    BodyShape small = new BodyShape.InCup(60, 60, 30);
+    BodyHistory split =
+        new BodyHistory(24, List.of(whole, new BodyHistory.Segment(0, 90, small, 24)));
+    double together = working(still(24, 400, high(400), 24));
+    double apart = working(split);
+    double fresh = working(still(24, 90, small, 24));
+    assertThat(apart).isBetween(together, fresh);
+    CureRun run = new CureEngine(SLOW).run(split, 200);
+    assertThat(run.curve())
+        .isSortedAccordingTo(java.util.Comparator.comparingDouble(CureRun.CurvePoint::minutes));
+  }
+
+  /** Cold it never fully cures: the glass stops it, and a warm box lets it go on. */
+  @Test
+  void aColdRoomNeverFullyCures() {
+    BodyShape sheet = new BodyShape.InMould(100, 5);
+    double cold = end(still(10, 55, sheet, 10));
+    double warm = end(still(32, 55, sheet, 32));
+    assertThat(cold).isLessThan(0.94);
+    assertThat(warm).isGreaterThan(0.96);
+    assertThat(end(still(10, 55, sheet, 10))).isLessThan(Chemistry.glassConversion(10) + 0.1);
+  }
+
+  private static double end(BodyHistory body) {
+    List<CureRun.CurvePoint> curve = new CureEngine(SLOW).run(body, 14 * 24 * 60).curve();
+    return curve.get(curve.size() - 1).conversion();
+  }
+
+  /**
+   * Ten kilograms in a bucket, a hot room, an icy one: an answer, never endless, never no number.
+   */
+  @Test
+  void whateverIsAskedItEnds() {
+    for (double roomC : new double[] {-20, 5, 24, 45, 60}) {
+      for (double massG : new double[] {0.5, 100, 10_000}) {
+        CureRun run =
+            new CureEngine(SLOW).run(still(roomC, massG, high(massG), roomC), 7 * 24 * 60);
+        assertThat(run.peakC()).isFinite();
+        assertThat(run.curve())
+            .allSatisfy(p -> assertThat(p.conversion()).isBetween(-1e-6, 1 + 1e-6));
+      }
+    }
+    assertThatThrownBy(() -> new CureEngine(SLOW).run(still(20, 1, high(1), 20), 1e9))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void everyKindOfLabelIsMetOrRefused() {
+    for (ResinKind kind : ResinKind.values()) {
+      assertThat(Chemistry.startingValues(kind, null).viscosity25()).isPositive();
+    }
+    for (double potLife : new double[] {2, 12, 90, 600}) {
+      Chemistry met =
+          Calibration.of(
+                  Samples.resin(new MixRatio(2, 1, MixRatio.Basis.WEIGHT), 1.1, 1.0, potLife, null))
+              .orElseThrow();
+      double ends =
+          new CureEngine(met).run(Calibration.asLabelled(100, 24), potLife * 2).workingTimeEnds();
+      assertThat(ends).isCloseTo(potLife, within(potLife * 1e-4));
+    }
+  }
+}
