@@ -10,7 +10,7 @@ import { CupDrawing } from "../drawing/CupDrawing";
 import { EyeLevel } from "../drawing/EyeLevel";
 import { Cautions } from "../frame/Cautions";
 import { Told } from "../frame/Told";
-import { clockTime, minutes } from "../plan/wording";
+import { clockTime, cupName, minutes } from "../plan/wording";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { RescueForm } from "./RescueForm";
@@ -244,7 +244,9 @@ function Now({
           </Box>
         )}
         <Box sx={{ mt: 1, maxWidth: 520 }}>{stepWhy(step)}</Box>
-        {step.kind === "TINT" && cup && !whole && <TallyForm session={session} cup={cup} />}
+        {step.kind === "TINT" && cup && !whole && (
+          <TallyForm session={session} cup={cup} name={cupName(batch.cups, cup)} />
+        )}
         {weighing && !volume && (
           <ToggleButtonGroup
             exclusive
@@ -406,17 +408,19 @@ function Also({
         </li>
         {(session.habits?.mixing?.extraAPercent ?? 0) > 0 && (
           <li>
-            A is raised by {session.habits?.mixing?.extraAPercent} %, as this workshop does it; that is
-            part of the figure above.
+            A is raised by {session.habits?.mixing?.extraAPercent} %, as this workshop does it; that
+            is part of the figure above.
           </li>
         )}
         {card.pumps && <li>By pump: {countedText(card.pumps, "stroke", "strokes", units)}.</li>}
         {card.kit && <li>As a kit: {countedText(card.kit, "bottle", "bottles", units)}.</li>}
         {card.leftovers.map((left) => {
+          const its = answer.batch.cups.find((c) => c.id === left.cupId);
+          const name = its ? cupName(answer.batch.cups, its) : "The clear kept back";
           const ways = answer.leftovers.find((l) => l.cupId === left.cupId)?.fillers ?? [];
           return (
             <li key={left.cupId}>
-              {left.colourName} keeps {showWith(units.VOLUME, left.leftMl)} to pour
+              {name} keeps {showWith(units.VOLUME, left.leftMl)} to pour
               {ways.length > 0
                 ? `: fits ${ways
                     .slice(0, 2)

@@ -23,7 +23,7 @@ const UNITS = {
 } as const;
 
 /** "A bit more": counts what is stirred in beyond the plan, against the limits. */
-export function TallyForm({ session, cup }: { session: Session; cup: Cup }) {
+export function TallyForm({ session, cup, name }: { session: Session; cup: Cup; name: string }) {
   const units = useUnits();
   const [added, setAdded] = useState<AddedColour[]>([]);
   const [tally, setTally] = useState<BenchTally | null>(null);
@@ -61,7 +61,7 @@ export function TallyForm({ session, cup }: { session: Session; cup: Cup }) {
   return (
     <Box
       role="group"
-      aria-label={`A bit more in ${cup.colourName}`}
+      aria-label={`A bit more in ${name}`}
       sx={{ mt: 1.5, "@media print": { display: "none" } }}
     >
       <Box sx={{ fontWeight: 600 }}>A bit more?</Box>

@@ -1,19 +1,11 @@
-import type { Batch, BatchCard, CardStep, Cup, Counted, Dose, MeasureEffect } from "../api/client";
-import { doseText } from "../plan/wording";
+import type { Batch, BatchCard, CardStep, Counted, Dose, MeasureEffect } from "../api/client";
+import { cupName, doseText } from "../plan/wording";
 import { showWith, type Units } from "../units/units";
-
-/** A cup's name in a batch; several of one colour are counted. */
-export function cupName(batch: Batch, cup: Cup): string {
-  const alike = batch.cups.filter((c) => c.colourName === cup.colourName);
-  return alike.length < 2
-    ? cup.colourName
-    : `${cup.colourName}, cup ${alike.findIndex((c) => c.id === cup.id) + 1} of ${alike.length}`;
-}
 
 /** What to do in a step, in a few words that can be read from a distance. */
 export function stepTitle(step: CardStep, card: BatchCard, batch: Batch): string {
   const cup = batch.cups.find((c) => c.id === step.cupId);
-  const name = cup ? cupName(batch, cup) : step.what;
+  const name = cup ? cupName(batch.cups, cup) : step.what;
   switch (step.kind) {
     case "WEIGH_FIRST":
       return `Pour in ${step.what}`;

@@ -1,7 +1,7 @@
 import { useTheme } from "@mui/material/styles";
 import { useId } from "react";
 import type { Batch, Plan, Task } from "../api/client";
-import { clockTime } from "../plan/wording";
+import { clockTime, cupName } from "../plan/wording";
 import { AXIS, layOut, type Lane, type PourLineLayout } from "./pourLineLayout";
 import { useWidth } from "./useWidth";
 
@@ -195,7 +195,7 @@ function LaneBars({ lane, layout, names, end, dots, hatch, many }: LaneProps) {
   const cup = lane.kind === "cup" ? lane.cup : lone;
   const name =
     lane.kind === "cup"
-      ? lane.cup.colourName
+      ? cupName(lane.batch.cups, lane.cup)
       : (lone?.colourName ??
         (names < 100 ? "mixing" : many ? `mixing ${lane.batch.number}` : "mixing cup"));
   const top = lane.y - BAR / 2;

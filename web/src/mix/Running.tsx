@@ -6,7 +6,7 @@ import type { PlanAnswer, Session } from "../api/client";
 import { Cautions } from "../frame/Cautions";
 import { WrongMark } from "../frame/Told";
 import { Fig, HowProvider } from "../plan/How";
-import { clockTime } from "../plan/wording";
+import { clockTime, findingText } from "../plan/wording";
 import { Assumed } from "../plan/Margins";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
@@ -65,6 +65,16 @@ export function Running({ session, answer, onMeetNow }: Props) {
             <WrongMark /> More than one batch may hold: mix this {plan.batches.length} times.
           </Box>
         )}
+        {plan.findings
+          .filter((f) => f.severity !== "NOTE")
+          .map((f) => (
+            <Box
+              key={f.rule + f.place}
+              sx={{ color: "error.main", display: "flex", gap: 1, mt: 1 }}
+            >
+              <WrongMark /> {findingText(f, plan, units)}
+            </Box>
+          ))}
         <Box sx={{ display: "flex", columnGap: 8, rowGap: 2, flexWrap: "wrap", mt: 2 }}>
           {part(first)}
           {part(second)}

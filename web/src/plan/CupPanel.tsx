@@ -20,7 +20,7 @@ import {
   withStrength,
   type Carried,
 } from "./cupsByHand";
-import { limitText, loadingText, portionText } from "./wording";
+import { cupName, limitText, loadingText, portionText } from "./wording";
 
 interface Props {
   cup: Cup;
@@ -39,12 +39,12 @@ export function CupPanel({ cup, plan, session, shelf, onEdit, onClose }: Props) 
   return (
     <Box
       component="section"
-      aria-label={`The ${cup.colourName} cup`}
+      aria-label={`The ${cupName(allCups(plan), cup)} cup`}
       sx={{ borderTop: 1, borderColor: "divider", mt: 1.5, pt: 1.5, display: "grid", gap: 1.5 }}
     >
       <Box sx={{ ...row, justifyContent: "space-between" }}>
         <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>
-          {cup.colourName}, {showWith(units.MASS, cup.contentG)} in{" "}
+          {cupName(allCups(plan), cup)}, {showWith(units.MASS, cup.contentG)} in{" "}
           {cup.kind.name.charAt(0).toLowerCase() + cup.kind.name.slice(1)}
         </Box>
         <Box sx={row}>
@@ -202,7 +202,7 @@ function Moves({
           Split in two
         </Button>
         <MoveMenu
-          words={`Put the ${cup.colourName} cup together with another`}
+          words={`Put the ${cupName(allCups(plan), cup)} cup together with another`}
           label="Put together with…"
           carried={{ cupId: cup.id, portion: null }}
           {...{ plan, session, onEdit }}
@@ -250,7 +250,7 @@ function MoveMenu({
         {targets.map((to) => (
           <MenuItem key={to.id} onClick={() => choose(carry(session, plan, carried, to))}>
             {to.colourId === from?.colourId
-              ? `the other ${to.colourName} cup, ${to.kind.name}`
+              ? `the ${cupName(allCups(plan), to)} cup, ${to.kind.name}`
               : `the ${to.colourName} cup: poured in ${to.colourName} then`}
           </MenuItem>
         ))}

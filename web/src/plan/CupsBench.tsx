@@ -16,7 +16,15 @@ import { allCups, apart, carry, mayBeCarried, mayGo, portions, release } from ".
 import type { Carried, Portion } from "./cupsByHand";
 import { Fig } from "./How";
 import { useCarrying, type Carrying } from "./useCarrying";
-import { clockTime, doseText, limitText, loadingText, portionShort, portionText } from "./wording";
+import {
+  clockTime,
+  cupName,
+  doseText,
+  limitText,
+  loadingText,
+  portionShort,
+  portionText,
+} from "./wording";
 
 const MIXING_COLUMN = 180;
 const NARROWEST_CUP = 96;
@@ -43,6 +51,7 @@ interface Bench {
   selected: string | null;
   carrying: Carrying | null;
   until: (cup: Cup) => string;
+  name: (cup: Cup) => string;
   onSelect: (cup: Cup) => void;
   handle: ReturnType<typeof useCarrying>["handle"];
 }
@@ -80,6 +89,7 @@ export function CupsBench(props: Props) {
     selected,
     carrying,
     until: (cup) => clockTime(startsAt, cup.thickensSeconds, zoneId),
+    name: (cup) => cupName(batch.cups, cup),
     onSelect: (cup) => setSelected(selected === cup.id ? null : cup.id),
     handle,
   };
@@ -210,7 +220,7 @@ function Portions({ cup, bench }: { cup: Cup; bench: Bench }) {
   return (
     <Box
       component="ul"
-      aria-label={`Poured from ${cup.colourName}`}
+      aria-label={`Poured from ${bench.name(cup)}`}
       sx={{
         listStyle: "none",
         p: 0,
@@ -230,7 +240,7 @@ function Portions({ cup, bench }: { cup: Cup; bench: Bench }) {
             <ButtonBase
               {...bench.handle({ cupId: cup.id, portion }, words)}
               onClick={() => bench.onSelect(cup)}
-              aria-label={`${words}, from ${cup.colourName}`}
+              aria-label={`${words}, from ${bench.name(cup)}`}
               title={`${words}: drag it to another cup`}
               sx={{
                 maxWidth: "100%",
@@ -264,10 +274,10 @@ function CupName({ cup, bench, wrong }: { cup: Cup; bench: Bench; wrong: boolean
   return (
     <>
       <ButtonBase
-        {...(mayBeCarried(cup) ? bench.handle(whole, `the ${cup.colourName} cup`) : {})}
+        {...(mayBeCarried(cup) ? bench.handle(whole, `the ${bench.name(cup)} cup`) : {})}
         onClick={() => bench.onSelect(cup)}
         aria-expanded={bench.selected === cup.id}
-        aria-label={`Open the ${cup.colourName} cup`}
+        aria-label={`Open the ${bench.name(cup)} cup`}
         sx={{
           mt: 0.5,
           px: 0.75,
@@ -283,7 +293,7 @@ function CupName({ cup, bench, wrong }: { cup: Cup; bench: Bench; wrong: boolean
           touchAction: "none",
         }}
       >
-        {wrong && <WrongMark />} {cup.colourName}
+        {wrong && <WrongMark />} {bench.name(cup)}
       </ButtonBase>
       {cup.byHand !== undefined && (
         <Box sx={{ fontSize: "0.78rem", color: "primary.main", mt: -0.5 }}>by hand</Box>
@@ -412,7 +422,7 @@ function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
   return (
     <Box
       role="group"
-      aria-label={`Cup ${cup.colourName}`}
+      aria-label={`Cup ${bench.name(cup)}`}
       sx={{ textAlign: "center", minWidth: 0 }}
     >
       <Place cup={cup} bench={bench}>

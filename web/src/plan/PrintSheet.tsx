@@ -1,9 +1,10 @@
 import Box from "@mui/material/Box";
-import type { PlanAnswer, Session } from "../api/client";
+import type { Dose, PlanAnswer, Session, Task } from "../api/client";
+import { stockText } from "../card/wording";
 import { Cautions } from "../frame/Cautions";
 import { show, showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { cavityName, clockTime, dayAndTime, doseText, findingText } from "./wording";
+import { cavityName, clockTime, cupName, dayAndTime, doseText, findingText } from "./wording";
 
 /** The plan on paper for the bench: no colour needed, a box to tick for every step. */
 export function PrintSheet({ session, answer }: { session: Session; answer: PlanAnswer }) {
@@ -11,6 +12,16 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
   const { plan, zoneId } = answer;
   const startsAt = new Date(answer.startsAt);
   const at = (seconds: number) => clockTime(startsAt, seconds, zoneId);
+  const tasks = (batch: number, kind: Task["kind"]) =>
+    plan.tasks.filter((t) => t.batch === batch && t.kind === kind);
+  const doses = (all: Dose[]) =>
+    all
+      .map((d) =>
+        d.stock
+          ? `${showWith(units.MASS, d.stock.takeG, 2)} of the ${d.colourantName} stock`
+          : `${doseText(d.drops, d.scoops)} ${d.colourantName} (${show(units.MASS, d.massG, 2)} ${units.MASS.symbol})`,
+      )
+      .join(", ");
   const table = {
     borderCollapse: "collapse",
     width: "100%",
@@ -42,13 +53,35 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
             <h2>
               Batch {batch.number}, {at(batch.startSeconds)}
             </h2>
+            {tasks(batch.number, "WARM").map((t) => (
+              <p key={t.startSeconds}>
+                ☐ {session.habits?.mixing?.warming === "A_ONLY" ? "A" : "A and B"} into warm water,
+                shut, at {at(t.startSeconds)}; out and dried at {at(t.endSeconds)}
+              </p>
+            ))}
             <p>
               ☐ {batch.firstPart} <b>{showWith(units.MASS, first.massG)}</b> (
               {showWith(units.VOLUME, first.volumeMl)}), then ☐ {other}{" "}
               <b>{showWith(units.MASS, second.massG)}</b> ({showWith(units.VOLUME, second.volumeMl)}
               ): the scale shows {showWith(units.MASS, batch.totalG)}. ☐ stirred by{" "}
               {at(batch.mixedSeconds)}
+              {batch.firstCupStaysG > 0 && ", the last of it in a second, clean cup"}
             </p>
+            {batch.tintedWhole.length > 0 && (
+              <p>☐ into the mixing cup, before it is split: {doses(batch.tintedWhole)}</p>
+            )}
+            {batch.reserveG > 0 && (
+              <p>{showWith(units.MASS, batch.reserveG)} stay in the mixing cup, clear</p>
+            )}
+            {batch.cups.flatMap((cup) =>
+              cup.doses
+                .filter((d) => d.stock)
+                .map((d) => (
+                  <p key={cup.id + d.colourantId}>
+                    ☐ stock for {cupName(batch.cups, cup)}: {stockText(d, units)}
+                  </p>
+                )),
+            )}
             <Box component="table" sx={table}>
               <thead>
                 <tr>
@@ -61,15 +94,15 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
               <tbody>
                 {batch.cups.map((cup) => (
                   <tr key={cup.id}>
-                    <td>☐ {cup.colourName}</td>
-                    <td>{showWith(units.MASS, cup.resinG)}</td>
+                    <td>☐ {cupName(batch.cups, cup)}</td>
+                    <td>
+                      {showWith(
+                        units.MASS,
+                        batch.tintedWhole.length > 0 ? cup.contentG : cup.resinG,
+                      )}
+                    </td>
                     <td className="long">
-                      {cup.doses
-                        .map(
-                          (d) =>
-                            `${doseText(d.drops, d.scoops)} ${d.colourantName} (${show(units.MASS, d.massG, 2)} ${units.MASS.symbol})`,
-                        )
-                        .join(", ") || "none"}
+                      {batch.tintedWhole.length > 0 ? "tinted" : doses(cup.doses) || "none"}
                     </td>
                     <td>{at(cup.thickensSeconds)}</td>
                   </tr>
@@ -93,7 +126,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
                   .map(({ cup, pour }) => (
                     <tr key={pour.id}>
                       <td>☐ {at(pour.startSeconds)}</td>
-                      <td>{cup.colourName}</td>
+                      <td>{cupName(batch.cups, cup)}</td>
                       <td>
                         {cavityName(plan, pour.line, pour.cavity)}
                         {pour.parts > 1 && `, part ${pour.part} of ${pour.parts}`}

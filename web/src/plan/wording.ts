@@ -1,4 +1,4 @@
-import type { Derivation, Finding, Input, Loading, Mend, Plan, Session } from "../api/client";
+import type { Cup, Derivation, Finding, Input, Loading, Mend, Plan, Session } from "../api/client";
 import { showWith, type Units } from "../units/units";
 
 /** Wall-clock time of a moment of the plan, in the workshop's zone. */
@@ -98,19 +98,27 @@ export function cavityName(plan: Plan, line: number, cavity: number): string {
   return `${piece?.mouldName ?? "mould"}, ${ordinal(before + cavity)}`;
 }
 
+/** A cup by its colour; several of one colour in a batch are counted. */
+export function cupName(cups: Cup[], cup: Cup): string {
+  const alike = cups.filter((c) => c.batch === cup.batch && c.colourId === cup.colourId);
+  return alike.length < 2
+    ? cup.colourName
+    : `${cup.colourName} ${alike.findIndex((c) => c.id === cup.id) + 1}`;
+}
+
 /** Names of what a finding's address points at. */
 export function placeText(place: string, plan: Plan): string {
   const [kind, id] = place.split("/");
   const cups = plan.batches.flatMap((b) => b.cups);
   if (kind === "cup") {
     const cup = cups.find((c) => c.id === id);
-    return cup ? `the ${cup.colourName} cup` : `cup ${id}`;
+    return cup ? `the ${cupName(cups, cup)} cup` : `cup ${id}`;
   }
   if (kind === "pour") {
     for (const cup of cups) {
       const pour = cup.pours.find((p) => p.id === id);
       if (pour) {
-        return `${cup.colourName} into ${cavityName(plan, pour.line, pour.cavity)}`;
+        return `${cupName(cups, cup)} into ${cavityName(plan, pour.line, pour.cavity)}`;
       }
     }
   }
@@ -206,7 +214,10 @@ export function latePours(plan: Plan): string[] {
       const first = its[0] ? placeText(its[0].place, plan) : "";
       return its.length === 1
         ? `${first} comes ${minutes(Math.max(...over))} too late.`
-        : `${its.length} of ${cup.pours.length} pours of ${cup.colourName} come too late, from ${first} on: by ${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}.`;
+        : `${its.length} of ${cup.pours.length} pours of ${cupName(
+            plan.batches.flatMap((b) => b.cups),
+            cup,
+          )} come too late, from ${first} on: by ${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}.`;
     });
 }
 

@@ -31,10 +31,16 @@ public final class Calibration {
    *     temperature too high, or its pot life beyond what is looked at
    */
   public static Optional<Chemistry> of(ResinSystem resin) {
+    return of(resin, resin.knownPotLifeMinutes().value());
+  }
+
+  /**
+   * @param potLife in place of the label's, min
+   */
+  static Optional<Chemistry> of(ResinSystem resin, double potLife) {
     LabelFacts facts = resin.facts();
     Chemistry fresh =
         Chemistry.startingValues(resin.kind(), facts == null ? null : facts.viscosityPaS());
-    double potLife = resin.knownPotLifeMinutes().value();
     double temperatureC = resin.knownPotLifeTemperatureC().value();
     if (fresh.viscosity(0, temperatureC) >= CureEngine.POURABLE_PA_S
         || temperatureC >= CureEngine.TOO_WARM_C

@@ -420,6 +420,24 @@ class SplittingTest {
     assertThat(rules(PLANNER.plan(flakes, workshop(thin)))).contains(Finding.Rule.SINKS_IN_THIN);
   }
 
+  /** A clear layer shows the layer below it, which itself lies on a white card. */
+  @Test
+  void aLayersLookIsThatOfTheWholeStackBelow() {
+    Piece stack =
+        new Piece(
+            "pull",
+            1,
+            List.of(
+                new Layer("blue", calmpour.core.session.Fill.ofShare(0.3), null),
+                new Layer("clear", calmpour.core.session.Fill.ofShare(0.3), Join.GEL),
+                new Layer("clear", null, Join.GEL)));
+    List<Plan.LayerView> layers = plan(session(Habits.DEFAULT, stack)).pieces().get(0).layers();
+    assertThat(layers.get(0).look().overBelow()).isNull();
+    assertThat(layers.get(1).look().overBelow()).isEqualTo(layers.get(0).look().overWhite());
+    assertThat(layers.get(2).look().overBelow()).isEqualTo(layers.get(0).look().overWhite());
+    assertThat(layers.get(0).look().thicknessMm()).isCloseTo(7.5, within(1e-9));
+  }
+
   /** Stronger for one session only, and never beyond what a mix can be. */
   @Test
   void aSessionMakesAColourStronger() {

@@ -84,4 +84,15 @@ class WeighOutTest {
       assertThat(steps).isCloseTo(Math.rint(steps), within(1e-6));
     }
   }
+
+  /** One percent of A more uses up half of a tolerance of two; rounding may only have the rest. */
+  @Test
+  void extraAAndRoundingTogetherStayWithinTheTolerance() {
+    ResinSystem resin = Samples.resin(2, 1, MixRatio.Basis.WEIGHT);
+    for (double need = 20; need < 120; need += 0.7) {
+      WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.WEIGHT, 0.5, 2, 1e9, 1);
+      assertThat(out.ratioErrorPercent()).as("%.1f g", need).isBetween(0.0, 2.0 + 1e-9);
+      assertThat(out.totalG()).isGreaterThanOrEqualTo(need - 1e-9);
+    }
+  }
 }

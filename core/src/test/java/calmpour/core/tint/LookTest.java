@@ -86,6 +86,19 @@ class LookTest {
         .isBetween(Rgb.ofHex("#5b4434").luminance(), Rgb.ofHex("#8a6a4c").luminance());
   }
 
+  /** What is seen through a clear layer is what lies below it; through a dye, darker. */
+  @Test
+  void aLayerIsSeenOnWhatLiesBelowIt() {
+    Tint clear = Tint.within(List.of(), List.of(), 1.1, List.of());
+    Rgb below = Rgb.ofHex("#777777");
+    assertThat(Look.reflected(clear, 6, below).hex()).isEqualTo("#777777");
+    assertThat(Look.of(clear, 6, below).overBelow()).isEqualTo("#777777");
+    Tint dye = tint(jar(ColourantForm.LIQUID_TINT, "#335577", null), 1);
+    assertThat(Look.reflected(dye, 6, below).luminance()).isLessThan(below.luminance());
+    assertThat(Look.reflected(dye, 6, null).luminance())
+        .isGreaterThan(Look.reflected(dye, 6, below).luminance());
+  }
+
   @Test
   void aChipThatCannotBeIsToldAtItsField() {
     assertThatThrownBy(() -> new CuredSwatch(2, 3, "#5b4434", "#8a6a4c", null, null))
