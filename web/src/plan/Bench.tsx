@@ -113,6 +113,12 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
   };
   const mend = (way: Mend) => {
     switch (way.kind) {
+      case "NO_WARMING":
+        edit(
+          { ...session, habits: { ...habits, mixing: { ...habits.mixing, warming: "NONE" } } },
+          null,
+        );
+        break;
       case "SHORTER_REST":
         edit({ ...session, habits: { ...habits, restMinutes: way.value } }, null);
         break;

@@ -59,6 +59,8 @@ const QUANTITIES: Record<string, string> = {
   potLifeMassG: "mass the pot life is meant for",
   potLifeTemperatureC: "temperature it is meant at",
   bulkDensity: "bulk density",
+  waterPercent: "water in it",
+  solventPercent: "solvent in it",
   trueDensity: "true density",
   dropG: "one drop",
   scoopMl: "one scoop",

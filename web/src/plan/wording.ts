@@ -223,6 +223,8 @@ export function latePours(plan: Plan): string[] {
 
 export function mendText(mend: Mend, session: Session, units: Units): string {
   switch (mend.kind) {
+    case "NO_WARMING":
+      return "Leave the bottles cold";
     case "SHORTER_REST":
       return mend.value === 0
         ? "No rest"

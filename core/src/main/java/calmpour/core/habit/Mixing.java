@@ -94,6 +94,12 @@ public record Mixing(
     };
   }
 
+  /** The same, with nothing warmed. */
+  public Mixing unwarmed() {
+    return new Mixing(
+        Warming.NONE, null, null, cups, secondStirMinutes, extraAPercent, measuringCupMl);
+  }
+
   public boolean twoCups() {
     return cups == MixingCups.TWO;
   }

@@ -69,6 +69,7 @@ public record Finding(
   public record Mend(Kind kind, double value) {
     /** What to change. */
     public enum Kind {
+      NO_WARMING,
       SHORTER_REST,
       MORE_BATCHES,
       COOLER_ROOM

@@ -1,6 +1,7 @@
 package calmpour.core.plan;
 
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.habit.Mixing;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.util.ArrayList;
@@ -29,6 +30,11 @@ final class Mends {
   /** The mildest change of each kind that brings every pour in; empty when none does. */
   List<Finding.Mend> forLatePours() {
     List<Finding.Mend> ways = new ArrayList<>();
+    Mixing mixing = session.habits().mixing();
+    if (mixing.warming() != Mixing.Warming.NONE) {
+      Session cold = session.withHabits(session.habits().withMixing(mixing.unwarmed()));
+      add(ways, Finding.Mend.Kind.NO_WARMING, holds(cold) ? Optional.of(0.0) : Optional.empty());
+    }
     double rest = session.habits().restMinutes();
     add(
         ways,

@@ -363,6 +363,12 @@ public final class Resolution {
     }
     assume(id, name, "bulkDensity", colourant.knownBulkDensity(), "g/mL");
     assume(id, name, "trueDensity", colourant.knownTrueDensity(), "g/mL");
+    if (colourant.knownWaterPercent().value() > 0) {
+      assume(id, name, "waterPercent", colourant.knownWaterPercent(), "%");
+    }
+    if (colourant.knownSolventPercent().value() > 0) {
+      assume(id, name, "solventPercent", colourant.knownSolventPercent(), "%");
+    }
     if (colourant.form().liquid()) {
       assume(id, name, "dropG", colourant.knownDropG(), "g");
     } else {

@@ -135,6 +135,9 @@ class PlannerTest {
     for (Finding.Mend mend : late.get(0).mends()) {
       Session mended =
           switch (mend.kind()) {
+            case NO_WARMING ->
+                session.withHabits(
+                    session.habits().withMixing(session.habits().mixing().unwarmed()));
             case SHORTER_REST -> session.withHabits(session.habits().withRestMinutes(mend.value()));
             case MORE_BATCHES -> session.withSplitInto((int) mend.value());
             case COOLER_ROOM -> session.withTemperatureC(mend.value());

@@ -349,6 +349,22 @@ class SplittingTest {
     assertThat(lasts(warm)).isCloseTo(coldLasts * Math.pow(0.5, 1.2), within(0.5));
   }
 
+  /** Where the warm bottles alone make it late, leaving them cold is the first way out. */
+  @Test
+  void whatWarmingMadeLateIsMendedByNotWarming() {
+    Mixing both = new Mixing(Mixing.Warming.BOTH, null, 40.0, Mixing.MixingCups.ONE, 0.75, 0, null);
+    Session session = session(Habits.DEFAULT, piece("knob", 5, "blue"), piece("push", 4, "clear"));
+    assertThat(plan(session).spareSeconds()).isPositive();
+    Plan warm = plan(session.withHabits(Habits.DEFAULT.withMixing(both)));
+    assertThat(warm.spareSeconds()).isNegative();
+    Finding late =
+        warm.findings().stream()
+            .filter(f -> f.rule() == Finding.Rule.POUR_AFTER_WORKING_TIME)
+            .findFirst()
+            .orElseThrow();
+    assertThat(late.mends().get(0).kind()).isEqualTo(Finding.Mend.Kind.NO_WARMING);
+  }
+
   private static double lasts(Plan plan) {
     Batch batch = plan.batches().get(0);
     return (batch.cups().get(0).thickensSeconds() - batch.contactSeconds()) / 60.0;
