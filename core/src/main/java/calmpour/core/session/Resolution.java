@@ -23,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Turns a session and a workshop into a {@link Job}, or says everything that is in the way. */
@@ -337,12 +338,23 @@ public final class Resolution {
         List.copyOf(usedColourants.values()),
         List.copyOf(usedColours.values()),
         // By id, so that the order of the shelf makes no difference to a snapshot.
-        laidOut.stream().sorted(Comparator.comparing(CupKind::id)).toList(),
+        Stream.concat(laidOut.stream(), chosenByHand())
+            .distinct()
+            .sorted(Comparator.comparing(CupKind::id))
+            .toList(),
         parts.values().stream()
             .filter(p -> p.id().equals(resin.partAId()) || p.id().equals(resin.partBId()))
             .sorted(Comparator.comparing(ResinPart::id))
             .toList(),
         List.of());
+  }
+
+  /** Kinds that cups put together by hand ask for, whether they are laid out or not. */
+  private Stream<CupKind> chosenByHand() {
+    return session.cupsByHand().stream()
+        .map(HandCup::cupId)
+        .filter(cups::containsKey)
+        .map(cups::get);
   }
 
   private void assumeResin(ResinSystem resin) {

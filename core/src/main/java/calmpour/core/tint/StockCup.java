@@ -61,7 +61,8 @@ public record StockCup(
       }
       best = stock;
     }
-    return Optional.ofNullable(best).filter(s -> s.resinWithItG() < cupResinG);
+    // Thinner than any stock worth mixing, nothing of it would show on the scale.
+    return Optional.ofNullable(best).filter(s -> s.takeG() > 0 && s.resinWithItG() < cupResinG);
   }
 
   /** Resin that comes into the colour's cup with the stock, g. */

@@ -251,6 +251,34 @@ class SplittingTest {
                     }));
   }
 
+  /** A kind that only a cup by hand asks for goes with the session, wherever it is opened. */
+  @Test
+  void theKindChosenByHandIsPartOfTheSnapshot() {
+    Session chosen =
+        session(Habits.DEFAULT, piece("knob", 2, "blue"))
+            .withCupsByHand(
+                List.of(new HandCup(List.of(new HandCup.HandLayer(0, 0, null)), "small")));
+    Session mixingOnly =
+        new Session(
+            chosen.name(),
+            chosen.startsAt(),
+            chosen.zoneId(),
+            chosen.room(),
+            chosen.resinId(),
+            chosen.pieces(),
+            null,
+            List.of("mix"),
+            1,
+            chosen.cupsByHand(),
+            List.of(),
+            Habits.DEFAULT,
+            null,
+            null);
+    Workshop snapshot = Planner.snapshot(mixingOnly, WORKSHOP);
+    assertThat(snapshot.cups()).extracting(CupKind::id).containsExactly("mix", "small");
+    assertThat(PLANNER.plan(mixingOnly, snapshot)).isEqualTo(plan(mixingOnly));
+  }
+
   @Test
   void aCupThatKeepsAllItHoldsIsNoCup() {
     CupKind thimble = new CupKind("thimble", "Thimble", CupKind.Use.COLOUR, 8, 9, 9);

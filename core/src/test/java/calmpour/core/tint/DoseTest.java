@@ -152,6 +152,8 @@ class DoseTest {
     assertThat(StockCup.of(Samples.liquid("t"), 0.036, 0.1, 50)).isEmpty();
     assertThat(StockCup.of(Samples.liquid("t"), 0.002, 0.0005, 50)).isEmpty();
     assertThat(StockCup.of(Samples.liquid("t"), 0.002, 0.1, 0.4)).isEmpty();
+    // 0.01 mg would be 11 mg of the thinnest stock, which that scale shows as nothing.
+    assertThat(StockCup.of(Samples.liquid("t"), 1e-5, 0.1, 50)).isEmpty();
   }
 
   @Property(tries = 300, seed = "20261123")
