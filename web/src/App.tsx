@@ -5,6 +5,7 @@ import { JustMixScreen } from "./mix/JustMixScreen";
 import { MakeMould } from "./moulds/MakeMould";
 import { MouldsScreen } from "./moulds/MouldsScreen";
 import { PlanScreen } from "./plan/PlanScreen";
+import { PracticeScreen } from "./practice/PracticeScreen";
 import { SessionsScreen } from "./sessions/SessionsScreen";
 import { ShelfScreen } from "./shelf/ShelfScreen";
 
@@ -44,6 +45,12 @@ export function App() {
       return (
         <Frame here="shelf">
           <ShelfScreen kind={id} />
+        </Frame>
+      );
+    case "practice":
+      return (
+        <Frame here="practice">
+          <PracticeScreen />
         </Frame>
       );
     case "first":

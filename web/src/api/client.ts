@@ -57,6 +57,21 @@ export type BenchTally = S["BenchTally"];
 export type AddedColour = S["AddedColour"];
 export type StockCup = S["StockCup"];
 export type TopUp = S["TopUp"];
+export type SetUp = S["SetUp"];
+export type Comparison = S["Comparison"];
+export type Tried = S["Tried"];
+export type BodyTried = S["BodyTried"];
+export type CureCurve = S["CureCurve"];
+export type CurveSample = S["CurveSample"];
+export type CureStates = S["CureStates"];
+export type Moment = S["Moment"];
+export type LayerCure = S["LayerCure"];
+export type CupPeak = S["Peak"];
+export type StateTime = S["StateTime"];
+export type Refusal = S["Refusal"];
+export type CureCaution = S["CureCaution"];
+export type CureCost = S["CureCost"];
+export type Placing = S["Placing"];
 
 export const api = createClient<paths>({ baseUrl: "/" });
 

@@ -10,6 +10,7 @@ const ROOMS = [
   { key: "sessions", label: "Sessions", href: "#/sessions" },
   { key: "moulds", label: "Moulds", href: "#/moulds" },
   { key: "shelf", label: "Shelf", href: "#/shelf" },
+  { key: "practice", label: "Practice", href: "#/practice" },
   { key: "mix", label: "Just mix", href: "#/mix" },
 ] as const;
 
@@ -36,7 +37,16 @@ export function Frame({ here, children }: { here: Room; children: ReactNode }) {
         >
           Calm Pour
         </Typography>
-        <Box component="nav" aria-label="Rooms" sx={{ display: "flex", gap: 2.5 }}>
+        <Box
+          component="nav"
+          aria-label="Rooms"
+          sx={{
+            display: "flex",
+            flexWrap: "wrap",
+            columnGap: { xs: 1.75, sm: 2.5 },
+            order: { xs: 1, sm: 0 },
+          }}
+        >
           {ROOMS.map((room) => (
             <Link
               key={room.key}

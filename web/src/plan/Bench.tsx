@@ -24,6 +24,7 @@ import { PieceEditor } from "./PieceEditor";
 import { sendAsFile } from "./sessionFile";
 import { PrintSheet } from "./PrintSheet";
 import { Assumed, Legend } from "./Margins";
+import { LayerStates } from "./States";
 import { TitleLine } from "./TitleLine";
 import { usePlan } from "./usePlan";
 import type { useSessionEditor } from "./useSessionEditor";
@@ -227,6 +228,8 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                 setAdding(false);
                 setSelected(line);
               }}
+              startsAt={startsAt}
+              zoneId={zoneId}
               onCount={(line, count) => {
                 const piece = pieces[line];
                 if (piece && count < 1) {
@@ -314,6 +317,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     onRemoveLayer={(layer) => removeLayer(selected, layer)}
                     onClose={() => setSelected(null)}
                   />
+                )}
+                {!adding && plan && selected !== null && (
+                  <LayerStates plan={plan} piece={selected} startsAt={startsAt} zoneId={zoneId} />
                 )}
               </Sheet>
             </Box>

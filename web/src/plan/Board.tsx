@@ -7,6 +7,7 @@ import { WrongMark } from "../frame/Told";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { Fig } from "./How";
+import { outOfMould, whenText } from "./States";
 
 interface Props {
   session: Session;
@@ -14,6 +15,8 @@ interface Props {
   shelf: Required<Workshop>;
   errors: FieldError[];
   selected: number | null;
+  startsAt: Date;
+  zoneId: string;
   onSelect: (line: number | null) => void;
   onCount: (line: number, count: number) => void;
 }
@@ -115,6 +118,7 @@ export function Board(props: Props) {
                   </Fig>
                 )}
               </Box>
+              {view && plan && <Out plan={plan} piece={i} when={props} name={name} />}
             </Box>
           );
         })}
@@ -125,6 +129,35 @@ export function Board(props: Props) {
         </Box>
       )}
     </>
+  );
+}
+
+/** When the pieces of a line come out of their moulds, in a word or two. */
+function Out({
+  plan,
+  piece,
+  when,
+  name,
+}: {
+  plan: Plan;
+  piece: number;
+  when: { startsAt: Date; zoneId: string };
+  name: string;
+}) {
+  const last = outOfMould(plan, piece);
+  if (!last) {
+    return null;
+  }
+  return (
+    <Box sx={{ color: "text.secondary", fontSize: "0.82rem", lineHeight: 1.3 }}>
+      {last.demould ? (
+        <Fig of={`pour/${last.pourId}/demouldHours`} what={`${name}: out of the mould`}>
+          out {whenText(last.demould.seconds, when)}
+        </Fig>
+      ) : (
+        "never hard here"
+      )}
+    </Box>
   );
 }
 

@@ -20,6 +20,7 @@ import {
   withStrength,
   type Carried,
 } from "./cupsByHand";
+import { CupStates } from "./States";
 import { cupName, limitText, loadingText, portionText } from "./wording";
 
 interface Props {
@@ -27,12 +28,15 @@ interface Props {
   plan: Plan;
   session: Session;
   shelf: Required<Workshop>;
+  startsAt: Date;
+  zoneId: string;
   onEdit: (session: Session) => void;
   onClose: () => void;
 }
 
 /** One cup, opened in place: how strong, how it will look, what is poured from it and where else. */
-export function CupPanel({ cup, plan, session, shelf, onEdit, onClose }: Props) {
+export function CupPanel(props: Props) {
+  const { cup, plan, session, shelf, startsAt, zoneId, onEdit, onClose } = props;
   const units = useUnits();
   const row = { display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" } as const;
   const held = session.cupsByHand?.[cup.byHand ?? -1];
@@ -62,6 +66,7 @@ export function CupPanel({ cup, plan, session, shelf, onEdit, onClose }: Props) 
           released.
         </Box>
       )}
+      <CupStates cup={cup} startsAt={startsAt} zoneId={zoneId} />
       <Strength cup={cup} session={session} onEdit={onEdit} />
       <LookLine cup={cup} />
       <Moves cup={cup} plan={plan} session={session} onEdit={onEdit} />

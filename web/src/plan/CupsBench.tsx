@@ -157,6 +157,8 @@ export function CupsBench(props: Props) {
           plan={plan}
           session={session}
           shelf={props.shelf}
+          startsAt={startsAt}
+          zoneId={zoneId}
           onEdit={onEdit}
           onClose={() => setSelected(null)}
         />

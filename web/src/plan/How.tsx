@@ -3,7 +3,17 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Popover from "@mui/material/Popover";
 import Typography from "@mui/material/Typography";
 import { createContext, useContext, useState, type ReactNode } from "react";
-import { api, ask, type Derivation, type Input, type Session, type Trouble } from "../api/client";
+import {
+  api,
+  ask,
+  type CureCurve,
+  type Derivation,
+  type Input,
+  type Session,
+  type Trouble,
+} from "../api/client";
+import { CureCurves } from "../drawing/CureCurves";
+import { commonEnd, commonHottest } from "../drawing/curveScale";
 import { Told } from "../frame/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { formulaText, originText, withUnit } from "./wording";
@@ -15,7 +25,7 @@ export const HowProvider = SessionContext.Provider;
 
 type State =
   | { status: "asking" }
-  | { status: "told"; derivation: Derivation }
+  | { status: "told"; derivation: Derivation; curve: CureCurve | null }
   | { status: "trouble"; trouble: Trouble };
 
 /** A number that opens how it came about. */
@@ -38,10 +48,19 @@ export function Fig({
     }
     setAnchor(at);
     setState({ status: "asking" });
-    const answer = await ask(api.POST("/api/plan/explain", { body: { session, quantity: of } }));
+    const body = bodyOf(of);
+    const [answer, curve] = await Promise.all([
+      ask(api.POST("/api/plan/explain", { body: { session, quantity: of } })),
+      body === null ? null : ask(api.POST("/api/plan/curve", { body: { session, body } })),
+    ]);
     setState(
       answer.status === "ok"
-        ? { status: "told", derivation: answer.value }
+        ? {
+            status: "told",
+            derivation: answer.value,
+            // Where a rule of thumb stands in there is no curve; the derivation says so.
+            curve: curve?.status === "ok" ? curve.value : null,
+          }
         : { status: "trouble", trouble: answer.trouble },
     );
   };
@@ -80,9 +99,40 @@ export function Fig({
         </Typography>
         {state.status === "asking" && <p>Working it out…</p>}
         {state.status === "trouble" && <Told trouble={state.trouble} />}
-        {state.status === "told" && <Steps derivation={state.derivation} />}
+        {state.status === "told" && (
+          <>
+            <Steps derivation={state.derivation} />
+            {state.curve && <Curve curve={state.curve} piece={of.startsWith("pour/")} />}
+          </>
+        )}
       </Popover>
     </>
+  );
+}
+
+/** The body of resin whose curve is behind a number, where there is one. */
+function bodyOf(quantity: string): string | null {
+  const [kind, id, what] = quantity.split("/");
+  if (kind === "cup" && what === "peakC") {
+    return quantity;
+  }
+  if (kind === "cup" && what === "workingTimeMinutes") {
+    return `cup/${id}`;
+  }
+  const ofLayer = ["gelsMinutes", "bondHours", "demouldHours", "fullCureHours"];
+  return kind === "pour" && ofLayer.includes(what ?? "") ? `pour/${id}` : null;
+}
+
+function Curve({ curve, piece }: { curve: CureCurve; piece: boolean }) {
+  return (
+    <Box sx={{ width: { xs: 300, sm: 420 }, mt: 1 }}>
+      <CureCurves
+        curve={curve}
+        until={commonEnd([curve], piece)}
+        hottest={commonHottest([curve])}
+        what="Thickness and temperature"
+      />
+    </Box>
   );
 }
 

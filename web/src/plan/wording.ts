@@ -194,6 +194,16 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)}: flakes and coarse glitter sink in a resin this thin. Wait until it thickens, or take finer ones.`;
     case "LABEL_CONTRADICTS":
       return `The resin’s label contradicts itself in ${countWord(finding.value).toLowerCase()} ${finding.value === 1 ? "place" : "places"}; see it on the shelf.`;
+    case "LABEL_NOT_MET":
+      return `The cure engine cannot meet ${finding.value === 1 ? "a figure" : `${countWord(finding.value).toLowerCase()} figures`} of this label; starting values stand in. The shelf says which.`;
+    case "DAMP_AIR":
+      return `The air is at ${finding.value.toFixed(0)} % humidity; below ${finding.limit.toFixed(0)} % is usual. Expect milky skins and bubbles: dry the room, the moulds and the embeds.`;
+    case "CUP_HOT_IF_FORGOTTEN":
+      return `${capital(place)} would get to about ${showWith(units.TEMPERATURE, finding.value, 0)} if it were forgotten full. If it runs hot: do not hold, cover or bin it; put it outdoors on something that does not burn.`;
+    case "PIECE_GETS_HOT":
+      return `${capital(place)} warms itself to about ${showWith(units.TEMPERATURE, finding.value, 0)} in its mould. Pour it in thinner layers, or take a slower resin.`;
+    case "NEVER_FULLY_CURED":
+      return `In a room of ${showWith(units.TEMPERATURE, finding.value, 0)} some pieces never cure fully: they turn to glass before. A warm box for a night lets them go on.`;
   }
 }
 
@@ -303,6 +313,13 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   RATIO_ERROR: "How far the rounded A to B is from the label’s; positive when A is heavy.",
   WORKING_TIME_HALVING:
     "Rule of thumb, from the first contact of A and B: half the time for every 10 °C more, somewhat longer for a smaller mass; time in the mixing cup counts at its own rate.",
+  WORKING_TIME_ENGINE:
+    "The cure engine, set so that the label’s pot life comes out: how fast it reacts, how it warms itself, what its cup gives off, and how thick that makes it, with what is left in the cup after every pour. Pourable up to 5 Pa·s or 60 °C.",
+  PEAK_FORGOTTEN: "The cure engine, as if nothing were ever poured from this cup.",
+  LAYER_GEL:
+    "The cure engine, from the first contact of A and B: through the cups and into the mould, its warmth and its age going along.",
+  LAYER_CURE:
+    "The cure engine, from the pour: until it is cured as far as the label’s own time means, and as cool as the room.",
 };
 
 export function formulaText(formula: Derivation["formula"]): string {

@@ -21,6 +21,7 @@ import {
 import { Fields } from "../form/Fields";
 import { setAt } from "../form/path";
 import { WrongMark } from "../frame/Told";
+import { refusalText } from "../practice/wording";
 import { NumberField } from "../units/NumberField";
 import { useUnits } from "../units/UnitsProvider";
 import { liquid, type Material } from "./kinds";
@@ -83,6 +84,17 @@ export function ResinEditor({ draft, errors, shelf, onChange }: EditorProps<Resi
       {view && view.doubts.length === 0 && (
         <Box role="status" aria-label="Label check" sx={{ color: "text.secondary" }}>
           Nothing on this label contradicts the rest of it.
+        </Box>
+      )}
+      {view && view.refusals.length > 0 && (
+        <Box role="status" aria-label="What the cure engine makes of it" sx={{ display: "grid" }}>
+          <b>The label and the cure engine</b>
+          {view.refusals.map((refusal) => (
+            <Box key={refusal.why} sx={{ display: "flex", gap: 1, color: "error.main" }}>
+              <WrongMark />
+              <span>{refusalText(refusal)}</span>
+            </Box>
+          ))}
         </Box>
       )}
       {RESIN_GROUPS.map((group) => (

@@ -1,5 +1,6 @@
 package calmpour.app;
 
+import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.Planner;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
@@ -22,8 +23,13 @@ public class App {
   }
 
   @Bean
-  Planner planner() {
-    return new Planner();
+  EngineModel cure() {
+    return new EngineModel();
+  }
+
+  @Bean
+  Planner planner(EngineModel cure) {
+    return new Planner(cure);
   }
 
   @EventListener

@@ -25,7 +25,14 @@ final class Seen {
     return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
   }
 
-  /** Opens a list and takes one of its lines. */
+  /** Opens a list of one part of the page and takes one of its lines. */
+  static void choose(Locator in, Page page, String label, String option) {
+    in.getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName(label).setExact(true))
+        .click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
+        .click();
+  }
+
   static void choose(Page page, String label, String option) {
     page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(label).setExact(true))
         .click();

@@ -3,6 +3,7 @@ package calmpour.core;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.mould.Mould;
+import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
@@ -54,6 +55,35 @@ public final class Samples {
         null,
         null,
         null,
+        null,
+        null,
+        null);
+  }
+
+  /** 40 minutes for 100 g at 24 °C. */
+  public static ResinSystem slow() {
+    return resin(2, 1, MixRatio.Basis.WEIGHT);
+  }
+
+  /** A resin of 2:1 by weight with a pot life for a mass at a temperature. */
+  public static ResinSystem resin(
+      ResinKind kind, double potLife, double massG, double meantAtC, CureTimes times) {
+    return new ResinSystem(
+        "resin",
+        "Resin",
+        kind,
+        new MixRatio(2, 1, MixRatio.Basis.WEIGHT),
+        1.15,
+        1.01,
+        potLife,
+        massG,
+        meantAtC,
+        null,
+        3.0,
+        null,
+        null,
+        null,
+        times,
         null,
         null,
         null);

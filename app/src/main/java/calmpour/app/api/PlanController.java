@@ -2,6 +2,7 @@ package calmpour.app.api;
 
 import calmpour.app.store.ShelfStore;
 import calmpour.core.check.Check;
+import calmpour.core.cure.CureCurve;
 import calmpour.core.derive.Derivation;
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.BatchCard;
@@ -193,6 +194,22 @@ public class PlanController {
 
   private static @Nullable Double over(double value, @Nullable Double limit) {
     return limit != null && value > limit ? Double.valueOf(value - limit) : null;
+  }
+
+  /** Which body of which session is to be drawn, see {@code Planner.curve}. */
+  public record CurveRequest(Session session, String body) {
+    public CurveRequest {
+      new Check().present("session", session).present("body", body).orThrow();
+    }
+  }
+
+  @PostMapping("/curve")
+  CureCurve curve(@RequestBody CurveRequest request) {
+    return planner
+        .curve(request.session(), shelf.workshop(), request.body())
+        .map(CureCurve::of)
+        .orElseThrow(
+            () -> new NotFoundException("this plan has no curve called " + request.body()));
   }
 
   @PostMapping("/explain")

@@ -2,6 +2,8 @@ package calmpour.app.api;
 
 import calmpour.app.store.DemoData;
 import calmpour.app.store.ShelfStore;
+import calmpour.core.cure.Calibrated;
+import calmpour.core.cure.EngineModel;
 import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
 import calmpour.core.embed.Embed;
@@ -27,10 +29,12 @@ import org.springframework.web.bind.annotation.RestController;
 public class ShelfViewController {
   private final ShelfStore shelf;
   private final DemoData demo;
+  private final EngineModel cure;
 
-  ShelfViewController(ShelfStore shelf, DemoData demo) {
+  ShelfViewController(ShelfStore shelf, DemoData demo, EngineModel cure) {
     this.shelf = shelf;
     this.demo = demo;
+    this.cure = cure;
   }
 
   /** A number with what it rests on. */
@@ -40,7 +44,12 @@ public class ShelfViewController {
     }
   }
 
-  /** A resin with what its label comes to. */
+  /**
+   * A resin with what its label comes to.
+   *
+   * @param doubts where the label contradicts itself
+   * @param refusals what of it the cure engine cannot meet
+   */
   public record ResinView(
       ResinSystem resin,
       KnownView densityA,
@@ -49,8 +58,9 @@ public class ShelfViewController {
       KnownView potLifeMinutes,
       KnownView potLifeMassG,
       KnownView potLifeTemperatureC,
-      List<LabelCheck.LabelDoubt> doubts) {
-    static ResinView of(ResinSystem resin) {
+      List<LabelCheck.LabelDoubt> doubts,
+      List<Calibrated.Refusal> refusals) {
+    static ResinView of(ResinSystem resin, EngineModel cure) {
       return new ResinView(
           resin,
           KnownView.of(resin.knownDensityA()),
@@ -59,7 +69,8 @@ public class ShelfViewController {
           KnownView.of(resin.knownPotLifeMinutes()),
           KnownView.of(resin.knownPotLifeMassG()),
           KnownView.of(resin.knownPotLifeTemperatureC()),
-          LabelCheck.of(resin));
+          LabelCheck.of(resin),
+          cure.refusals(resin));
     }
   }
 
@@ -113,7 +124,8 @@ public class ShelfViewController {
       resins.add(
           ResinView.of(
               resin.withDensities(
-                  density(workshop, resin.partAId()), density(workshop, resin.partBId()))));
+                  density(workshop, resin.partAId()), density(workshop, resin.partBId())),
+              cure));
     }
     return new ShelfView(
         resins,
@@ -144,7 +156,7 @@ public class ShelfViewController {
   /** Holds a label against itself while it is being copied down. */
   @PostMapping("/api/resins/check")
   ResinView check(@RequestBody ResinSystem resin) {
-    return ResinView.of(resin);
+    return ResinView.of(resin, cure);
   }
 
   /** What one drop or scoop weighs, while the scale is being read. */

@@ -2,9 +2,69 @@ package calmpour.core.cure;
 
 /** How a body of resin lies, which decides how it loses its heat. */
 public sealed interface BodyShape {
-  /** In a round cup; widths and depth of the resin itself, mm. */
-  record InCup(double bottomWidthMm, double topWidthMm, double depthMm) implements BodyShape {}
+  /**
+   * In a round cup; widths and depth of the resin itself, mm.
+   *
+   * @param wallMm how thick the cup is where the resin wets it; it takes part of the heat
+   */
+  record InCup(double bottomWidthMm, double topWidthMm, double depthMm, double wallMm)
+      implements BodyShape {
+    /** Wall of a thin plastic cup, mm: a starting value, no source. */
+    public static final double USUAL_WALL_MM = 0.8;
 
-  /** A fill in a mould: open area in cm², depth in mm. */
-  record InMould(double areaCm2, double depthMm) implements BodyShape {}
+    public InCup {
+      positive("InCup bottomWidthMm", bottomWidthMm);
+      positive("InCup topWidthMm", topWidthMm);
+      positive("InCup depthMm", depthMm);
+    }
+
+    /** In a thin plastic cup. */
+    public InCup(double bottomWidthMm, double topWidthMm, double depthMm) {
+      this(bottomWidthMm, topWidthMm, depthMm, USUAL_WALL_MM);
+    }
+  }
+
+  /**
+   * A fill in a mould.
+   *
+   * @param openCm2 its surface, cm²
+   * @param wettedCm2 floor and sides, cm²
+   * @param depthMm how high it stands
+   * @param acrossMm how wide it is where it is narrowest
+   */
+  record InMould(double openCm2, double wettedCm2, double depthMm, double acrossMm)
+      implements BodyShape {
+    public InMould {
+      positive("InMould openCm2", openCm2);
+      positive("InMould wettedCm2", wettedCm2);
+      positive("InMould depthMm", depthMm);
+      positive("InMould acrossMm", acrossMm);
+    }
+
+    /**
+     * A fill known by its volume and depth alone, taken as a straight round one.
+     *
+     * @param openCm2 its surface, cm²
+     * @param floorCm2 what it stands on, cm²
+     */
+    public static InMould round(double volumeMl, double depthMm, double openCm2, double floorCm2) {
+      double across = 2 * Math.sqrt(volumeMl * 1_000 / depthMm / Math.PI);
+      double sides = Math.PI * across * depthMm / 100;
+      return new InMould(openCm2, floorCm2 + sides, depthMm, across);
+    }
+  }
+
+  /** A sheet, a top coat, a dome: so wide that its edges do not matter; its mean depth, mm. */
+  record Spread(double areaCm2, double depthMm) implements BodyShape {
+    public Spread {
+      positive("Spread areaCm2", areaCm2);
+      positive("Spread depthMm", depthMm);
+    }
+  }
+
+  private static void positive(String what, double value) {
+    if (!(value > 0) || Double.isInfinite(value)) {
+      throw new IllegalArgumentException(what + " (" + value + ") must be more than 0");
+    }
+  }
 }

@@ -7,20 +7,17 @@ import java.util.function.ToDoubleFunction;
 import org.hipparchus.ode.ODEIntegrator;
 import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.ODEStateAndDerivative;
-import org.hipparchus.ode.OrdinaryDifferentialEquation;
+import org.hipparchus.ode.events.Action;
 import org.hipparchus.ode.nonstiff.DormandPrince54Integrator;
 import org.hipparchus.ode.sampling.ODEStateInterpolator;
 import org.hipparchus.ode.sampling.ODEStepHandler;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Follows a body of resin through its history: conversion and temperature together,
- *
- * <pre>m·cp·dT/dt = m·ΔH·dα/dt − UA·(T − T_room)</pre>
- *
- * <p>as one body that is stirred or small, so that it has one temperature. When it is poured over,
- * conversion and temperature go with it. Adaptive steps of Dormand and Prince; states are found
- * inside a step on the integrator's own interpolation.
+ * Follows a body of resin through its history: conversion, temperature and what flows while it
+ * thickens, together; see {@link Body} for the equations. When it is poured over, conversion and
+ * temperature go with it. Adaptive steps of Dormand and Prince; states are found inside a step on
+ * the integrator's own interpolation.
  */
 public final class CureEngine {
   /** Pourable up to that thickness, Pa·s; the thickness of a runny honey. */
@@ -32,139 +29,274 @@ public final class CureEngine {
   /** Warmer than that a cup is put away, not poured, °C. */
   public static final double TOO_WARM_C = 60;
 
+  /** A piece this near to its room comes out of its mould without bending, K; no source. */
+  public static final double AT_ROOM_K = 5;
+
   /** Longest that is looked ahead: full cure takes no longer than four weeks. */
   public static final double MOST_MINUTES = 28 * 24 * 60;
 
-  /** Relative and absolute tolerance of conversion and of temperature, in their own units. */
+  /**
+   * Relative tolerance, and absolute ones of conversion, temperature and flow in their units: times
+   * then come out to a thousandth, far within what a label knows.
+   */
   private static final double RELATIVE = 1e-6;
 
-  private static final double[] ABSOLUTE = {1e-8, 1e-5};
+  private static final double OF_CONVERSION = 1e-8;
+  private static final double OF_TEMPERATURE = 1e-5;
+  private static final double OF_FLOW = 1e-4;
   private static final double LEAST_STEP = 1e-10;
   private static final double MOST_STEP = 240;
 
-  /** A runaway takes some thousand evaluations; more is no resin. */
-  private static final int MOST_EVALUATIONS = 60_000;
+  /** A thick piece over four weeks takes some ten thousand; more is no resin. */
+  private static final int MOST_EVALUATIONS = 400_000;
 
   /** A state is found to this share of a step. */
   private static final int HALVINGS = 40;
 
-  private final Chemistry chemistry;
+  /** A forgotten cup has had its peak when it is so much cooler again, K. */
+  private static final double PAST_PEAK_K = 2;
 
+  /** A point of the curve that differs by less from the one before need not be drawn. */
+  private static final double SHOWS_K = 0.3;
+
+  private static final double SHOWS_CONVERSION = 0.004;
+
+  private static final double NEARLY_ALL = 0.95;
+
+  private final Chemistry chemistry;
+  private final @Nullable Targets targets;
+
+  /** Looks no further than gel and the peak of its warmth. */
   public CureEngine(Chemistry chemistry) {
+    this(chemistry, null);
+  }
+
+  /** Looks as far as full cure. */
+  public CureEngine(Chemistry chemistry, @Nullable Targets targets) {
     this.chemistry = chemistry;
+    this.targets = targets;
   }
 
   /**
-   * @param body from the first contact of A and B; its last segment goes on until {@code minutes}
+   * @param history from the first contact of A and B; its last segment goes on until everything
+   *     asked for has happened, at most {@code minutes}
    * @param minutes how far ahead to look, more than 0
    * @throws IllegalArgumentException when that is longer than four weeks
    */
-  public CureRun run(BodyHistory body, double minutes) {
+  public CureRun run(BodyHistory history, double minutes) {
+    return run(history, minutes, true);
+  }
+
+  /** The same to its last minute, whatever happens on the way. */
+  CureRun runThrough(BodyHistory history, double minutes) {
+    return run(history, minutes, false);
+  }
+
+  private CureRun run(BodyHistory history, double minutes, boolean stopsWhenDone) {
     if (!(minutes > 0) || minutes > MOST_MINUTES) {
       throw new IllegalArgumentException(
           "CureEngine minutes (" + minutes + ") must be in (0, " + MOST_MINUTES + "]");
     }
     Watch watch = new Watch();
     double from = 0;
-    double[] state = {0, body.startC()};
-    watch.note(0, state);
-    List<BodyHistory.Segment> segments = body.segments();
+    double[] state = {0, history.startC(), 0};
+    BodyHistory.Segment before = null;
+    List<BodyHistory.Segment> segments = history.segments();
     for (int i = 0; i < segments.size() && from < minutes; i++) {
+      BodyHistory.Segment segment = segments.get(i);
       boolean last = i == segments.size() - 1;
-      double to = last ? minutes : Math.min(minutes, from + segments.get(i).minutes());
+      double to = last ? minutes : Math.min(minutes, from + segment.minutes());
       if (to > from) {
-        state = integrate(segments.get(i), from, to, state, watch);
+        Body body = new Body(chemistry, segment);
+        state = body.takeOver(state, before == null || pouredOver(before, segment));
+        before = segment;
+        watch.enter(body, from, state);
+        ODEState end = integrate(body, from, to, state, watch, last && stopsWhenDone);
+        state = end.getPrimaryState();
+        boolean done = last && stopsWhenDone && watch.done();
+        if (end.getTime() < to && !done) {
+          body = body.evenly();
+          state = body.evened(state);
+          watch.enter(body, end.getTime(), state);
+          state =
+              integrate(body, end.getTime(), to, state, watch, last && stopsWhenDone)
+                  .getPrimaryState();
+        }
         from = to;
       }
     }
     return watch.run();
   }
 
-  private double[] integrate(
-      BodyHistory.Segment segment, double from, double to, double[] state, Watch watch) {
-    // W/K over J/K is 1/s; minutes are what everything else is in.
-    double loss =
-        60
-            * HeatLoss.wattsPerKelvin(segment.shape())
-            / (segment.massG() * chemistry.heatCapacity());
-    double warming = chemistry.heatJPerG() / chemistry.heatCapacity();
-    OrdinaryDifferentialEquation equation =
-        new OrdinaryDifferentialEquation() {
-          @Override
-          public int getDimension() {
-            return 2;
-          }
+  /** Less in the same cup is not poured over; another cup, or a mould, is. */
+  private static boolean pouredOver(BodyHistory.Segment before, BodyHistory.Segment now) {
+    if (before.shape() instanceof BodyShape.InCup was
+        && now.shape() instanceof BodyShape.InCup is) {
+      return was.bottomWidthMm() != is.bottomWidthMm() || is.depthMm() > was.depthMm();
+    }
+    return !before.shape().equals(now.shape());
+  }
 
-          @Override
-          public double[] computeDerivatives(double t, double[] y) {
-            double rate = chemistry.rate(y[0], y[1]);
-            return new double[] {rate, warming * rate - loss * (y[1] - segment.surroundingsC())};
-          }
-        };
-    double[] relative = {RELATIVE, RELATIVE};
+  private ODEState integrate(
+      Body body, double from, double to, double[] state, Watch watch, boolean stopsWhenDone) {
+    int cells = body.cells();
+    double[] absolute = new double[body.getDimension()];
+    double[] relative = new double[body.getDimension()];
+    java.util.Arrays.fill(relative, RELATIVE);
+    java.util.Arrays.fill(absolute, 0, cells, OF_CONVERSION);
+    java.util.Arrays.fill(absolute, cells, 2 * cells, OF_TEMPERATURE);
+    absolute[2 * cells] = OF_FLOW;
     ODEIntegrator integrator =
         new DormandPrince54Integrator(
-            Math.min(LEAST_STEP, (to - from) / 2), MOST_STEP, ABSOLUTE, relative);
+            Math.min(LEAST_STEP, (to - from) / 2), MOST_STEP, absolute, relative);
     integrator.setMaxEvaluations(MOST_EVALUATIONS);
     integrator.addStepHandler(watch);
-    return integrator.integrate(equation, new ODEState(from, state), to).getPrimaryState();
+    if (stopsWhenDone) {
+      integrator.addStepEndHandler((end, forward) -> watch.done() ? Action.STOP : Action.CONTINUE);
+    }
+    if (cells > 1) {
+      // What has gelled and evened out needs no row of cells for the days that are left.
+      integrator.addStepEndHandler(
+          (end, forward) -> body.even(end.getPrimaryState()) ? Action.STOP : Action.CONTINUE);
+    }
+    return integrator.integrate(body, new ODEState(from, state), to);
   }
 
   /** Looks at every step for what happens inside it. */
   private final class Watch implements ODEStepHandler {
     private final List<CurvePoint> curve = new ArrayList<>();
+    private @Nullable Body body;
     private @Nullable Double workingTimeEnds;
     private @Nullable Double tooThick;
     private @Nullable Double gels;
+    private @Nullable Double bondEnds;
+    private @Nullable Double demould;
+    private @Nullable Double fullCure;
     private double peakC = Double.NEGATIVE_INFINITY;
     private double peakAt;
+    private double heatUsed;
+    private @Nullable CurvePoint unwritten;
+    private double warmestNow;
+    private double behindNow;
 
-    void note(double minutes, double[] state) {
-      if (!Double.isFinite(state[0]) || !Double.isFinite(state[1])) {
+    void enter(Body other, double minutes, double[] state) {
+      body = other;
+      note(minutes, state);
+    }
+
+    /** Whether everything that is asked for has happened. */
+    boolean done() {
+      if (targets == null) {
+        return gels != null && (warmestNow < peakC - PAST_PEAK_K || behindNow > NEARLY_ALL);
+      }
+      return fullCure != null && demould != null && bondEnds != null;
+    }
+
+    private void note(double minutes, double[] state) {
+      warmestNow = body.warmest(state);
+      behindNow = body.behind(state);
+      if (!Double.isFinite(behindNow) || !Double.isFinite(warmestNow)) {
         throw new IllegalStateException(
             "bug: conversion or temperature is no number after " + minutes + " min");
       }
-      curve.add(
-          new CurvePoint(minutes, state[0], state[1], chemistry.viscosity(state[0], state[1])));
-      if (state[1] > peakC) {
-        peakC = state[1];
+      write(
+          new CurvePoint(
+              minutes,
+              behindNow,
+              warmestNow,
+              body.face(state),
+              body.viscosity(state),
+              body.flow(state)));
+      heatUsed = Math.max(heatUsed, body.drive(state));
+      if (warmestNow > peakC) {
+        peakC = warmestNow;
         peakAt = minutes;
       }
     }
 
+    /** A thick piece takes thousands of steps; the curve needs only those that show. */
+    private void write(CurvePoint point) {
+      CurvePoint before = curve.isEmpty() ? null : curve.get(curve.size() - 1);
+      boolean shows =
+          before == null
+              || point.minutes() > before.minutes() * 1.04 + 0.1
+              || Math.abs(point.temperatureC() - before.temperatureC()) > SHOWS_K
+              || Math.abs(point.conversion() - before.conversion()) > SHOWS_CONVERSION;
+      if (!shows) {
+        unwritten = point;
+        return;
+      }
+      if (unwritten != null) {
+        curve.add(unwritten);
+        unwritten = null;
+      }
+      curve.add(point);
+    }
+
     @Override
     public void handleStep(ODEStateInterpolator step) {
-      ODEStateAndDerivative end = step.getCurrentState();
       if (workingTimeEnds == null) {
         workingTimeEnds = first(step, this::pourable);
       }
       if (tooThick == null) {
-        tooThick = first(step, y -> chemistry.viscosity(y[0], y[1]) - THICK_PA_S);
+        tooThick = first(step, y -> body.viscosity(y) - THICK_PA_S);
       }
       if (gels == null) {
-        gels = first(step, y -> y[0] - Chemistry.GEL);
+        gels = first(step, y -> body.behind(y) - Chemistry.GEL);
+      }
+      if (targets != null) {
+        later(step, targets);
       }
       // Steps grow long where little happens; the peak lies inside one.
       double from = step.getPreviousState().getTime();
-      double middle = (from + end.getTime()) / 2;
-      note(middle, step.getInterpolatedState(middle).getPrimaryState());
+      ODEStateAndDerivative end = step.getCurrentState();
+      boolean thickens =
+          body.behind(end.getPrimaryState())
+              > body.behind(step.getPreviousState().getPrimaryState()) + SHOWS_CONVERSION * 4;
+      int parts = thickens ? 6 : 2;
+      for (int i = 1; i < parts; i++) {
+        double between = from + (end.getTime() - from) * i / parts;
+        note(between, step.getInterpolatedState(between).getPrimaryState());
+      }
       note(end.getTime(), end.getPrimaryState());
+    }
+
+    private void later(ODEStateInterpolator step, Targets wanted) {
+      if (bondEnds == null) {
+        bondEnds = first(step, y -> body.behind(y) - wanted.bond().value());
+      }
+      if (demould == null) {
+        demould =
+            first(
+                step,
+                y ->
+                    Math.min(
+                        body.behind(y) - wanted.demould().value(), AT_ROOM_K - body.offRoom(y)));
+      }
+      if (fullCure == null) {
+        fullCure =
+            first(
+                step,
+                y ->
+                    Math.min(
+                        body.behind(y) - wanted.fullCure().value(), AT_ROOM_K - body.offRoom(y)));
+      }
     }
 
     /** Negative while it can be poured. */
     private double pourable(double[] y) {
-      double thick = Math.log(chemistry.viscosity(y[0], y[1]) / POURABLE_PA_S);
-      return Math.max(thick, y[1] - TOO_WARM_C);
+      double thick = Math.log(body.viscosity(y) / POURABLE_PA_S);
+      return Math.max(thick, body.warmest(y) - TOO_WARM_C);
     }
 
     private @Nullable Double first(ODEStateInterpolator step, ToDoubleFunction<double[]> of) {
       double from = step.getPreviousState().getTime();
       double to = step.getCurrentState().getTime();
-      if (of.applyAsDouble(step.getPreviousState().getPrimaryState()) >= 0) {
-        return from;
-      }
       if (of.applyAsDouble(step.getCurrentState().getPrimaryState()) < 0) {
         return null;
+      }
+      if (of.applyAsDouble(step.getPreviousState().getPrimaryState()) >= 0) {
+        return from;
       }
       for (int i = 0; i < HALVINGS && to - from > 1e-9 * to; i++) {
         double middle = (from + to) / 2;
@@ -179,7 +311,20 @@ public final class CureEngine {
     }
 
     CureRun run() {
-      return new CureRun(curve, workingTimeEnds, tooThick, gels, peakC, peakAt);
+      if (unwritten != null) {
+        curve.add(unwritten);
+      }
+      return new CureRun(
+          curve,
+          workingTimeEnds,
+          tooThick,
+          gels,
+          bondEnds,
+          demould,
+          fullCure,
+          peakC,
+          peakAt,
+          heatUsed);
     }
   }
 }

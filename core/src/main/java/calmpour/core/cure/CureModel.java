@@ -1,14 +1,23 @@
 package calmpour.core.cure;
 
 import calmpour.core.resin.ResinSystem;
+import java.util.List;
+import java.util.Optional;
 
-/** Tells how long a body of resin stays pourable. */
+/** Tells how long a body of resin stays pourable, and when everything else happens. */
 public interface CureModel {
   /**
-   * States of a body over its history.
+   * States of a body over its history: of a cup as far as its gel and its peak, of a piece as far
+   * as its full cure.
    *
    * @param resin whose label counts
    * @param body from the first contact of A and B
    */
-  CupStates states(ResinSystem resin, BodyHistory body);
+  CureStates states(ResinSystem resin, BodyHistory body);
+
+  /** What of the label could not be met. */
+  List<Calibrated.Refusal> refusals(ResinSystem resin);
+
+  /** Conversion and temperature along the way; empty where a rule of thumb stands in. */
+  Optional<CureRun> curve(ResinSystem resin, BodyHistory body);
 }

@@ -2,8 +2,10 @@ package calmpour.core.cure;
 
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -13,42 +15,124 @@ import org.jspecify.annotations.Nullable;
  * left to the rule of thumb.
  *
  * <p>How early or late a state may come: the label's pot life 15 % off and the room 1.5 °C, both at
- * once (starting values, no source).
+ * once (starting values, no source). What a tint is assumed to slow never makes the earliest later.
  */
 public final class EngineModel implements CureModel {
   /** Resins kept calibrated; a workshop has a shelf of them, not thousands. */
-  private static final int MOST_KEPT = 200;
+  private static final int MOST_RESINS = 200;
+
+  /** Bodies kept: a plan made again after one edit asks for nearly all of them once more. */
+  private static final int MOST_BODIES = 4_000;
 
   /** Even a small cup in a cold room gels within so many pot lives of its label. */
   private static final double LIVES = 60;
 
   private final HalvingRule otherwise = new HalvingRule();
-  private final Map<ResinSystem, List<Chemistry>> kept = new ConcurrentHashMap<>();
+  private final Map<ResinSystem, Calibrations> resins = new ConcurrentHashMap<>();
+  private final Map<ResinBody, CureStates> bodies =
+      new LinkedHashMap<>(MOST_BODIES * 2, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<ResinBody, CureStates> eldest) {
+          return size() > MOST_BODIES;
+        }
+      };
 
-  @Override
-  public CupStates states(ResinSystem resin, BodyHistory body) {
-    List<Chemistry> usualQuickSlow = calibrated(resin);
-    if (usualQuickSlow.isEmpty()) {
-      return otherwise.states(resin, body);
+  private record ResinBody(ResinSystem resin, BodyHistory body) {}
+
+  /** The label as it is, quicker and slower; quick and slow null when it cannot be met. */
+  private record Calibrations(
+      Calibrated usual, @Nullable Chemistry quick, @Nullable Chemistry slow) {
+    boolean met() {
+      return usual.chemistry() != null && quick != null && slow != null;
     }
-    double ahead = Math.min(CureEngine.MOST_MINUTES, LIVES * resin.knownPotLifeMinutes().value());
-    CureRun usual = new CureEngine(usualQuickSlow.get(0)).run(body, ahead);
-    CureRun quick =
-        new CureEngine(usualQuickSlow.get(1)).run(warmer(body, HalvingRule.ROOM_SPREAD_C), ahead);
-    CureRun slow =
-        new CureEngine(usualQuickSlow.get(2)).run(warmer(body, -HalvingRule.ROOM_SPREAD_C), ahead);
-    return new CupStates(
-        moment(usual, quick, slow, ahead, CureRun::workingTimeEnds),
-        moment(usual, quick, slow, ahead, CureRun::gels));
   }
 
-  private static CupStates.Moment moment(
+  /** What the label came to, and what of it could not be met. */
+  public Calibrated calibrated(ResinSystem resin) {
+    return calibrations(resin).usual();
+  }
+
+  @Override
+  public CureStates states(ResinSystem resin, BodyHistory body) {
+    ResinBody asked = new ResinBody(resin, body);
+    synchronized (bodies) {
+      CureStates known = bodies.get(asked);
+      if (known != null) {
+        return known;
+      }
+    }
+    CureStates found = follow(resin, body);
+    synchronized (bodies) {
+      bodies.put(asked, found);
+    }
+    return found;
+  }
+
+  @Override
+  public List<Calibrated.Refusal> refusals(ResinSystem resin) {
+    return calibrated(resin).refusals();
+  }
+
+  @Override
+  public Optional<CureRun> curve(ResinSystem resin, BodyHistory body) {
+    Calibrations label = calibrations(resin);
+    return label.met()
+        ? Optional.of(engine(label, label.usual.chemistry(), body).run(body, ahead(resin, body)))
+        : Optional.empty();
+  }
+
+  private CureStates follow(ResinSystem resin, BodyHistory body) {
+    Calibrations label = calibrations(resin);
+    if (!label.met()) {
+      return otherwise.states(resin, body);
+    }
+    double ahead = ahead(resin, body);
+    CureRun usual = engine(label, label.usual.chemistry(), body).run(body, ahead);
+    CureRun quick =
+        engine(label, label.quick, body)
+            .run(body.untinted().warmer(HalvingRule.ROOM_SPREAD_C), ahead);
+    CureRun slow =
+        engine(label, label.slow, body).run(body.warmer(-HalvingRule.ROOM_SPREAD_C), ahead);
+    return new CureStates(
+        orAhead(usual, quick, slow, ahead, CureRun::workingTimeEnds),
+        orAhead(usual, quick, slow, ahead, CureRun::tooThick),
+        orAhead(usual, quick, slow, ahead, CureRun::gels),
+        orNever(usual, quick, slow, CureRun::bondEnds),
+        orNever(usual, quick, slow, CureRun::demould),
+        orNever(usual, quick, slow, CureRun::fullCure),
+        new CureStates.Heat(
+            usual.peakC(),
+            // In a box that comes later, the slow one may be the one that gets hot.
+            Math.min(usual.peakC(), Math.min(slow.peakC(), quick.peakC())),
+            Math.max(usual.peakC(), Math.max(slow.peakC(), quick.peakC())),
+            usual.peakAt(),
+            usual.heatUsed(),
+            Math.max(usual.heatUsed(), Math.max(slow.heatUsed(), quick.heatUsed()))));
+  }
+
+  private static CureEngine engine(Calibrations label, Chemistry chemistry, BodyHistory body) {
+    return inCup(body)
+        ? new CureEngine(chemistry)
+        : new CureEngine(chemistry, label.usual.targets());
+  }
+
+  private static boolean inCup(BodyHistory body) {
+    return body.last().shape() instanceof BodyShape.InCup;
+  }
+
+  private static double ahead(ResinSystem resin, BodyHistory body) {
+    return inCup(body)
+        ? Math.min(CureEngine.MOST_MINUTES, LIVES * resin.knownPotLifeMinutes().value())
+        : CureEngine.MOST_MINUTES;
+  }
+
+  private static CureStates.Moment orAhead(
       CureRun usual,
       CureRun quick,
       CureRun slow,
       double ahead,
       Function<CureRun, @Nullable Double> of) {
-    return new CupStates.Moment(
+    return new CureStates.Moment(
         or(of.apply(usual), ahead), or(of.apply(quick), ahead), or(of.apply(slow), ahead));
   }
 
@@ -56,30 +140,34 @@ public final class EngineModel implements CureModel {
     return minutes == null ? ahead : minutes;
   }
 
-  /** The label as it is, quicker and slower; empty when the model cannot meet it. */
-  private List<Chemistry> calibrated(ResinSystem resin) {
-    if (kept.size() > MOST_KEPT) {
-      kept.clear();
+  private static CureStates.@Nullable Moment orNever(
+      CureRun usual, CureRun quick, CureRun slow, Function<CureRun, @Nullable Double> of) {
+    Double minutes = of.apply(usual);
+    if (minutes == null) {
+      return null;
     }
-    return kept.computeIfAbsent(resin, EngineModel::calibrate);
+    Double earliest = of.apply(quick);
+    // A deep piece that is quick gets hotter and may come out later for it.
+    Double latest = of.apply(slow);
+    double first = earliest == null ? minutes : Math.min(minutes, earliest);
+    return new CureStates.Moment(
+        minutes,
+        latest == null ? first : Math.min(first, latest),
+        latest == null ? null : (Double) Math.max(latest, Math.max(minutes, or(earliest, 0))));
   }
 
-  private static List<Chemistry> calibrate(ResinSystem resin) {
+  private Calibrations calibrations(ResinSystem resin) {
+    if (resins.size() > MOST_RESINS) {
+      resins.clear();
+    }
+    return resins.computeIfAbsent(resin, EngineModel::calibrate);
+  }
+
+  private static Calibrations calibrate(ResinSystem resin) {
     double potLife = resin.knownPotLifeMinutes().value();
-    List<Chemistry> all = new ArrayList<>();
-    for (double factor :
-        new double[] {1, 1 - HalvingRule.LABEL_SPREAD, 1 + HalvingRule.LABEL_SPREAD}) {
-      Calibration.of(resin, potLife * factor).ifPresent(all::add);
-    }
-    return all.size() == 3 ? List.copyOf(all) : List.of();
-  }
-
-  private static BodyHistory warmer(BodyHistory body, double by) {
-    return new BodyHistory(
-        body.startC() + by,
-        body.segments().stream()
-            .map(s ->
-                new BodyHistory.Segment(s.minutes(), s.massG(), s.shape(), s.surroundingsC() + by))
-            .toList());
+    return new Calibrations(
+        Calibration.of(resin),
+        Calibration.chemistry(resin, potLife * (1 - HalvingRule.LABEL_SPREAD), new ArrayList<>()),
+        Calibration.chemistry(resin, potLife * (1 + HalvingRule.LABEL_SPREAD), new ArrayList<>()));
   }
 }

@@ -1,7 +1,10 @@
 package calmpour.core.cure;
 
+import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.ResinSystem;
 import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The bench rule of thumb: half the working time for every 10 °C more, a little longer for a
@@ -25,13 +28,59 @@ public final class HalvingRule implements CureModel {
   /** How far the room may be from what was said, °C. Starting value, no source. */
   public static final double ROOM_SPREAD_C = 1.5;
 
+  /** The life at which a drawn thread holds. Assumed, no source. */
+  private static final double THICK_LIFE = 1.2;
+
+  /** Where a label is silent, h: common practice, no source. */
+  private static final double BONDS_HOURS = 12;
+
+  private static final double DEMOULD_HOURS = 24;
+  private static final double FULL_CURE_HOURS = 72;
+
   @Override
-  public CupStates states(ResinSystem resin, BodyHistory body) {
-    return new CupStates(moment(resin, body, 1), moment(resin, body, GEL_LIFE));
+  public CureStates states(ResinSystem resin, BodyHistory body) {
+    CureTimes times = resin.times();
+    boolean piece = !(body.last().shape() instanceof BodyShape.InCup);
+    return new CureStates(
+        moment(resin, body, 1),
+        moment(resin, body, THICK_LIFE),
+        moment(resin, body, GEL_LIFE),
+        piece
+            ? hours(resin, body, times == null ? null : times.recoatToHours(), BONDS_HOURS)
+            : null,
+        piece
+            ? hours(resin, body, times == null ? null : times.demouldHours(), DEMOULD_HOURS)
+            : null,
+        piece
+            ? hours(resin, body, times == null ? null : times.fullCureHours(), FULL_CURE_HOURS)
+            : null,
+        null);
   }
 
-  private static CupStates.Moment moment(ResinSystem resin, BodyHistory body, double life) {
-    return new CupStates.Moment(
+  @Override
+  public List<Calibrated.Refusal> refusals(ResinSystem resin) {
+    return List.of();
+  }
+
+  @Override
+  public Optional<CureRun> curve(ResinSystem resin, BodyHistory body) {
+    return Optional.empty();
+  }
+
+  /** The label's hours, half of them for every 10 °C that the last room is warmer than meant. */
+  private static CureStates.Moment hours(
+      ResinSystem resin, BodyHistory body, @Nullable Double label, double otherwise) {
+    double meant = resin.knownPotLifeTemperatureC().value();
+    double at = (label == null ? otherwise : label) * 60;
+    double warmer = body.last().surroundingsC() - meant;
+    return new CureStates.Moment(
+        at * Math.pow(2, -warmer / 10),
+        at * (1 - LABEL_SPREAD) * Math.pow(2, -(warmer + ROOM_SPREAD_C) / 10),
+        at * (1 + LABEL_SPREAD) * Math.pow(2, -(warmer - ROOM_SPREAD_C) / 10));
+  }
+
+  private static CureStates.Moment moment(ResinSystem resin, BodyHistory body, double life) {
+    return new CureStates.Moment(
         reach(resin, body, life, 1, 0),
         reach(resin, body, life, 1 - LABEL_SPREAD, ROOM_SPREAD_C),
         reach(resin, body, life, 1 + LABEL_SPREAD, -ROOM_SPREAD_C));

@@ -81,7 +81,12 @@ public record Embed(
    * @param mixDensity g/mL
    */
   public Tendency in(double mixDensity) {
-    double ratio = knownDensity() / mixDensity;
+    return tendency(knownDensity(), mixDensity);
+  }
+
+  /** The same for anything of that density, g/mL. */
+  static Tendency tendency(double density, double mixDensity) {
+    double ratio = density / mixDensity;
     // Within two per cent it hangs about: densities are not known any better.
     return ratio > 1.02 ? Tendency.SINKS : ratio < 0.98 ? Tendency.FLOATS : Tendency.HOVERS;
   }

@@ -1,12 +1,10 @@
 package calmpour.core.plan;
 
-import calmpour.core.cure.BodyHistory;
-import calmpour.core.cure.CupStates;
+import calmpour.core.cure.CureStates;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.habit.Habits;
-import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
@@ -58,7 +56,7 @@ final class Assembly {
         Milligrams.grams(batch.staysMg()),
         Milligrams.grams(batch.firstStaysMg()),
         batch.split() ? new Limits(job).reserveG() : 0,
-        HandsLine.startC(job),
+        Bodies.startC(job),
         tintedWhole(batch),
         batch.split(),
         cups,
@@ -85,8 +83,11 @@ final class Assembly {
 
   private Cup cup(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, HandsLine.BatchTimes times) {
     HandsLine.CupTimes cupTimes = times.cups().get(cup.id());
-    CupStates states = cupTimes.states();
-    noteWorkingTime(cup, states, cupTimes.body());
+    CureStates states = cupTimes.states();
+    CureNotes notes = new CureNotes(job, recorder);
+    notes.workingTime(cup, states, cupTimes.body());
+    notes.peak(cup, cupTimes.forgotten(), cupTimes.forgottenBody());
+    cupTimes.layers().forEach(layer -> notes.layer(layer, times.contact()));
     List<Cup.Pour> pours = new ArrayList<>();
     times
         .pours()
@@ -94,7 +95,7 @@ final class Assembly {
             cup.pours().stream()
                 .filter(p -> p.id().equals(id))
                 .forEach(p -> pours.add(pour(p, span))));
-    CupStates.Moment thickens = states.workingTimeEnds();
+    CureStates.Moment thickens = states.workingTimeEnds();
     return new Cup(
         cup.id(),
         batch.number(),
@@ -123,36 +124,56 @@ final class Assembly {
         times.contact() + seconds(thickens.minutes()),
         times.contact() + seconds(thickens.earliestMinutes()),
         times.contact() + seconds(thickens.latestMinutes()),
-        times.contact() + seconds(states.gels().minutes()));
+        times.contact() + seconds(states.tooThick().minutes()),
+        times.contact() + seconds(states.gels().minutes()),
+        peak(cupTimes.forgotten(), times.contact()),
+        cupTimes.layers().stream().map(l -> layer(l, times.contact())).toList());
+  }
+
+  private static Cup.@Nullable Peak peak(CureStates forgotten, int contact) {
+    CureStates.Heat heat = forgotten.heat();
+    return heat == null
+        ? null
+        : new Cup.Peak(
+            heat.peakC(),
+            heat.mostPeakC(),
+            contact + seconds(heat.peakAtMinutes()),
+            heat.used(),
+            heat.mostUsed());
+  }
+
+  private static Cup.LayerCure layer(HandsLine.LayerTimes layer, int contact) {
+    CureStates states = layer.states();
+    CureStates.Heat heat = states.heat();
+    return new Cup.LayerCure(
+        layer.pour().line(),
+        layer.pour().layer(),
+        layer.pour().id(),
+        layer.poured(),
+        moment(states.tooThick(), contact),
+        moment(states.gels(), contact),
+        orNull(states.bondEnds(), contact),
+        orNull(states.demould(), contact),
+        orNull(states.fullCure(), contact),
+        heat == null ? null : (Double) heat.peakC(),
+        heat == null ? null : (Double) heat.mostPeakC());
+  }
+
+  private static Cup.@Nullable StateTime orNull(CureStates.@Nullable Moment moment, int contact) {
+    return moment == null ? null : moment(moment, contact);
+  }
+
+  private static Cup.StateTime moment(CureStates.Moment moment, int contact) {
+    Double latest = moment.latestMinutes();
+    return new Cup.StateTime(
+        contact + seconds(moment.minutes()),
+        contact + seconds(moment.earliestMinutes()),
+        latest == null ? null : (Integer) (contact + seconds(latest)));
   }
 
   /** Whole seconds, rounded down: a deadline is never later than it was worked out. */
   private static int seconds(double minutes) {
     return (int) Math.floor(minutes * 60);
-  }
-
-  private void noteWorkingTime(MixSheet.FilledCup cup, CupStates states, BodyHistory body) {
-    ResinSystem resin = job.resin();
-    recorder.note(
-        "cup/" + cup.id() + "/workingTimeMinutes",
-        states.workingTimeEnds().minutes(),
-        "min",
-        Formula.WORKING_TIME_HALVING,
-        step -> {
-          step.given("pot life", resin.name(), resin.knownPotLifeMinutes(), "min")
-              .given("meant for", resin.name(), resin.knownPotLifeMassG(), "g")
-              .given("meant at", resin.name(), resin.knownPotLifeTemperatureC(), "°C")
-              .given("room", null, job.session().room().temperatureC(), "°C", Origin.MEASURED);
-          for (int i = 0; i < body.segments().size(); i++) {
-            BodyHistory.Segment segment = body.segments().get(i);
-            boolean last = i == body.segments().size() - 1;
-            String what = last ? "in this cup" : "in the mixing cup";
-            step.given(what, null, segment.massG(), "g", Origin.WORKED_OUT);
-            if (!last) {
-              step.given("for", null, segment.minutes(), "min", Origin.WORKED_OUT);
-            }
-          }
-        });
   }
 
   static Cup.Loading loading(Tint.Reading reading) {

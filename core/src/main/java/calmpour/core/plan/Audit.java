@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.cure.CureModel;
 import calmpour.core.habit.Habits;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
@@ -13,11 +14,13 @@ final class Audit {
   private static final double ROUNDED_UP = 0.03;
 
   private final Job job;
+  private final CureModel cure;
   private final Habits habits;
   private final List<Finding> findings = new ArrayList<>();
 
-  Audit(Job job) {
+  Audit(Job job, CureModel cure) {
     this.job = job;
+    this.cure = cure;
     this.habits = job.session().habits();
   }
 
@@ -33,6 +36,7 @@ final class Audit {
       }
     }
     findings.addAll(new Materials(job).judge(plan));
+    findings.addAll(new Warmth(job, cure).judge(plan));
     if (plan.batches().size() > 1) {
       note(Finding.Rule.SEVERAL_BATCHES, "plan", plan.batches().size(), 1, "batches");
     }

@@ -28,6 +28,9 @@ import org.jspecify.annotations.Nullable;
  * @param look of the thinnest layer poured from it; null when nothing is
  * @param thickensSeconds end of its working time
  * @param thickensEarliestSeconds the same when label and room are both against us
+ * @param tooThickSeconds when a drawn thread holds
+ * @param peak how warm it would get if it were forgotten full; null where a rule of thumb stands in
+ * @param layers what becomes of what is poured from it, by line and layer
  */
 public record Cup(
     String id,
@@ -57,8 +60,12 @@ public record Cup(
     int thickensSeconds,
     int thickensEarliestSeconds,
     int thickensLatestSeconds,
-    int gelsSeconds) {
+    int tooThickSeconds,
+    int gelsSeconds,
+    @Nullable Peak peak,
+    List<LayerCure> layers) {
   public Cup {
+    layers = List.copyOf(layers);
     doses = List.copyOf(doses);
     loading = List.copyOf(loading);
     pours = List.copyOf(pours);
@@ -138,4 +145,41 @@ public record Cup(
       double toMm,
       int startSeconds,
       int endSeconds) {}
+
+  /**
+   * How warm a cup gets that is forgotten full: a caution, never a breach by itself.
+   *
+   * @param mostC with label and room against us
+   * @param heatUsed heat it makes beside that from which on it drives itself; from 1 on it does
+   * @param mostHeatUsed the same with label and room against us
+   */
+  public record Peak(
+      double peakC, double mostC, int atSeconds, double heatUsed, double mostHeatUsed) {}
+
+  /** When something falls, in seconds from the first step; the latest is null for maybe never. */
+  public record StateTime(int seconds, int earliestSeconds, @Nullable Integer latestSeconds) {}
+
+  /**
+   * What becomes of one layer of a line after its last cavity was poured from this cup.
+   *
+   * @param line index of the session's line of pieces, from 0
+   * @param layer index from 0
+   * @param pourId that last pour
+   * @param bondEnds until when a next layer bonds by itself; null when it never cures so far
+   * @param demould null when it never cures so far in this room
+   * @param fullCure null when it never cures so far in this room
+   * @param peakC the warmest it gets in its mould; null where a rule of thumb stands in
+   */
+  public record LayerCure(
+      int line,
+      int layer,
+      String pourId,
+      int pouredSeconds,
+      StateTime thick,
+      StateTime gels,
+      @Nullable StateTime bondEnds,
+      @Nullable StateTime demould,
+      @Nullable StateTime fullCure,
+      @Nullable Double peakC,
+      @Nullable Double mostPeakC) {}
 }

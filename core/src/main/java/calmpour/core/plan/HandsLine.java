@@ -1,14 +1,11 @@
 package calmpour.core.plan;
 
 import calmpour.core.cure.BodyHistory;
-import calmpour.core.cure.BodyShape;
-import calmpour.core.cure.CupStates;
 import calmpour.core.cure.CureModel;
+import calmpour.core.cure.CureStates;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.habit.Mixing;
-import calmpour.core.resin.WeighOut;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
@@ -56,8 +53,26 @@ final class HandsLine {
       Map<String, CupTimes> cups,
       Map<String, Span> pours) {}
 
-  /** When a cup is filled and how its states follow, seconds from the first step. */
-  record CupTimes(int filled, CupStates states, BodyHistory body) {}
+  /**
+   * When a cup is filled and how its states follow, seconds from the first step.
+   *
+   * @param states with the mass that is left in it at each moment
+   * @param forgotten as if nothing were ever poured from it
+   */
+  record CupTimes(
+      int filled,
+      CureStates states,
+      BodyHistory body,
+      CureStates forgotten,
+      BodyHistory forgottenBody,
+      List<LayerTimes> layers) {}
+
+  /**
+   * How a layer follows, after the last pour of this line's layer from this cup.
+   *
+   * @param poured end of that pour, seconds from the first step
+   */
+  record LayerTimes(PourDraft pour, int poured, CureStates states, BodyHistory body) {}
 
   /** From when to when, seconds from the first step. */
   record Span(int start, int end) {}
@@ -172,13 +187,15 @@ final class HandsLine {
     if (batch.tintedWhole()) {
       now = step(Task.Kind.TINT, number, null, null, now, tintSeconds(batch.cups().get(0).tint()));
     }
-    Map<String, CupTimes> cups = new LinkedHashMap<>();
+    Bodies bodies = new Bodies(job, batch, contact);
+    Map<String, Integer> filled = new LinkedHashMap<>();
+    Map<String, CureStates> forgotten = new HashMap<>();
     for (MixSheet.FilledCup cup : batch.cups()) {
       if (batch.split()) {
         now = step(Task.Kind.SPLIT, number, cup.id(), null, now, hands.splitSecondsCup());
       }
-      BodyHistory body = body(batch, cup, now - contact);
-      cups.put(cup.id(), new CupTimes(now, cure.states(job.resin(), body), body));
+      filled.put(cup.id(), now);
+      forgotten.put(cup.id(), cure.states(job.resin(), bodies.forgotten(cup, now)));
     }
     for (MixSheet.FilledCup cup : batch.cups()) {
       int stock = stockSeconds(cup);
@@ -192,7 +209,7 @@ final class HandsLine {
     }
     Map<String, Span> pours = new LinkedHashMap<>();
     Set<String> cavities = new HashSet<>();
-    for (Chosen chosen : order(batch, cups)) {
+    for (Chosen chosen : order(batch, forgotten)) {
       PourDraft pour = chosen.pour;
       double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * pour.volumeMl();
       int from = now;
@@ -211,7 +228,40 @@ final class HandsLine {
       }
     }
     handsFree = now;
+    Map<String, CupTimes> cups = new LinkedHashMap<>();
+    for (MixSheet.FilledCup cup : batch.cups()) {
+      int at = filled.get(cup.id());
+      BodyHistory body = bodies.emptied(cup, at, pours);
+      cups.put(
+          cup.id(),
+          new CupTimes(
+              at,
+              cure.states(job.resin(), body),
+              body,
+              forgotten.get(cup.id()),
+              bodies.forgotten(cup, at),
+              layers(bodies, cup, at, pours)));
+    }
     return new BatchTimes(begin - warm, contact, mixed, now, cups, pours);
+  }
+
+  /** One for each layer of each line that this cup fills: the last of its cavities. */
+  private List<LayerTimes> layers(
+      Bodies bodies, MixSheet.FilledCup cup, int filledAt, Map<String, Span> pours) {
+    Map<String, PourDraft> last = new LinkedHashMap<>();
+    for (PourDraft pour : cup.pours()) {
+      last.merge(
+          pour.line() + "." + pour.layer(),
+          pour,
+          (a, b) -> pours.get(a.id()).end() > pours.get(b.id()).end() ? a : b);
+    }
+    List<LayerTimes> layers = new ArrayList<>();
+    for (PourDraft pour : last.values()) {
+      int end = pours.get(pour.id()).end();
+      BodyHistory body = bodies.layer(cup, filledAt, pour, end);
+      layers.add(new LayerTimes(pour, end, cure.states(job.resin(), body), body));
+    }
+    return layers;
   }
 
   private int step(
@@ -226,42 +276,13 @@ final class HandsLine {
     return end;
   }
 
-  /** Temperature of A and B when they meet, °C. */
-  static double startC(Job job) {
-    Mixing mixing = job.session().habits().mixing();
-    double shareA = WeighOut.shareA(job.resin(), mixing.extraAPercent());
-    return mixing.startC(job.session().room().temperatureC(), shareA);
-  }
-
-  private BodyHistory body(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, int splitAfter) {
-    double room = job.session().room().temperatureC();
-    double startC = startC(job);
-    double contentG = Milligrams.grams(cup.contentMg());
-    BodyShape inCup = shape(cup.kind(), cup.contentMl());
-    BodyHistory.Segment rest = new BodyHistory.Segment(0, contentG, inCup, room);
-    if (!batch.split()) {
-      return new BodyHistory(startC, List.of(rest));
-    }
-    double totalG = Milligrams.grams(batch.totalMg());
-    BodyShape inMixingCup = shape(batch.mixingCup(), totalG / job.resin().mixedDensity());
-    return new BodyHistory(
-        startC,
-        List.of(new BodyHistory.Segment(splitAfter / 60.0, totalG, inMixingCup, room), rest));
-  }
-
-  private static BodyShape shape(CupKind kind, double volumeMl) {
-    double level = kind.levelMm(volumeMl);
-    double widens = (kind.topWidthMm() - kind.bottomWidthMm()) * level / kind.heightMm();
-    return new BodyShape.InCup(kind.bottomWidthMm(), kind.bottomWidthMm() + widens, level);
-  }
-
   private record Chosen(String cupId, PourDraft pour) {}
 
   /**
    * The order of pouring: the cup that thickens first is emptied first, a lower layer always before
    * the one on it, and a cup once picked up is kept in hand while it has something to pour.
    */
-  private List<Chosen> order(MixSheet.FilledBatch batch, Map<String, CupTimes> times) {
+  private List<Chosen> order(MixSheet.FilledBatch batch, Map<String, CureStates> states) {
     Map<String, List<PourDraft>> left = new LinkedHashMap<>();
     Map<String, Integer> waiting = new HashMap<>();
     for (MixSheet.FilledCup cup : batch.cups()) {
@@ -277,7 +298,7 @@ final class HandsLine {
       if (next == null) {
         double soonest = Double.POSITIVE_INFINITY;
         for (Map.Entry<String, List<PourDraft>> each : left.entrySet()) {
-          double thickens = times.get(each.getKey()).states.workingTimeEnds().minutes();
+          double thickens = states.get(each.getKey()).workingTimeEnds().minutes();
           PourDraft candidate = ready(each.getValue(), waiting);
           if (candidate != null && thickens < soonest) {
             soonest = thickens;

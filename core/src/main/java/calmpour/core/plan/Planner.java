@@ -3,7 +3,9 @@ package calmpour.core.plan;
 import calmpour.core.check.Check;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
+import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
+import calmpour.core.cure.CureRun;
 import calmpour.core.cure.HalvingRule;
 import calmpour.core.derive.Derivation;
 import calmpour.core.derive.Recorder;
@@ -42,7 +44,7 @@ public final class Planner {
   public Plan plan(Session session, Workshop workshop) {
     Job job = Resolution.of(session, workshop);
     Plan plan = arrange(job, Recorder.off());
-    return new Audit(job).judge(plan, new Mends(session, workshop, this));
+    return new Audit(job, cure).judge(plan, new Mends(session, workshop, this));
   }
 
   /** The plan as it stands before it is judged. */
@@ -60,6 +62,30 @@ public final class Planner {
     Recorder recorder = Recorder.on();
     arrange(Resolution.of(session, workshop), recorder);
     return recorder.derivation(quantity);
+  }
+
+  /**
+   * The curve behind a moment of the plan.
+   *
+   * @param body address: {@code cup/1.2} for a cup as it is emptied, {@code cup/1.2/peakC} for the
+   *     same forgotten, {@code pour/1.1.1} for a layer in its mould
+   * @return empty when the plan has no such body, or a rule of thumb stands in
+   */
+  public Optional<CureRun> curve(Session session, Workshop workshop, String body) {
+    Job job = Resolution.of(session, workshop);
+    HandsLine line = new HandsLine(job, cure);
+    Map<String, BodyHistory> bodies = new HashMap<>();
+    for (MixSheet.FilledBatch batch : fill(job, new MixSheet(job, Recorder.off()))) {
+      line.place(batch)
+          .cups()
+          .forEach((id, cup) -> {
+            bodies.put("cup/" + id, cup.body());
+            bodies.put("cup/" + id + "/peakC", cup.forgottenBody());
+            cup.layers().forEach(l -> bodies.put("pour/" + l.pour().id(), l.body()));
+          });
+    }
+    BodyHistory history = bodies.get(body);
+    return history == null ? Optional.empty() : cure.curve(job.resin(), history);
   }
 
   /**

@@ -90,8 +90,11 @@ public record Session(
 
   /** The same session in a room of another temperature, °C. */
   public Session withTemperatureC(double temperatureC) {
-    return with(
-        startsAt, new Room(temperatureC, room.humidityPercent()), splitInto, cupsByHand, habits);
+    return withRoom(new Room(temperatureC, room.humidityPercent()));
+  }
+
+  public Session withRoom(Room other) {
+    return with(startsAt, other, splitInto, cupsByHand, habits);
   }
 
   /** The same session spread over at least {@code batches} batches a stage. */

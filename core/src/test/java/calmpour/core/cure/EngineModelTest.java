@@ -19,7 +19,7 @@ class EngineModelTest {
 
   @Test
   void theLabelComesOutWithItsSpread() {
-    CupStates.Moment thick = model.states(SLOW, Calibration.asLabelled(100, 24)).workingTimeEnds();
+    CureStates.Moment thick = model.states(SLOW, Calibration.asLabelled(100, 24)).workingTimeEnds();
     assertThat(thick.minutes()).isCloseTo(40, within(0.02));
     // A label 15 % short in a room a degree and a half warmer: 34 min, less a tenth.
     assertThat(thick.earliestMinutes()).isBetween(28.0, 34.0);
@@ -30,8 +30,8 @@ class EngineModelTest {
   void statesComeInTheirOrder() {
     for (double massG : new double[] {5, 40, 250}) {
       for (double roomC : new double[] {12, 22, 32}) {
-        CupStates states = model.states(SLOW, Calibration.asLabelled(massG, roomC));
-        CupStates.Moment thick = states.workingTimeEnds();
+        CureStates states = model.states(SLOW, Calibration.asLabelled(massG, roomC));
+        CureStates.Moment thick = states.workingTimeEnds();
         assertThat(thick.earliestMinutes()).isLessThan(thick.minutes());
         assertThat(thick.minutes()).isLessThan(thick.latestMinutes());
         assertThat(states.gels().minutes()).isGreaterThanOrEqualTo(thick.minutes());
@@ -80,7 +80,9 @@ class EngineModelTest {
                 null, null, null, 30.0, null, null, null, null, null, null, null, null),
             null,
             null);
-    assertThat(Calibration.of(jelly)).isEmpty();
+    assertThat(Calibration.of(jelly).chemistry()).isNull();
+    assertThat(Calibration.of(jelly).refusals().get(0).why())
+        .isEqualTo(Calibrated.Why.TOO_THICK_WHEN_FRESH);
     BodyHistory body =
         new BodyHistory(24, List.of(Calibration.asLabelled(100, 24).segments().get(0)));
     assertThat(model.states(jelly, body)).isEqualTo(new HalvingRule().states(jelly, body));

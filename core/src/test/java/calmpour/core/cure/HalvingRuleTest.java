@@ -66,7 +66,7 @@ class HalvingRuleTest {
 
   @Test
   void theSpreadHoldsTheMomentAndGelComesAfterThick() {
-    CupStates states =
+    CureStates states =
         new HalvingRule().states(RESIN, new BodyHistory(21, List.of(segment(0, 60, 21))));
     assertThat(states.workingTimeEnds().earliestMinutes())
         .isLessThan(states.workingTimeEnds().minutes());

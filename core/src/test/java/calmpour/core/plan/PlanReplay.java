@@ -30,6 +30,11 @@ final class PlanReplay {
     double age;
     int agedTo;
     double thickAt = Double.NaN;
+
+    /** What can still be poured or stays, as long as nothing else is taken out. */
+    double leftG = Double.NaN;
+
+    final Map<String, Integer> poured = new HashMap<>();
   }
 
   PlanReplay(Session session, Workshop workshop) {
@@ -119,11 +124,22 @@ final class PlanReplay {
     }
     for (Cup cup : batch.cups()) {
       Bench bench = batch.split() ? cups.get(cup.id()) : mixing;
+      late(bench);
       // What a stock cup takes from a lone cup is rounded to a milligram.
       if (Math.abs(bench.contentG - cup.staysG()) > 1e-6 + stocks(cup).size() * 1e-3) {
         wrong.add("cup " + cup.id() + " keeps " + bench.contentG + ", not " + cup.staysG());
       }
     }
+  }
+
+  /** Every pour has to be done a margin before its cup is thick, with what was left in it then. */
+  private void late(Bench bench) {
+    double thick = Double.isNaN(bench.thickAt) ? reach(bench, bench.leftG) : bench.thickAt;
+    bench.poured.forEach((pour, end) -> {
+      if (end > thick - session.habits().marginMinutes() * 60 + 1) {
+        wrong.add("late " + pour);
+      }
+    });
   }
 
   private static double first(Batch batch) {
@@ -186,10 +202,22 @@ final class PlanReplay {
       wrong.add("pour " + pour.id() + " out of a cup that was never filled");
       return;
     }
-    double thick = Double.isNaN(bench.thickAt) ? reach(bench, cup.contentG()) : bench.thickAt;
-    if (task.endSeconds() > thick - session.habits().marginMinutes() * 60 + 1) {
-      wrong.add("late " + pour.id());
+    // It ages with what is in it, and that grows less with every pour.
+    if (Double.isNaN(bench.leftG)) {
+      bench.leftG = cup.contentG();
     }
+    double age = ageAt(bench, bench.leftG, task.endSeconds());
+    if (Double.isNaN(bench.thickAt)) {
+      if (age >= 1) {
+        bench.thickAt = reach(bench, bench.leftG);
+      }
+      bench.age = age;
+      bench.agedTo = task.endSeconds();
+    }
+    // When the last pour is too late is told by the cup with that pour still in it.
+    boolean last = bench.poured.size() == cup.pours().size() - 1;
+    bench.leftG = last ? bench.leftG : Math.max(1e-3, bench.leftG - pour.massG());
+    bench.poured.put(pour.id(), task.endSeconds());
     bench.contentG -= pour.massG();
     if (bench.contentG < -1e-6) {
       wrong.add("cup " + cup.id() + " runs dry");

@@ -374,7 +374,7 @@ class SplittingTest {
     assertThat(first.hands()).isFalse();
     double coldLasts = lasts(cold);
     // Common practice, no source: half the time for every ten degrees more.
-    assertThat(lasts(warm)).isCloseTo(coldLasts * Math.pow(0.5, 1.2), within(0.5));
+    assertThat(lasts(warm)).isCloseTo(coldLasts * Math.pow(0.5, 1.2), within(1.0));
   }
 
   /** Where the warm bottles alone make it late, leaving them cold is the first way out. */

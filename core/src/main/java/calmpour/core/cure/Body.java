@@ -1,0 +1,237 @@
+package calmpour.core.cure;
+
+import org.hipparchus.ode.OrdinaryDifferentialEquation;
+
+/**
+ * One stretch of a body's history as equations: a row of equal cells from one face of its thinnest
+ * dimension to the other, one cell where it is stirred or thin enough to have one temperature.
+ *
+ * <pre>
+ * dα/dt = rate(α, T)
+ * m·cp·dT/dt = m·ΔH·dα/dt + conduction from the next cells − loss to the air + what heats it
+ * dF/dt = 1/η
+ * </pre>
+ *
+ * <p>Conduction is Fourier's between the middles of cells; what leaves through the other faces is
+ * taken from all cells alike, so that heat balances as a whole.
+ */
+final class Body implements OrdinaryDifferentialEquation {
+  /** From this Biot number on a piece is not of one temperature. */
+  static final double ONE_TEMPERATURE = 0.3;
+
+  private static final double THIN_CELL_M = 4e-3;
+  private static final int MOST_CELLS = 15;
+  private static final int LEAST_CELLS = 6;
+  private static final int SECONDS = 60;
+
+  /** A body whose cells differ by less has one temperature, K. */
+  private static final double EVEN_K = 0.3;
+
+  private final Chemistry chemistry;
+  private final int cells;
+  private final double[] lossPerCell;
+  private final double between;
+  private final double heatPerCell;
+  private final double room;
+  private final double wattsPerCell;
+  private final double rateFactor;
+  private final double warming;
+  private final double wallShare;
+  private final double outward;
+
+  Body(Chemistry chemistry, BodyHistory.Segment segment) {
+    this.chemistry = chemistry;
+    HeatLoss loss = HeatLoss.of(segment.shape(), segment.massG());
+    double massG = segment.massG();
+    this.cells = cells(segment, loss);
+    double capacity = massG * chemistry.heatCapacity() + loss.wallJPerK();
+    this.wallShare = loss.wallJPerK() / capacity;
+    // J/K and W/K; times sixty, since minutes are what everything is in.
+    this.heatPerCell = capacity / cells / SECONDS;
+    this.room = segment.surroundingsC();
+    this.wattsPerCell = segment.heatedW() / cells;
+    this.rateFactor = segment.tint().rateFactor();
+    this.warming = chemistry.heatJPerG() * segment.tint().heatFactor() * massG / capacity;
+    double thick = loss.thicknessM() / cells;
+    double area = massG / HeatLoss.G_PER_M3 / loss.thicknessM();
+    this.between = cells == 1 ? 0 : HeatLoss.CONDUCTS * area / thick;
+    this.lossPerCell = new double[cells];
+    if (cells == 1) {
+      lossPerCell[0] = loss.wattsPerKelvin();
+      this.outward = loss.wattsPerKelvin();
+    } else {
+      double half = 2 * between;
+      java.util.Arrays.fill(lossPerCell, loss.asideWPerK() / cells);
+      lossPerCell[0] += inSeries(loss.upperWPerK(), half);
+      lossPerCell[cells - 1] += inSeries(loss.lowerWPerK(), half);
+      // A slab's mean temperature lies a third of its half behind its faces.
+      double lag = loss.biot(massG) / 3;
+      this.outward = loss.wattsPerKelvin() / (1 + lag);
+    }
+  }
+
+  private Body(Body rowed) {
+    this.chemistry = rowed.chemistry;
+    this.cells = 1;
+    this.wallShare = 0;
+    this.heatPerCell = rowed.heatPerCell * rowed.cells;
+    this.room = rowed.room;
+    this.wattsPerCell = rowed.wattsPerCell * rowed.cells;
+    this.rateFactor = rowed.rateFactor;
+    this.warming = rowed.warming;
+    this.between = 0;
+    this.outward = rowed.outward;
+    this.lossPerCell = new double[] {rowed.outward};
+  }
+
+  /** The same body taken as one cell, for when it has evened out. */
+  Body evenly() {
+    return new Body(this);
+  }
+
+  /** Whether it has gelled and is of one temperature. */
+  boolean even(double[] y) {
+    if (behind(y) < Chemistry.GEL) {
+      return false;
+    }
+    double least = y[cells];
+    for (int i = 1; i < cells; i++) {
+      least = Math.min(least, y[cells + i]);
+    }
+    return warmest(y) - least < EVEN_K;
+  }
+
+  /** The state of the one cell: as far behind as its last part, as warm as its mean. */
+  double[] evened(double[] y) {
+    return new double[] {behind(y), mean(y, cells, cells), flow(y)};
+  }
+
+  private static int cells(BodyHistory.Segment segment, HeatLoss loss) {
+    if (segment.shape() instanceof BodyShape.InCup
+        || loss.biot(segment.massG()) < ONE_TEMPERATURE) {
+      return 1;
+    }
+    int wanted = (int) Math.round(loss.thicknessM() / THIN_CELL_M);
+    return Math.clamp(wanted, LEAST_CELLS, MOST_CELLS);
+  }
+
+  private static double inSeries(double a, double b) {
+    return a * b / (a + b);
+  }
+
+  int cells() {
+    return cells;
+  }
+
+  /** Conversions, then temperatures, then the flow so far. */
+  @Override
+  public int getDimension() {
+    return 2 * cells + 1;
+  }
+
+  /**
+   * What comes over from the stretch before: conversion and temperature, evenly when the resin was
+   * poured over, and shared with a cup that was as warm as the room.
+   */
+  double[] takeOver(double[] before, boolean pouredOver) {
+    int were = (before.length - 1) / 2;
+    double[] state = new double[getDimension()];
+    state[2 * cells] = before[2 * were];
+    if (were == cells && !pouredOver) {
+      System.arraycopy(before, 0, state, 0, 2 * cells);
+      return state;
+    }
+    double alpha = mean(before, 0, were);
+    double mixed = mean(before, were, were);
+    double t = pouredOver ? mixed + wallShare * (room - mixed) : mixed;
+    java.util.Arrays.fill(state, 0, cells, alpha);
+    java.util.Arrays.fill(state, cells, 2 * cells, t);
+    return state;
+  }
+
+  private static double mean(double[] of, int from, int count) {
+    double sum = 0;
+    for (int i = 0; i < count; i++) {
+      sum += of[from + i];
+    }
+    return sum / count;
+  }
+
+  @Override
+  public double[] computeDerivatives(double minutes, double[] y) {
+    double[] dot = new double[y.length];
+    double meanAlpha = 0;
+    double meanC = 0;
+    for (int i = 0; i < cells; i++) {
+      double t = y[cells + i];
+      double rate = rateFactor * chemistry.rate(y[i], t);
+      double watts = wattsPerCell - lossPerCell[i] * (t - room);
+      if (i > 0) {
+        watts += between * (y[cells + i - 1] - t);
+      }
+      if (i < cells - 1) {
+        watts += between * (y[cells + i + 1] - t);
+      }
+      dot[i] = rate;
+      dot[cells + i] = warming * rate + watts / heatPerCell;
+      meanAlpha += y[i] / cells;
+      meanC += t / cells;
+    }
+    dot[2 * cells] = 1 / chemistry.viscosity(meanAlpha, meanC);
+    return dot;
+  }
+
+  /** Where the cure is furthest behind. */
+  double behind(double[] y) {
+    double least = y[0];
+    for (int i = 1; i < cells; i++) {
+      least = Math.min(least, y[i]);
+    }
+    return least;
+  }
+
+  double warmest(double[] y) {
+    double most = y[cells];
+    for (int i = 1; i < cells; i++) {
+      most = Math.max(most, y[cells + i]);
+    }
+    return most;
+  }
+
+  /** How far any of it is from its surroundings, K. */
+  double offRoom(double[] y) {
+    double most = 0;
+    for (int i = 0; i < cells; i++) {
+      most = Math.max(most, Math.abs(y[cells + i] - room));
+    }
+    return most;
+  }
+
+  double face(double[] y) {
+    return y[cells];
+  }
+
+  double viscosity(double[] y) {
+    return chemistry.viscosity(mean(y, 0, cells), mean(y, cells, cells));
+  }
+
+  double flow(double[] y) {
+    return y[2 * cells];
+  }
+
+  /**
+   * How the heat made grows with a degree more, beside how the heat lost grows with it. From 1 on
+   * warmth feeds itself: the slope condition of Semenov, Zeitschrift für Physik 48 (1928) 571, and
+   * van Heerden, Industrial and Engineering Chemistry 45 (1953) 1242.
+   */
+  double drive(double[] y) {
+    double grows = 0;
+    for (int i = 0; i < cells; i++) {
+      double kelvin = y[cells + i] + Chemistry.KELVIN;
+      // Heat made, W, without what the wall of a cup takes of it.
+      double made = rateFactor * chemistry.rate(y[i], y[cells + i]) * warming * heatPerCell;
+      grows += made * chemistry.activationKJ() * 1_000 / (Chemistry.GAS * kelvin * kelvin);
+    }
+    return grows / outward;
+  }
+}
