@@ -1,7 +1,7 @@
 #!/usr/bin/env node
-// Measures POST /api/plan for the demo session, for a big one, and for the big one after a layer was
-// dragged into a cup by hand, beside a plain round trip to the
-// same server in the same run; the start to healthy; and the sizes of what is shipped.
+// Measures POST /api/plan for the demo session, for a big one, for both in a room that changes with
+// every request ("new"), for the big one after a layer was dragged into a cup by hand, and a slider of
+// Practice, beside a plain round trip to the same server in the same run; the start to healthy; and the sizes of what is shipped.
 // Usage: ./run once to build, then: node bench/plan.mjs
 import { spawn } from "node:child_process";
 import { readFileSync, readdirSync, statSync, mkdtempSync, rmSync } from "node:fs";
@@ -124,11 +124,46 @@ const post = (body) => async () => {
   const text = await answer.text();
   if (!answer.ok) throw new Error(text);
 };
+/** Another room each time, so that no body of resin is known from the request before. */
+const elsewhere = (session) => {
+  let round = 0;
+  return () => {
+    session.room.temperatureC = 21 + (++round % 900) / 300;
+    return post(JSON.stringify(session))();
+  };
+};
+const whatIf = (first, second) => {
+  let round = 0;
+  return async () => {
+    first.roomC = 21 + (++round % 900) / 300;
+    const answer = await fetch(`${running.url}/api/practice/what-if`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ first, second }),
+    });
+    const text = await answer.text();
+    if (!answer.ok) throw new Error(text);
+  };
+};
+const tried = (splitInto, lies) => ({
+  resinId: "slow-casting",
+  massG: 100,
+  roomC: 22,
+  mixMinutes: 3,
+  restMinutes: 5,
+  lampMinutes: 0,
+  splitInto,
+  lies,
+  ...(lies === "SHEET" ? { sheetMm: 10 } : {}),
+});
 const reference = await time(300, async () => (await fetch(`${running.url}/api/units`)).text());
 const rows = [
-  ["demo", await time(300, post(JSON.stringify(demo("sessions/pantry-knobs"))))],
-  ["big", await time(300, post(JSON.stringify(bigSession())))],
-  ["big, drag", await time(300, post(JSON.stringify(dragged())))],
+  ["plan, demo", await time(300, post(JSON.stringify(demo("sessions/pantry-knobs"))))],
+  ["plan, big", await time(300, post(JSON.stringify(bigSession())))],
+  ["plan, demo, new", await time(300, elsewhere(demo("sessions/pantry-knobs")))],
+  ["plan, big, new", await time(150, elsewhere(bigSession()))],
+  ["what if", await time(300, whatIf(tried(1, "SHEET"), tried(4, "CUP")))],
+  ["plan, big, drag", await time(300, post(JSON.stringify(dragged())))],
 ];
 await stop(running);
 
@@ -137,7 +172,7 @@ console.log("what             median ms   p95 ms   median ÷ reference");
 console.log(`GET /api/units   ${ms(reference.median)}  ${ms(reference.p95)}   (reference)`);
 for (const [name, r] of rows) {
   console.log(
-    `plan, ${name.padEnd(10)} ${ms(r.median)}  ${ms(r.p95)}   ${(r.median / reference.median).toFixed(1)}`,
+    `${name.padEnd(16)} ${ms(r.median)}  ${ms(r.p95)}   ${(r.median / reference.median).toFixed(1)}`,
   );
 }
 console.log(`./run on a built tree to healthy, median of 3: ${(healthy[1] / 1000).toFixed(2)} s`);

@@ -27,6 +27,12 @@ final class Body implements OrdinaryDifferentialEquation {
   /** A body whose cells differ by less has one temperature, K. */
   private static final double EVEN_K = 0.3;
 
+  /** A body that near to its room has settled, K. */
+  private static final double SETTLED_K = 0.15;
+
+  /** And need not follow it any faster than that, min. */
+  private static final double SLOW_MINUTES = 200;
+
   private final Chemistry chemistry;
   private final int cells;
   private final double[] lossPerCell;
@@ -70,29 +76,35 @@ final class Body implements OrdinaryDifferentialEquation {
     }
   }
 
-  private Body(Body rowed) {
-    this.chemistry = rowed.chemistry;
+  private Body(Body before, double slower) {
+    this.chemistry = before.chemistry;
     this.cells = 1;
     this.wallShare = 0;
-    this.heatPerCell = rowed.heatPerCell * rowed.cells;
-    this.room = rowed.room;
-    this.wattsPerCell = rowed.wattsPerCell * rowed.cells;
-    this.rateFactor = rowed.rateFactor;
-    this.warming = rowed.warming;
+    this.heatPerCell = before.heatPerCell * before.cells * slower;
+    this.room = before.room;
+    this.wattsPerCell = before.wattsPerCell * before.cells;
+    this.rateFactor = before.rateFactor;
+    this.warming = before.warming / slower;
     this.between = 0;
-    this.outward = rowed.outward;
-    this.lossPerCell = new double[] {rowed.outward};
+    this.outward = before.outward;
+    this.lossPerCell = new double[] {before.outward};
   }
 
-  /** The same body taken as one cell, for when it has evened out. */
-  Body evenly() {
-    return new Body(this);
+  /** Minutes in which it comes two thirds nearer to its room. */
+  private double settlesIn() {
+    return heatPerCell * cells / outward;
   }
 
-  /** Whether it has gelled and is of one temperature. */
-  boolean even(double[] y) {
+  /**
+   * Whether a simpler body does for what is left: it has gelled, and either its cells are of one
+   * temperature, or that temperature is the room's.
+   */
+  boolean calm(double[] y) {
     if (behind(y) < Chemistry.GEL) {
       return false;
+    }
+    if (cells == 1) {
+      return settlesIn() < SLOW_MINUTES && offRoom(y) < SETTLED_K;
     }
     double least = y[cells];
     for (int i = 1; i < cells; i++) {
@@ -101,8 +113,17 @@ final class Body implements OrdinaryDifferentialEquation {
     return warmest(y) - least < EVEN_K;
   }
 
-  /** The state of the one cell: as far behind as its last part, as warm as its mean. */
-  double[] evened(double[] y) {
+  /**
+   * The simpler body: of one cell; or, where it is already, one that follows its room no faster
+   * than need be. What it makes and what it loses are slowed alike, so that it settles where it
+   * would, and the integrator is not held to steps of minutes for days.
+   */
+  Body calmer() {
+    return new Body(this, cells == 1 ? SLOW_MINUTES / settlesIn() : 1);
+  }
+
+  /** Its state: as far behind as its last part, as warm as its mean. */
+  double[] calmed(double[] y) {
     return new double[] {behind(y), mean(y, cells, cells), flow(y)};
   }
 

@@ -113,14 +113,13 @@ public final class CureEngine {
         watch.enter(body, from, state);
         ODEState end = integrate(body, from, to, state, watch, last && stopsWhenDone);
         state = end.getPrimaryState();
-        boolean done = last && stopsWhenDone && watch.done();
-        if (end.getTime() < to && !done) {
-          body = body.evenly();
-          state = body.evened(state);
+        while (end.getTime() < to && !(last && stopsWhenDone && watch.done())) {
+          // It has come to rest in one way or other, and the days that are left go faster.
+          state = body.calmed(state);
+          body = body.calmer();
           watch.enter(body, end.getTime(), state);
-          state =
-              integrate(body, end.getTime(), to, state, watch, last && stopsWhenDone)
-                  .getPrimaryState();
+          end = integrate(body, end.getTime(), to, state, watch, last && stopsWhenDone);
+          state = end.getPrimaryState();
         }
         from = to;
       }
@@ -151,14 +150,10 @@ public final class CureEngine {
             Math.min(LEAST_STEP, (to - from) / 2), MOST_STEP, absolute, relative);
     integrator.setMaxEvaluations(MOST_EVALUATIONS);
     integrator.addStepHandler(watch);
-    if (stopsWhenDone) {
-      integrator.addStepEndHandler((end, forward) -> watch.done() ? Action.STOP : Action.CONTINUE);
-    }
-    if (cells > 1) {
-      // What has gelled and evened out needs no row of cells for the days that are left.
-      integrator.addStepEndHandler(
-          (end, forward) -> body.even(end.getPrimaryState()) ? Action.STOP : Action.CONTINUE);
-    }
+    integrator.addStepEndHandler((end, forward) ->
+        (stopsWhenDone && watch.done()) || body.calm(end.getPrimaryState())
+            ? Action.STOP
+            : Action.CONTINUE);
     return integrator.integrate(body, new ODEState(from, state), to);
   }
 
@@ -250,15 +245,20 @@ public final class CureEngine {
       // Steps grow long where little happens; the peak lies inside one.
       double from = step.getPreviousState().getTime();
       ODEStateAndDerivative end = step.getCurrentState();
-      boolean thickens =
-          body.behind(end.getPrimaryState())
-              > body.behind(step.getPreviousState().getPrimaryState()) + SHOWS_CONVERSION * 4;
-      int parts = thickens ? 6 : 2;
+      double[] before = step.getPreviousState().getPrimaryState();
+      double[] after = end.getPrimaryState();
+      double cured = body.behind(after) - body.behind(before);
+      boolean warms = Math.abs(body.warmest(after) - body.warmest(before)) > SHOWS_K;
+      // A row of cells takes short steps anyway, and every look inside a step costs.
+      int parts =
+          body.cells() > 1
+              ? 1
+              : cured > SHOWS_CONVERSION * 4 ? 6 : warms || cured > SHOWS_CONVERSION ? 2 : 1;
       for (int i = 1; i < parts; i++) {
         double between = from + (end.getTime() - from) * i / parts;
         note(between, step.getInterpolatedState(between).getPrimaryState());
       }
-      note(end.getTime(), end.getPrimaryState());
+      note(end.getTime(), after);
     }
 
     private void later(ODEStateInterpolator step, Targets wanted) {

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -189,14 +190,13 @@ final class HandsLine {
     }
     Bodies bodies = new Bodies(job, batch, contact);
     Map<String, Integer> filled = new LinkedHashMap<>();
-    Map<String, CureStates> forgotten = new HashMap<>();
     for (MixSheet.FilledCup cup : batch.cups()) {
       if (batch.split()) {
         now = step(Task.Kind.SPLIT, number, cup.id(), null, now, hands.splitSecondsCup());
       }
       filled.put(cup.id(), now);
-      forgotten.put(cup.id(), cure.states(job.resin(), bodies.forgotten(cup, now)));
     }
+    Map<String, CureStates> forgotten = forgotten(batch, bodies, filled);
     for (MixSheet.FilledCup cup : batch.cups()) {
       int stock = stockSeconds(cup);
       if (stock > 0) {
@@ -228,21 +228,41 @@ final class HandsLine {
       }
     }
     handsFree = now;
+    // Each body is worked out from its own history alone, so they may be at the same time.
+    List<CupTimes> times =
+        batch.cups().parallelStream()
+            .map(cup -> cupTimes(bodies, cup, filled.get(cup.id()), forgotten.get(cup.id()), pours))
+            .toList();
     Map<String, CupTimes> cups = new LinkedHashMap<>();
-    for (MixSheet.FilledCup cup : batch.cups()) {
-      int at = filled.get(cup.id());
-      BodyHistory body = bodies.emptied(cup, at, pours);
-      cups.put(
-          cup.id(),
-          new CupTimes(
-              at,
-              cure.states(job.resin(), body),
-              body,
-              forgotten.get(cup.id()),
-              bodies.forgotten(cup, at),
-              layers(bodies, cup, at, pours)));
+    for (int i = 0; i < times.size(); i++) {
+      cups.put(batch.cups().get(i).id(), times.get(i));
     }
     return new BatchTimes(begin - warm, contact, mixed, now, cups, pours);
+  }
+
+  private Map<String, CureStates> forgotten(
+      MixSheet.FilledBatch batch, Bodies bodies, Map<String, Integer> filled) {
+    return batch.cups().parallelStream()
+        .collect(
+            Collectors.toMap(
+                MixSheet.FilledCup::id,
+                cup -> cure.states(job.resin(), bodies.forgotten(cup, filled.get(cup.id())))));
+  }
+
+  private CupTimes cupTimes(
+      Bodies bodies,
+      MixSheet.FilledCup cup,
+      int filledAt,
+      CureStates forgotten,
+      Map<String, Span> pours) {
+    BodyHistory body = bodies.emptied(cup, filledAt, pours);
+    return new CupTimes(
+        filledAt,
+        cure.states(job.resin(), body),
+        body,
+        forgotten,
+        bodies.forgotten(cup, filledAt),
+        layers(bodies, cup, filledAt, pours));
   }
 
   /** One for each layer of each line that this cup fills: the last of its cavities. */
@@ -255,13 +275,13 @@ final class HandsLine {
           pour,
           (a, b) -> pours.get(a.id()).end() > pours.get(b.id()).end() ? a : b);
     }
-    List<LayerTimes> layers = new ArrayList<>();
-    for (PourDraft pour : last.values()) {
-      int end = pours.get(pour.id()).end();
-      BodyHistory body = bodies.layer(cup, filledAt, pour, end);
-      layers.add(new LayerTimes(pour, end, cure.states(job.resin(), body), body));
-    }
-    return layers;
+    return last.values().parallelStream()
+        .map(pour -> {
+          int end = pours.get(pour.id()).end();
+          BodyHistory body = bodies.layer(cup, filledAt, pour, end);
+          return new LayerTimes(pour, end, cure.states(job.resin(), body), body);
+        })
+        .toList();
   }
 
   private int step(

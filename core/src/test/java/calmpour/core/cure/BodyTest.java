@@ -11,6 +11,8 @@ class BodyTest {
   private static final Chemistry DEAD =
       new Chemistry(1, 2, 0.5, 55, -200, 270, 1.9, 0.6, 48, 1.6, 1.0);
 
+  private static final Targets TARGETS = Calibration.of(calmpour.core.Samples.slow()).targets();
+
   private static BodyHistory still(double startC, double massG, BodyShape shape, double roomC) {
     return new BodyHistory(startC, List.of(new BodyHistory.Segment(0, massG, shape, roomC)));
   }
@@ -61,6 +63,13 @@ class BodyTest {
     CureRun through = new CureEngine(slow).runThrough(still(22, massG, thick, 22), 600);
     CureRun.CurvePoint cooling = through.at(run.peakAt() + 90);
     assertThat(cooling.temperatureC()).isGreaterThan(cooling.faceC() + 20);
+    // Taken for one cell when it has evened out, it goes on from where it was.
+    CureRun whole = new CureEngine(slow, TARGETS).run(still(22, massG, thick, 22), 40_000);
+    for (int i = 1; i < whole.curve().size(); i++) {
+      double fell = whole.curve().get(i - 1).temperatureC() - whole.curve().get(i).temperatureC();
+      assertThat(fell).isLessThan(3);
+    }
+    assertThat(whole.fullCure()).isNotNull();
     // Nothing gets warmer than with no loss at all: ΔH/cp above where it began.
     assertThat(run.peakC()).isLessThan(22 + 270 / 1.9);
     BodyHistory.Segment first = new BodyHistory.Segment(30, massG, thick, 22);

@@ -118,7 +118,7 @@ class CalibrationTest {
     double thin = demouldHours(deep, sheet(3, 0, 23));
     assertThat(thin).isBetween(48.0, 78.0);
     for (double depthMm : new double[] {50, 100}) {
-      assertThat(demouldHours(deep, sheet(depthMm, 0, 23))).isBetween(24.0, 48.0);
+      assertThat(demouldHours(deep, sheet(depthMm, 0, 23))).isBetween(22.0, 48.0);
     }
     CureRun fifteen = model.curve(deep, sheet(150, 0, 23)).orElseThrow();
     double hard = 0;
