@@ -116,10 +116,11 @@ function bodyOf(quantity: string): string | null {
   if (kind === "cup" && what === "peakC") {
     return quantity;
   }
-  if (kind === "cup" && what === "workingTimeMinutes") {
+  const ofCup = ["workingTimeMinutes", "threadMinutes", "gelsMinutes"];
+  if (kind === "cup" && ofCup.includes(what ?? "")) {
     return `cup/${id}`;
   }
-  const ofLayer = ["gelsMinutes", "bondHours", "demouldHours", "fullCureHours"];
+  const ofLayer = ["gelsMinutes", "bondHours", "demouldHours", "fullCureHours", "peakC"];
   return kind === "pour" && ofLayer.includes(what ?? "") ? `pour/${id}` : null;
 }
 

@@ -53,10 +53,20 @@ export function CupStates({ cup, ...when }: { cup: Cup } & When) {
         </Box>
       </span>
       <span>
-        a drawn thread holds <b>{whenText(cup.tooThickSeconds, when)}</b>
+        a drawn thread holds{" "}
+        <b>
+          <Fig of={`cup/${cup.id}/threadMinutes`} what={`Thread of ${cup.colourName}`}>
+            {whenText(cup.tooThickSeconds, when)}
+          </Fig>
+        </b>
       </span>
       <span>
-        gel <b>{whenText(cup.gelsSeconds, when)}</b>
+        gel{" "}
+        <b>
+          <Fig of={`cup/${cup.id}/gelsMinutes`} what={`Gel of ${cup.colourName}`}>
+            {whenText(cup.gelsSeconds, when)}
+          </Fig>
+        </b>
       </span>
       {cup.peak && (
         <Box component="span" sx={cup.peak.peakC >= 60 ? { color: "error.main" } : {}}>
@@ -138,7 +148,10 @@ export function LayerStates({ plan, piece, ...when }: { plan: Plan; piece: numbe
             {state("fully cured", "fullCureHours", layer.fullCure, "never, in this room")}
             {layer.peakC !== undefined && (
               <Box component="span" sx={layer.peakC >= 60 ? { color: "error.main" } : soft}>
-                warmest {showWith(units.TEMPERATURE, layer.peakC, 0)}
+                warmest{" "}
+                <Fig of={`${at}/peakC`} what={`${name}: warmest`}>
+                  {showWith(units.TEMPERATURE, layer.peakC, 0)}
+                </Fig>
               </Box>
             )}
           </Box>

@@ -316,8 +316,10 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   WORKING_TIME_ENGINE:
     "The cure engine, set so that the label’s pot life comes out: how fast it reacts, how it warms itself, what its cup gives off, and how thick that makes it, with what is left in the cup after every pour. Pourable up to 5 Pa·s or 60 °C.",
   PEAK_FORGOTTEN: "The cure engine, as if nothing were ever poured from this cup.",
-  LAYER_GEL:
-    "The cure engine, from the first contact of A and B: through the cups and into the mould, its warmth and its age going along.",
+  STATE_OF_CURE:
+    "The cure engine, from the first contact of A and B: through the cups and into the mould, its warmth and its age going along. A drawn thread holds from 50 Pa·s on; at the gel point 58 % have reacted.",
+  LAYER_PEAK:
+    "The cure engine, in the mould: the heat that it makes, and what mould and air take of it.",
   LAYER_CURE:
     "The cure engine, from the pour: until it is cured as far as the label’s own time means, and as cool as the room.",
 };

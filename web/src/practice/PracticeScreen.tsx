@@ -109,6 +109,7 @@ export function PracticeScreen() {
               which={which}
               setUp={pair[side]}
               workshop={workshop}
+              ready={tried?.readyMinutes ?? null}
               errors={errorsUnder(errors, side)}
               onChange={(setUp) => edit(side, setUp)}
             />

@@ -14,6 +14,8 @@ interface Props {
   which: string;
   setUp: SetUp;
   workshop: Workshop;
+  /** When it can be poured at the earliest, min; null until that is known. */
+  ready: number | null;
   errors: FieldError[];
   onChange: (setUp: SetUp) => void;
 }
@@ -26,7 +28,7 @@ const LIES: Record<SetUp["lies"], string> = {
 };
 
 /** Everything of one set-up: what matters most on sliders, the rest folded away. */
-export function SetUpForm({ which, setUp, workshop, errors, onChange }: Props) {
+export function SetUpForm({ which, setUp, workshop, ready, errors, onChange }: Props) {
   const units = useUnits();
   const [more, setMore] = useState(false);
   const edit = (by: Parameters<typeof change>[1]) => onChange(change(setUp, by));
@@ -79,9 +81,7 @@ export function SetUpForm({ which, setUp, workshop, errors, onChange }: Props) {
           step={0.5}
           text={showWith(units.TEMPERATURE, setUp.roomC)}
           error={error("roomC")}
-          onChange={(roomC) =>
-            edit({ roomC, ...(setUp.startC === undefined ? {} : { startC: setUp.startC }) })
-          }
+          onChange={(roomC) => edit({ roomC })}
         />
       </Row>
       <Row>
@@ -154,8 +154,8 @@ export function SetUpForm({ which, setUp, workshop, errors, onChange }: Props) {
           )}
           <Slid
             label="Poured after"
-            value={setUp.pouredAfterMinutes ?? setUp.mixMinutes + setUp.restMinutes}
-            min={1}
+            value={setUp.pouredAfterMinutes ?? ready ?? 1}
+            min={Math.ceil(ready ?? 1)}
             max={120}
             step={1}
             text={

@@ -93,6 +93,8 @@ class PracticeTest {
         "'lies':'SHEET','sheetMm':0 | second.sheetMm",
         "'laterC':32 | second.laterAfterHours",
         "'lies':'MOULD' | second.mouldId",
+        "'lies':'MOULD','mouldId':'knob-32','massG':5 | second.mouldId",
+        "'lies':'SHEET','sheetMm':5,'pouredAfterMinutes':3 | second.pouredAfterMinutes",
         "'splitInto':100 | second.splitInto",
       })
   void whatCannotBeTriedIsToldAtItsField(String with, String field) {
@@ -103,6 +105,43 @@ class PracticeTest {
           assertThat(e.get("field").asString()).isEqualTo(field);
           assertThat(e.get("message").asString()).isNotBlank();
         });
+  }
+
+  @Test
+  void aCupThatOverflowsSaysByHowMuch() {
+    JsonNode error =
+        whatIf(setUp(""), setUp("'massG':400,'cupId':'mixing-230'")).body().get("errors").get(0);
+    assertThat(error.get("message").asString())
+        .matches("That would be 3\\d\\d.* mL, and this cup holds 2\\d\\d.*");
+  }
+
+  /** Every number of a cup's and a layer's states opens, down to what is assumed. */
+  @Test
+  void everyStateOfAPlanOpensDownToWhatIsAssumed() {
+    ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
+    JsonNode cup = demo.post("/api/plan", session).body().at("/plan/batches/0/cups/0");
+    String at = "cup/" + cup.get("id").asString();
+    String pour = "pour/" + cup.get("layers").get(0).get("pourId").asString();
+    for (String quantity :
+        List.of(
+            at + "/workingTimeMinutes",
+            at + "/threadMinutes",
+            at + "/gelsMinutes",
+            at + "/peakC",
+            pour + "/gelsMinutes",
+            pour + "/bondHours",
+            pour + "/demouldHours",
+            pour + "/fullCureHours",
+            pour + "/peakC")) {
+      ObjectNode ask = RunningApp.JSON.createObjectNode().put("quantity", quantity);
+      ask.set("session", session);
+      RunningApp.Answer answer = demo.post("/api/plan/explain", ask);
+      assertThat(answer.status()).as(quantity).isEqualTo(200);
+      assertThat(answer.body().get("inputs"))
+          .as(quantity)
+          .anySatisfy(i -> assertThat(i.get("origin").asString()).isEqualTo("ASSUMED"))
+          .anySatisfy(i -> assertThat(i.get("origin").asString()).isEqualTo("LABEL"));
+    }
   }
 
   /** Every cup and layer of a plan has its curve, and what it says is what the plan says. */

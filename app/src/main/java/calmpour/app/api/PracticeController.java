@@ -11,6 +11,7 @@ import calmpour.core.practice.Tried;
 import calmpour.core.practice.WhatIf;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -48,7 +49,7 @@ public class PracticeController {
   }
 
   /** What is wrong with either is told at its own fields. */
-  private static @org.jspecify.annotations.Nullable Tried tried(
+  private static @Nullable Tried tried(
       WhatIf whatIf, SetUp setUp, String at, List<Problem> problems) {
     try {
       return whatIf.of(setUp);

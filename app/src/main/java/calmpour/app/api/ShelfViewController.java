@@ -17,7 +17,6 @@ import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Weighed;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -70,7 +69,7 @@ public class ShelfViewController {
           KnownView.of(resin.knownPotLifeMassG()),
           KnownView.of(resin.knownPotLifeTemperatureC()),
           LabelCheck.of(resin),
-          cure.refusals(resin));
+          cure.calibrated(resin).refusals());
     }
   }
 
@@ -121,11 +120,7 @@ public class ShelfViewController {
     Workshop workshop = shelf.workshop();
     List<ResinView> resins = new ArrayList<>();
     for (ResinSystem resin : workshop.resins()) {
-      resins.add(
-          ResinView.of(
-              resin.withDensities(
-                  density(workshop, resin.partAId()), density(workshop, resin.partBId())),
-              cure));
+      resins.add(ResinView.of(workshop.asBottled(resin), cure));
     }
     return new ShelfView(
         resins,
@@ -142,15 +137,6 @@ public class ShelfViewController {
         embed.knownDensity(),
         embed.displacesMl(),
         resins.stream().map(r -> new EmbedIn(r.resin().id(), embed.in(r.mixedDensity()))).toList());
-  }
-
-  private static @Nullable Double density(Workshop workshop, @Nullable String partId) {
-    return workshop.parts().stream()
-        .filter(p -> p.id().equals(partId))
-        .map(ResinPart::density)
-        .filter(Objects::nonNull)
-        .findFirst()
-        .orElse(null);
   }
 
   /** Holds a label against itself while it is being copied down. */

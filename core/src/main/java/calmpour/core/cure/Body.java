@@ -45,8 +45,12 @@ final class Body implements OrdinaryDifferentialEquation {
   private final double wallShare;
   private final double outward;
 
+  /** Whether it follows its room no faster than need be. */
+  private final boolean slowed;
+
   Body(Chemistry chemistry, BodyHistory.Segment segment) {
     this.chemistry = chemistry;
+    this.slowed = false;
     HeatLoss loss = HeatLoss.of(segment.shape(), segment.massG());
     double massG = segment.massG();
     this.cells = cells(segment, loss);
@@ -78,6 +82,7 @@ final class Body implements OrdinaryDifferentialEquation {
 
   private Body(Body before, double slower) {
     this.chemistry = before.chemistry;
+    this.slowed = before.cells == 1;
     this.cells = 1;
     this.wallShare = 0;
     this.heatPerCell = before.heatPerCell * before.cells * slower;
@@ -104,7 +109,7 @@ final class Body implements OrdinaryDifferentialEquation {
       return false;
     }
     if (cells == 1) {
-      return settlesIn() < SLOW_MINUTES && offRoom(y) < SETTLED_K;
+      return !slowed && settlesIn() < SLOW_MINUTES && offRoom(y) < SETTLED_K;
     }
     double least = y[cells];
     for (int i = 1; i < cells; i++) {

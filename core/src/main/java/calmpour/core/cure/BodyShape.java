@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import calmpour.core.mould.DepthProfile;
+
 /** How a body of resin lies, which decides how it loses its heat. */
 public sealed interface BodyShape {
   /**
@@ -22,6 +24,12 @@ public sealed interface BodyShape {
     public InCup(double bottomWidthMm, double topWidthMm, double depthMm) {
       this(bottomWidthMm, topWidthMm, depthMm, USUAL_WALL_MM);
     }
+
+    /** A cup that so much fills as high as it is wide, as pot lives are found. */
+    public static InCup asHighAsWide(double volumeMl) {
+      double wide = Math.cbrt(volumeMl * 1_000 * 4 / Math.PI);
+      return new InCup(wide, wide, wide);
+    }
   }
 
   /**
@@ -34,11 +42,25 @@ public sealed interface BodyShape {
    */
   record InMould(double openCm2, double wettedCm2, double depthMm, double acrossMm)
       implements BodyShape {
+    /** A closed cavity still has a mouth, cm². */
+    private static final double LEAST_OPEN_CM2 = 0.01;
+
     public InMould {
       positive("InMould openCm2", openCm2);
       positive("InMould wettedCm2", wettedCm2);
       positive("InMould depthMm", depthMm);
       positive("InMould acrossMm", acrossMm);
+    }
+
+    /**
+     * A fill of a cavity between two levels, mm above its floor.
+     *
+     * @param volumeMl between them
+     */
+    public static InMould of(DepthProfile profile, double fromMm, double toMm, double volumeMl) {
+      double depth = toMm - fromMm;
+      double open = Math.max(LEAST_OPEN_CM2, profile.areaAtMm2(toMm) / 100);
+      return round(volumeMl, depth, open, volumeMl * 10 / depth);
     }
 
     /**

@@ -172,21 +172,16 @@ public final class Calibration {
     }
     double conversion = run.at(hours * 60).conversion();
     if (conversion <= Chemistry.GEL) {
-      double gels = run.gels() == null ? longest(run) : run.gels();
+      double gels = run.gels() == null ? run.lasts() : run.gels();
       refusals.add(new Refusal(liquid, hours, gels / 60, "h"));
       return new Known(otherwise, Origin.ASSUMED);
     }
     return new Known(conversion, Origin.LABEL);
   }
 
-  private static double longest(CureRun run) {
-    return run.curve().get(run.curve().size() - 1).minutes();
-  }
-
   /** A cup filled as high as it is wide, at one temperature with its room. */
   static BodyHistory asLabelled(double massG, double temperatureC) {
-    double wide = Math.cbrt(massG / DENSITY * 1_000 * 4 / Math.PI);
-    BodyShape cup = new BodyShape.InCup(wide, wide, wide);
+    BodyShape cup = BodyShape.InCup.asHighAsWide(massG / DENSITY);
     return new BodyHistory(
         temperatureC, List.of(new BodyHistory.Segment(0, massG, cup, temperatureC)));
   }

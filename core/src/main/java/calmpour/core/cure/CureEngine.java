@@ -266,21 +266,16 @@ public final class CureEngine {
         bondEnds = first(step, y -> body.behind(y) - wanted.bond().value());
       }
       if (demould == null) {
-        demould =
-            first(
-                step,
-                y ->
-                    Math.min(
-                        body.behind(y) - wanted.demould().value(), AT_ROOM_K - body.offRoom(y)));
+        demould = first(step, y -> curedAndCool(y, wanted.demould().value()));
       }
       if (fullCure == null) {
-        fullCure =
-            first(
-                step,
-                y ->
-                    Math.min(
-                        body.behind(y) - wanted.fullCure().value(), AT_ROOM_K - body.offRoom(y)));
+        fullCure = first(step, y -> curedAndCool(y, wanted.fullCure().value()));
       }
+    }
+
+    /** Negative until it is cured so far and nearly as cool as its room. */
+    private double curedAndCool(double[] y, double conversion) {
+      return Math.min(body.behind(y) - conversion, AT_ROOM_K - body.offRoom(y));
     }
 
     /** Negative while it can be poured. */

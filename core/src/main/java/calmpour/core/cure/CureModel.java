@@ -1,7 +1,6 @@
 package calmpour.core.cure;
 
 import calmpour.core.resin.ResinSystem;
-import java.util.List;
 import java.util.Optional;
 
 /** Tells how long a body of resin stays pourable, and when everything else happens. */
@@ -15,8 +14,8 @@ public interface CureModel {
    */
   CureStates states(ResinSystem resin, BodyHistory body);
 
-  /** What of the label could not be met. */
-  List<Calibrated.Refusal> refusals(ResinSystem resin);
+  /** What the label came to; empty where a rule of thumb takes every label as it is. */
+  Optional<Calibrated> label(ResinSystem resin);
 
   /** Conversion and temperature along the way; empty where a rule of thumb stands in. */
   Optional<CureRun> curve(ResinSystem resin, BodyHistory body);

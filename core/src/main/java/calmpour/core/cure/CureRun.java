@@ -49,6 +49,11 @@ public record CureRun(
       double viscosityPaS,
       double flow) {}
 
+  /** How long it was looked at, min. */
+  public double lasts() {
+    return curve.get(curve.size() - 1).minutes;
+  }
+
   /** Where it was in a minute, between the points of the curve on a straight line. */
   public CurvePoint at(double minutes) {
     int low = 0;

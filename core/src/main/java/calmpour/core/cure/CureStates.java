@@ -45,10 +45,5 @@ public record CureStates(
       double mostPeakC,
       double peakAtMinutes,
       double used,
-      double mostUsed) {
-    /** Times that the heat it makes could grow before it drives itself; less than 1: it does. */
-    public double margin() {
-      return 1 / used;
-    }
-  }
+      double mostUsed) {}
 }

@@ -3,7 +3,6 @@ package calmpour.core.cure;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -69,8 +68,8 @@ public final class EngineModel implements CureModel {
   }
 
   @Override
-  public List<Calibrated.Refusal> refusals(ResinSystem resin) {
-    return calibrated(resin).refusals();
+  public Optional<Calibrated> label(ResinSystem resin) {
+    return Optional.of(calibrated(resin));
   }
 
   @Override

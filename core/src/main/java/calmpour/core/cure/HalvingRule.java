@@ -58,8 +58,8 @@ public final class HalvingRule implements CureModel {
   }
 
   @Override
-  public List<Calibrated.Refusal> refusals(ResinSystem resin) {
-    return List.of();
+  public Optional<Calibrated> label(ResinSystem resin) {
+    return Optional.empty();
   }
 
   @Override

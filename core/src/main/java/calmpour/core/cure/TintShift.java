@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import calmpour.core.tint.Tint;
+
 /**
  * What is stirred in does to the cure: solvent, water and an overdose slow it, and whatever is not
  * resin makes no heat. The factors are starting values without a published source, and are shown as
@@ -31,6 +33,13 @@ public record TintShift(double rateFactor, double heatFactor) {
               + heatFactor
               + ") must be in (0, 1]");
     }
+  }
+
+  /** What a tint does that is held at its limits, so that nothing is beyond them. */
+  public static TintShift of(Tint tint) {
+    return tint.shares().isEmpty()
+        ? NONE
+        : of(tint.solventPercent(), tint.waterPercent(), 0, tint.inAll().weightOfMix());
   }
 
   /**

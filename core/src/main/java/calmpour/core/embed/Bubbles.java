@@ -46,7 +46,7 @@ public record Bubbles(double rested, double clearsMm, @Nullable Double worthMinu
     double needed = depthMm / Drift.mmPerFlow(SEEN_MM, mixDensity);
     double start = run.at(from).flow();
     double low = from;
-    double half = ends == null ? last(run) : from + (ends - from) * MOST_SHARE;
+    double half = ends == null ? run.lasts() : from + (ends - from) * MOST_SHARE;
     double high = Math.min(half, from + MOST_MINUTES);
     if (high <= from || run.at(high).flow() - start < needed) {
       return null;
@@ -60,9 +60,5 @@ public record Bubbles(double rested, double clearsMm, @Nullable Double worthMinu
       }
     }
     return high - from;
-  }
-
-  private static double last(CureRun run) {
-    return run.curve().get(run.curve().size() - 1).minutes();
   }
 }

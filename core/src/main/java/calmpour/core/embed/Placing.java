@@ -115,7 +115,7 @@ public record Placing(
     double lighter = mixDensity - density;
     Embed.Tendency tendency = Embed.tendency(density, mixDensity);
     double free = Math.max(0, layerMm - diameterMm);
-    double until = run.tooThick() == null ? last(run) : run.tooThick();
+    double until = run.tooThick() == null ? run.lasts() : run.tooThick();
     double atOnce = Drift.untilGel(run, 0, diameterMm, lighter, mixDensity, slowed);
     double travels = Math.min(free, atOnce);
     Ends ends =
@@ -143,9 +143,5 @@ public record Placing(
       }
     }
     return new Placing(tendency, ends, free, travels, high, until, Way.IN_WINDOW);
-  }
-
-  private static double last(CureRun run) {
-    return run.curve().get(run.curve().size() - 1).minutes();
   }
 }

@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
@@ -23,10 +24,12 @@ import org.jspecify.annotations.Nullable;
 final class Assembly {
   private final Job job;
   private final Recorder recorder;
+  private final CureNotes notes;
 
-  Assembly(Job job, Recorder recorder) {
+  Assembly(Job job, CureModel cure, Recorder recorder) {
     this.job = job;
     this.recorder = recorder;
+    this.notes = new CureNotes(job, cure, recorder);
   }
 
   Batch batch(MixSheet.FilledBatch batch, HandsLine.BatchTimes times) {
@@ -84,9 +87,7 @@ final class Assembly {
   private Cup cup(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, HandsLine.BatchTimes times) {
     HandsLine.CupTimes cupTimes = times.cups().get(cup.id());
     CureStates states = cupTimes.states();
-    CureNotes notes = new CureNotes(job, recorder);
-    notes.workingTime(cup, states, cupTimes.body());
-    notes.peak(cup, cupTimes.forgotten(), cupTimes.forgottenBody());
+    notes.cup(cup, cupTimes);
     cupTimes.layers().forEach(layer -> notes.layer(layer, times.contact()));
     List<Cup.Pour> pours = new ArrayList<>();
     times

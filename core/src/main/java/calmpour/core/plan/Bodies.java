@@ -5,11 +5,8 @@ import calmpour.core.cure.BodyHistory.Segment;
 import calmpour.core.cure.BodyShape;
 import calmpour.core.cure.TintShift;
 import calmpour.core.habit.Mixing;
-import calmpour.core.mould.DepthProfile;
 import calmpour.core.resin.WeighOut;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
-import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -22,9 +19,6 @@ import java.util.Map;
 final class Bodies {
   /** Nothing is ever poured out to nothing: what clings is more than that, g. */
   private static final double LEAST_G = 1e-3;
-
-  /** A closed cavity still has a mouth, cm². */
-  private static final double LEAST_OPEN_CM2 = 0.01;
 
   private final Job job;
   private final MixSheet.FilledBatch batch;
@@ -81,8 +75,11 @@ final class Bodies {
     double contentG = Milligrams.grams(cup.contentMg());
     segments.add(inCup(cup, contentG).lasting((end - from) / 60.0));
     double massG = Milligrams.grams(pour.massMg()) * pour.parts();
-    BodyShape shape = lying(job.lines().get(pour.line()).profile(), pour.level());
-    segments.add(new Segment(0, massG, shape, room()).tinted(shift(cup.tint())));
+    Job.Level level = pour.level();
+    BodyShape shape =
+        BodyShape.InMould.of(
+            job.lines().get(pour.line()).profile(), level.fromMm(), level.toMm(), level.volumeMl());
+    segments.add(new Segment(0, massG, shape, room()).tinted(TintShift.of(cup.tint())));
     return new BodyHistory(startC(job), segments);
   }
 
@@ -95,34 +92,13 @@ final class Bodies {
       return List.of();
     }
     double totalG = Milligrams.grams(batch.totalMg());
-    BodyShape shape = shape(batch.mixingCup(), totalG / job.resin().mixedDensity());
+    BodyShape shape = batch.mixingCup().holding(totalG / job.resin().mixedDensity());
     return List.of(new Segment((filledAt - contact) / 60.0, totalG, shape, room()));
   }
 
   private Segment inCup(MixSheet.FilledCup cup, double massG) {
     double density = Milligrams.grams(cup.contentMg()) / cup.contentMl();
-    Segment clear = new Segment(0, massG, shape(cup.kind(), massG / density), room());
-    return clear.tinted(shift(cup.tint()));
-  }
-
-  /** What is held at its limits has nothing beyond them. */
-  private static TintShift shift(Tint tint) {
-    if (tint.shares().isEmpty()) {
-      return TintShift.NONE;
-    }
-    return TintShift.of(tint.solventPercent(), tint.waterPercent(), 0, tint.inAll().weightOfMix());
-  }
-
-  private static BodyShape shape(CupKind kind, double volumeMl) {
-    double level = kind.levelMm(volumeMl);
-    double widens = (kind.topWidthMm() - kind.bottomWidthMm()) * level / kind.heightMm();
-    return new BodyShape.InCup(kind.bottomWidthMm(), kind.bottomWidthMm() + widens, level);
-  }
-
-  private static BodyShape lying(DepthProfile profile, Job.Level level) {
-    double depth = level.toMm() - level.fromMm();
-    double floor = level.volumeMl() * 10 / depth;
-    double open = Math.max(LEAST_OPEN_CM2, profile.areaAtMm2(level.toMm()) / 100);
-    return BodyShape.InMould.round(level.volumeMl(), depth, open, floor);
+    Segment clear = new Segment(0, massG, cup.kind().holding(massG / density), room());
+    return clear.tinted(TintShift.of(cup.tint()));
   }
 }

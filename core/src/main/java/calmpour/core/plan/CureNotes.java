@@ -2,75 +2,121 @@ package calmpour.core.plan;
 
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.BodyShape;
+import calmpour.core.cure.Calibrated;
+import calmpour.core.cure.Chemistry;
+import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
+import calmpour.core.cure.Targets;
 import calmpour.core.cure.TintShift;
 import calmpour.core.derive.Formula;
+import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Job;
 import java.util.List;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** Writes down how the moments of a body of resin came about. */
 final class CureNotes {
   private final Job job;
+  private final CureModel cure;
   private final Recorder recorder;
 
-  CureNotes(Job job, Recorder recorder) {
+  CureNotes(Job job, CureModel cure, Recorder recorder) {
     this.job = job;
+    this.cure = cure;
     this.recorder = recorder;
   }
 
-  void workingTime(MixSheet.FilledCup cup, CureStates states, BodyHistory body) {
-    boolean engine = states.heat() != null;
-    recorder.note(
-        "cup/" + cup.id() + "/workingTimeMinutes",
+  void cup(MixSheet.FilledCup cup, HandsLine.CupTimes times) {
+    String at = "cup/" + cup.id();
+    CureStates states = times.states();
+    note(
+        at + "/workingTimeMinutes",
         states.workingTimeEnds().minutes(),
         "min",
-        engine ? Formula.WORKING_TIME_ENGINE : Formula.WORKING_TIME_HALVING,
-        step -> label(step, body));
-  }
-
-  void peak(MixSheet.FilledCup cup, CureStates forgotten, BodyHistory body) {
-    CureStates.Heat heat = forgotten.heat();
-    if (heat != null) {
-      recorder.note(
-          "cup/" + cup.id() + "/peakC",
-          heat.peakC(),
-          "°C",
-          Formula.PEAK_FORGOTTEN,
-          step -> label(step, body));
-    }
+        Formula.WORKING_TIME_ENGINE,
+        states,
+        times.body(),
+        null);
+    state(at + "/threadMinutes", states.tooThick().minutes(), states, times.body());
+    state(at + "/gelsMinutes", states.gels().minutes(), states, times.body());
+    peak(at, times.forgotten(), times.forgottenBody(), Formula.PEAK_FORGOTTEN);
   }
 
   void layer(HandsLine.LayerTimes layer, int contact) {
     CureStates states = layer.states();
-    String pour = "pour/" + layer.pour().id();
-    recorder.note(
-        pour + "/gelsMinutes",
-        states.gels().minutes(),
-        "min",
-        states.heat() == null ? Formula.WORKING_TIME_HALVING : Formula.LAYER_GEL,
-        step -> label(step, layer.body()));
-    hours(pour + "/bondHours", states.bondEnds(), layer, contact);
-    hours(pour + "/demouldHours", states.demould(), layer, contact);
-    hours(pour + "/fullCureHours", states.fullCure(), layer, contact);
+    String at = "pour/" + layer.pour().id();
+    Targets targets = cure.label(job.resin()).map(Calibrated::targets).orElse(null);
+    state(at + "/gelsMinutes", states.gels().minutes(), states, layer.body());
+    hours(at + "/bondHours", states.bondEnds(), layer, contact, targets, Targets::bond);
+    hours(at + "/demouldHours", states.demould(), layer, contact, targets, Targets::demould);
+    hours(at + "/fullCureHours", states.fullCure(), layer, contact, targets, Targets::fullCure);
+    peak(at, states, layer.body(), Formula.LAYER_PEAK);
+  }
+
+  private void state(String quantity, double minutes, CureStates states, BodyHistory body) {
+    note(quantity, minutes, "min", Formula.STATE_OF_CURE, states, body, null);
+  }
+
+  private void peak(String at, CureStates states, BodyHistory body, Formula formula) {
+    CureStates.Heat heat = states.heat();
+    if (heat != null) {
+      note(at + "/peakC", heat.peakC(), "°C", formula, states, body, null);
+    }
   }
 
   private void hours(
       String quantity,
       CureStates.@Nullable Moment moment,
       HandsLine.LayerTimes layer,
-      int contact) {
+      int contact,
+      @Nullable Targets targets,
+      Function<Targets, Known> which) {
     if (moment != null) {
-      recorder.note(
-          quantity,
-          (moment.minutes() - (layer.poured() - contact) / 60.0) / 60,
-          "h",
-          layer.states().heat() == null ? Formula.WORKING_TIME_HALVING : Formula.LAYER_CURE,
-          step -> label(step, layer.body()));
+      double hours = (moment.minutes() - (layer.poured() - contact) / 60.0) / 60;
+      Known target = targets == null ? null : which.apply(targets);
+      note(quantity, hours, "h", Formula.LAYER_CURE, layer.states(), layer.body(), target);
     }
+  }
+
+  private void note(
+      String quantity,
+      double value,
+      String unit,
+      Formula formula,
+      CureStates states,
+      BodyHistory body,
+      @Nullable Known target) {
+    boolean engine = states.heat() != null;
+    recorder.note(
+        quantity,
+        value,
+        unit,
+        engine ? formula : Formula.WORKING_TIME_HALVING,
+        step -> {
+          label(step, body);
+          if (engine) {
+            cure.label(job.resin()).map(Calibrated::chemistry).ifPresent(c -> chemistry(step, c));
+          }
+          if (engine && target != null) {
+            step.given("cured to", null, target.value() * 100, "%", target.origin());
+          }
+        });
+  }
+
+  /** What the engine takes for a resin that its label says nothing of. */
+  private void chemistry(Recorder.Step step, Chemistry chemistry) {
+    LabelFacts facts = job.resin().facts();
+    boolean said = facts != null && facts.viscosityPaS() != null;
+    String resin = job.resin().name();
+    Origin thickness = said ? Origin.LABEL : Origin.ASSUMED;
+    step.given("fresh at 25 °C", resin, chemistry.viscosity25(), "Pa·s", thickness)
+        .given("heat of reaction", resin, chemistry.heatJPerG(), "J/g", Origin.ASSUMED)
+        .given("activation energy", resin, chemistry.activationKJ(), "kJ/mol", Origin.ASSUMED);
   }
 
   private static String place(int at, List<BodyHistory.Segment> segments) {

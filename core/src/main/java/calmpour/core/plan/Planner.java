@@ -138,7 +138,7 @@ public final class Planner {
   private Plan arrange(Job job, Recorder recorder) {
     List<MixSheet.FilledBatch> filled = fill(job, new MixSheet(job, recorder));
     HandsLine line = new HandsLine(job, cure);
-    Assembly assembly = new Assembly(job, recorder);
+    Assembly assembly = new Assembly(job, cure, recorder);
     List<Batch> batches = new ArrayList<>();
     for (MixSheet.FilledBatch batch : filled) {
       batches.add(assembly.batch(batch, line.place(batch)));

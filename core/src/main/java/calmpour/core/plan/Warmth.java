@@ -9,16 +9,9 @@ import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /** Judges what the cure engine says of a plan: how warm, how damp, how hard it ever gets. */
 final class Warmth {
-  /** Damp from that humidity on, %: common practice, no source. */
-  static final double DAMP_PERCENT = 50;
-
-  /** Polyurethane foams before that: a starting value, no source. */
-  private static final double DAMP_FOR_URETHANE = 40;
-
   private final Job job;
   private final CureModel cure;
   private final List<Finding> findings = new ArrayList<>();
@@ -30,47 +23,34 @@ final class Warmth {
 
   List<Finding> judge(Plan plan) {
     air();
-    int refusals = cure.refusals(job.resin()).size();
+    int refusals = cure.label(job.resin()).map(l -> l.refusals().size()).orElse(0);
     if (refusals > 0) {
       add(Severity.NOTE, Rule.LABEL_NOT_MET, "resin", refusals, 0, "");
     }
-    Cup hottest = null;
-    for (Batch batch : plan.batches()) {
-      for (Cup cup : batch.cups()) {
-        hottest = hotter(hottest, cup);
-      }
-    }
     layers(plan);
-    if (hottest != null
-        && hottest.peak() != null
-        && hottest.peak().peakC() >= CureEngine.TOO_WARM_C) {
-      add(
-          Severity.NOTE,
-          Rule.CUP_HOT_IF_FORGOTTEN,
-          "cup/" + hottest.id(),
-          hottest.peak().peakC(),
-          CureEngine.TOO_WARM_C,
-          "°C");
-    }
+    plan.batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c -> c.peak() != null && !c.pours().isEmpty())
+        .max(Comparator.comparingDouble(c -> c.peak().peakC()))
+        .filter(c -> c.peak().peakC() >= CureEngine.TOO_WARM_C)
+        .ifPresent(c ->
+            add(
+                Severity.NOTE,
+                Rule.CUP_HOT_IF_FORGOTTEN,
+                "cup/" + c.id(),
+                c.peak().peakC(),
+                CureEngine.TOO_WARM_C,
+                "°C"));
     return findings;
   }
 
   private void air() {
     Double humidity = job.session().room().humidityPercent();
     boolean urethane = job.resin().kind() == ResinKind.POLYURETHANE;
-    double damp = urethane ? DAMP_FOR_URETHANE : DAMP_PERCENT;
+    double damp = job.resin().kind().dampFromPercent();
     if (humidity != null && humidity > damp) {
       add(urethane ? Severity.NEAR : Severity.NOTE, Rule.DAMP_AIR, "resin", humidity, damp, "%");
     }
-  }
-
-  private static @Nullable Cup hotter(@Nullable Cup than, Cup cup) {
-    if (cup.peak() == null || cup.pours().isEmpty()) {
-      return than;
-    }
-    boolean hotter =
-        than == null || than.peak() == null || cup.peak().peakC() > than.peak().peakC();
-    return hotter ? cup : than;
   }
 
   /** The hottest layer, and whether any never gets hard: a line each, however many pieces. */

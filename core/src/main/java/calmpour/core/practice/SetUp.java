@@ -78,10 +78,15 @@ public record SetUp(
         .within("lampMinutes", lampMinutes, LAMP_MINUTES)
         .within("splitInto", splitInto, SPLIT_INTO)
         .present("lies", lies)
-        .within("pouredAfterMinutes", pouredAfterMinutes, POURED_AFTER_MINUTES)
         .within("sheetMm", sheetMm, SHEET_MM)
         .within("laterC", laterC, LATER_C)
         .within("laterAfterHours", laterAfterHours, LATER_AFTER_HOURS)
+        .within(
+            "pouredAfterMinutes",
+            pouredAfterMinutes,
+            new Range(
+                readyAfter(mixMinutes, restMinutes, lampMinutes),
+                POURED_AFTER_MINUTES.maxInclusive()))
         .that(
             lies != Lies.MOULD || mouldId != null,
             Problem.of("mouldId", Problem.Code.MISSING, null))
@@ -92,6 +97,15 @@ public record SetUp(
             (laterC == null) == (laterAfterHours == null),
             Problem.of(laterC == null ? "laterC" : "laterAfterHours", Problem.Code.MISSING, null))
         .orThrow();
+  }
+
+  /** When it is mixed, rested, and had its lamp, min from the first contact. */
+  double readyAfterMinutes() {
+    return readyAfter(mixMinutes, restMinutes, lampMinutes);
+  }
+
+  private static double readyAfter(double mix, double rest, double lamp) {
+    return mix + Math.max(rest, lamp);
   }
 
   double knownStartC() {

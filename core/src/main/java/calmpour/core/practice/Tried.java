@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param cup one of its cups, if nothing were poured from it
  * @param cups how many there are, all alike
+ * @param readyMinutes when it is mixed, rested, and had its lamp; nothing is poured before
  * @param piece what is poured; null when it stays in its cup
  * @param warmInstead what warming would do for the bubbles, when resting alone does not do
  * @param embed when the embed can be placed; null when there is none, or nothing is poured
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 public record Tried(
     BodyTried cup,
     int cups,
+    double readyMinutes,
     @Nullable BodyTried piece,
     List<CureCost> costs,
     @Nullable Bubbles bubbles,

@@ -45,6 +45,7 @@ final class TriedBodies {
         workshop.resins().stream()
             .filter(r -> r.id().equals(setUp.resinId()))
             .findFirst()
+            .map(workshop::asBottled)
             .orElseThrow(() -> WhatIf.unknown("resinId", setUp.resinId()));
     this.mixingCup = cup(workshop, "cupId", setUp.cupId());
     String split = setUp.splitInto() == 1 ? null : setUp.splitCupId();
@@ -52,7 +53,12 @@ final class TriedBodies {
     this.profile = setUp.lies() == SetUp.Lies.MOULD ? profile(workshop) : null;
     this.tint = setUp.colourId() == null ? null : tint(workshop, setUp.colourId());
     holds("cupId", mixingCup, setUp.massG());
-    holds(split == null ? "cupId" : "splitCupId", cup, setUp.massG() / setUp.splitInto());
+    double each = setUp.massG() / setUp.splitInto();
+    holds(split == null ? "cupId" : "splitCupId", cup, each);
+    if (profile != null && pieceG() > each) {
+      throw new InvalidValuesException(
+          List.of(new Problem("mouldId", Problem.Code.MOULD_TAKES_MORE, "" + each, 0.0, pieceG())));
+    }
   }
 
   private static @Nullable CupKind cup(Workshop workshop, String field, @Nullable String id) {
@@ -105,7 +111,7 @@ final class TriedBodies {
             kind == null || volume <= kind.capacityMl(),
             new Problem(
                 field,
-                Problem.Code.CUP_HOLDS_TOO_LITTLE,
+                Problem.Code.CUP_OVERFLOWS,
                 "" + volume,
                 0.0,
                 kind == null ? 0.0 : kind.capacityMl()))
@@ -126,9 +132,9 @@ final class TriedBodies {
 
   /** Minutes until it is mixed, rested, and had its lamp. */
   double readyMinutes() {
-    double rested = Math.max(setUp.restMinutes(), setUp.lampMinutes());
-    double ready = setUp.mixMinutes() + rested;
-    return setUp.pouredAfterMinutes() == null ? ready : Math.max(ready, setUp.pouredAfterMinutes());
+    return setUp.pouredAfterMinutes() == null
+        ? setUp.readyAfterMinutes()
+        : setUp.pouredAfterMinutes();
   }
 
   /** In the mixing cup for good. */
@@ -144,14 +150,9 @@ final class TriedBodies {
       List<Segment> tinted = mixing.segments().stream().map(s -> s.tinted(shift())).toList();
       return new BodyHistory(mixing.startC(), tinted);
     }
-    List<Segment> segments = upTo(split());
+    List<Segment> segments = upTo(setUp.readyAfterMinutes());
     segments.add(own());
     return new BodyHistory(setUp.knownStartC(), segments);
-  }
-
-  /** When it is split: after mixing, rest and lamp. */
-  private double split() {
-    return setUp.mixMinutes() + Math.max(setUp.restMinutes(), setUp.lampMinutes());
   }
 
   private Segment own() {
@@ -160,16 +161,14 @@ final class TriedBodies {
   }
 
   private TintShift shift() {
-    return tint == null
-        ? TintShift.NONE
-        : TintShift.of(tint.solventPercent(), tint.waterPercent(), 0, tint.inAll().weightOfMix());
+    return tint == null ? TintShift.NONE : TintShift.of(tint);
   }
 
   /** What is poured from one cup, in its mould or spread out; then in another room, perhaps. */
   BodyHistory piece() {
-    List<Segment> segments = upTo(split());
+    List<Segment> segments = upTo(setUp.readyAfterMinutes());
     double poured = readyMinutes();
-    segments.add(own().lasting(Math.max(0, poured - split())));
+    segments.add(own().lasting(poured - setUp.readyAfterMinutes()));
     Segment lies = new Segment(0, pieceG(), lying(), setUp.roomC()).tinted(shift());
     Double after = setUp.laterAfterHours();
     Double laterC = setUp.laterC();
@@ -188,10 +187,7 @@ final class TriedBodies {
 
   private BodyShape lying() {
     if (profile != null) {
-      double depth = profile.depthMm();
-      double floor = profile.volumeMl() * 10 / depth;
-      double open = Math.max(0.01, profile.areaAtMm2(depth) / 100);
-      return BodyShape.InMould.round(profile.volumeMl(), depth, open, floor);
+      return BodyShape.InMould.of(profile, 0, profile.depthMm(), profile.volumeMl());
     }
     double volume = pieceG() / mixDensity();
     return new BodyShape.Spread(volume * 10 / pieceDepthMm(), pieceDepthMm());
@@ -220,7 +216,7 @@ final class TriedBodies {
   }
 
   private double level(@Nullable CupKind kind, double massG) {
-    return ((BodyShape.InCup) shape(kind, massG)).depthMm();
+    return shape(kind, massG).depthMm();
   }
 
   /** Mixed, with a lamp on it, and at rest; up to a minute. */
@@ -241,14 +237,8 @@ final class TriedBodies {
     return segments;
   }
 
-  private BodyShape shape(@Nullable CupKind kind, double massG) {
+  private BodyShape.InCup shape(@Nullable CupKind kind, double massG) {
     double volume = massG / resin.mixedDensity();
-    if (kind == null) {
-      double wide = Math.cbrt(volume * 1_000 * 4 / Math.PI);
-      return new BodyShape.InCup(wide, wide, wide);
-    }
-    double level = kind.levelMm(volume);
-    double widens = (kind.topWidthMm() - kind.bottomWidthMm()) * level / kind.heightMm();
-    return new BodyShape.InCup(kind.bottomWidthMm(), kind.bottomWidthMm() + widens, level);
+    return kind == null ? BodyShape.InCup.asHighAsWide(volume) : kind.holding(volume);
   }
 }

@@ -14,7 +14,6 @@ import calmpour.core.embed.Placing;
 import calmpour.core.practice.Tried.CureCaution;
 import calmpour.core.practice.Tried.CureCost;
 import calmpour.core.practice.Tried.Measure;
-import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Workshop;
 import calmpour.core.tint.Colourant;
@@ -25,9 +24,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Tries a set-up out on the cure engine: what if it were mixed and left like this? */
 public final class WhatIf {
-  /** Damp from that humidity on, %: common practice, no source. */
-  public static final double DAMP_PERCENT = 50;
-
   /** Colder than that it is thick and keeps its bubbles, °C: common practice, no source. */
   private static final double COLD_C = 18;
 
@@ -69,6 +65,7 @@ public final class WhatIf {
     return new Tried(
         inCup,
         setUp.splitInto(),
+        setUp.readyAfterMinutes(),
         piece,
         costs(setUp),
         bubbles,
@@ -237,8 +234,7 @@ public final class WhatIf {
       }
     }
     Double humidity = setUp.humidityPercent();
-    double damp =
-        bodies.resin().kind() == ResinKind.POLYURETHANE ? DAMP_PERCENT - 10 : DAMP_PERCENT;
+    double damp = bodies.resin().kind().dampFromPercent();
     if (humidity != null && humidity > damp) {
       add(cautions, CureCaution.Kind.DAMP_AIR, humidity, damp, "%");
     }

@@ -6,5 +6,13 @@ public enum ResinKind {
   DEEP,
   FAST,
   COATING,
-  POLYURETHANE
+  POLYURETHANE;
+
+  /**
+   * Air is damp for it from that humidity on, %: 50 is common practice, no source; polyurethane
+   * foams before that (a starting value, no source).
+   */
+  public double dampFromPercent() {
+    return this == POLYURETHANE ? 40 : 50;
+  }
 }

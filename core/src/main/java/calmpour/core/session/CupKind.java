@@ -3,6 +3,7 @@ package calmpour.core.session;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.cure.BodyShape;
 import calmpour.core.habit.Habits;
 import org.jspecify.annotations.Nullable;
 
@@ -138,6 +139,16 @@ public record CupKind(
       double level, double below, double above, @Nullable Outline outline) {
     double area = outline == null ? Outline.ROUND.area : outline.area;
     return area * level * (below * below + below * above + above * above) / 3 / 1_000;
+  }
+
+  /**
+   * A body of resin in it, taken as a round one.
+   *
+   * @param volumeMl more than 0
+   */
+  public BodyShape.InCup holding(double volumeMl) {
+    double level = levelMm(volumeMl);
+    return new BodyShape.InCup(bottomWidthMm, widthAt(level), level);
   }
 
   /** Area of the outline for a width of one. */

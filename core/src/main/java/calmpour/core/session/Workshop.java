@@ -10,7 +10,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /** What is on the shelves, as far as a session needs it: a snapshot, never the live store. */
 public record Workshop(
@@ -42,6 +44,20 @@ public record Workshop(
     cups = cups == null ? List.of() : List.copyOf(cups);
     parts = parts == null ? List.of() : List.copyOf(parts);
     embeds = embeds == null ? List.of() : List.copyOf(embeds);
+  }
+
+  /** A resin with the densities of its own bottles, where its label gives none. */
+  public ResinSystem asBottled(ResinSystem resin) {
+    return resin.withDensities(densityOf(resin.partAId()), densityOf(resin.partBId()));
+  }
+
+  private @Nullable Double densityOf(@Nullable String partId) {
+    return parts.stream()
+        .filter(p -> p.id().equals(partId))
+        .map(ResinPart::density)
+        .filter(Objects::nonNull)
+        .findFirst()
+        .orElse(null);
   }
 
   /** This workshop with {@code carried} laid over it; where both have an id, the carried one is. */

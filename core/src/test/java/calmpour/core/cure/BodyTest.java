@@ -155,6 +155,21 @@ class BodyTest {
     assertThat(lost).isGreaterThan(made / 2);
   }
 
+  /** What has settled is slowed once, and never again: else every step would begin anew. */
+  @Test
+  void whatHasSettledIsSlowedOnce() {
+    Chemistry slow = Calibration.of(calmpour.core.Samples.slow()).chemistry();
+    for (double depthMm : new double[] {0.5, 1, 2, 3, 5, 8}) {
+      BodyShape sheet = new BodyShape.Spread(100, depthMm);
+      Body body = new Body(slow, new BodyHistory.Segment(0, 11 * depthMm, sheet, 22));
+      double[] settled = {0.9, 22.05, 10};
+      assertThat(body.calm(settled)).isTrue();
+      assertThat(body.calmer().calm(settled)).isFalse();
+      assertThat(body.calm(new double[] {0.5, 22.05, 10})).isFalse();
+      assertThat(body.calm(new double[] {0.9, 23, 10})).isFalse();
+    }
+  }
+
   /** A warm mix in a cup as cold as the room: they share their heat at once. */
   @Test
   void aColdCupTakesItsShare() {

@@ -200,11 +200,11 @@ class WhatIfTest {
   void whatCannotBeIsToldAtItsField() {
     Try tooMuch = new Try();
     tooMuch.massG = 4_000;
-    assertField(tooMuch, "cupId", Problem.Code.CUP_HOLDS_TOO_LITTLE);
+    assertField(tooMuch, "cupId", Problem.Code.CUP_OVERFLOWS);
     Try small = new Try();
     small.massG = 350;
     small.split = 2;
-    assertField(small, "splitCupId", Problem.Code.CUP_HOLDS_TOO_LITTLE);
+    assertField(small, "splitCupId", Problem.Code.CUP_OVERFLOWS);
     Try lost = new Try();
     lost.cup = "bucket";
     assertField(lost, "cupId", Problem.Code.UNKNOWN_ID);
@@ -218,6 +218,14 @@ class WhatIfTest {
     Try half = new Try();
     half.laterC = 30.0;
     assertField(half, "laterAfterHours", Problem.Code.MISSING);
+    Try little = new Try();
+    little.massG = 20;
+    little.lies = SetUp.Lies.MOULD;
+    little.mould = "knob";
+    assertField(little, "mouldId", Problem.Code.MOULD_TAKES_MORE);
+    Try hasty = new Try();
+    hasty.pouredAfter = 7.0;
+    assertField(hasty, "pouredAfterMinutes", Problem.Code.OUT_OF_RANGE);
     Try nowhere = new Try();
     nowhere.lies = SetUp.Lies.MOULD;
     assertField(nowhere, "mouldId", Problem.Code.MISSING);
