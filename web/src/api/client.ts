@@ -72,6 +72,16 @@ export type Refusal = S["Refusal"];
 export type CureCaution = S["CureCaution"];
 export type CureCost = S["CureCost"];
 export type Placing = S["Placing"];
+export type PieceWork = S["PieceWork"];
+export type PlacedEmbed = S["PlacedEmbed"];
+export type SurfaceWork = S["SurfaceWork"];
+export type FinishStep = S["FinishStep"];
+export type TopCoat = S["TopCoat"];
+export type Design = S["Design"];
+export type LayerView = S["LayerView"];
+export type Tool = S["Tool"];
+export type Hours = S["Hours"];
+export type Pin = S["Pin"];
 
 export const api = createClient<paths>({ baseUrl: "/" });
 

@@ -1,7 +1,9 @@
 import { useTheme } from "@mui/material/styles";
 import { useId } from "react";
 import type { Batch, Plan, Task } from "../api/client";
-import { clockTime, cupName } from "../plan/wording";
+import { TASK_WORDS, taskName } from "../plan/taskWording";
+import { cavityName, clockTime, cupName } from "../plan/wording";
+import { useTaskDrag } from "./dragTask";
 import { AXIS, layOut, type Lane, type PourLineLayout } from "./pourLineLayout";
 import { useWidth } from "./useWidth";
 
@@ -11,6 +13,9 @@ interface Props {
   startsAt: Date;
   zoneId: string;
   late: Set<string>;
+  /** Moves a task by hand: to begin so many seconds after the first step. */
+  onMove: (taskId: string, startSeconds: number) => void;
+  onRelease: (taskId: string) => void;
 }
 
 const BAR = 16;
@@ -19,7 +24,7 @@ const BAR = 16;
  * Time across, a lane a cup: pourable, thick, gel. One thread runs over the lanes, the one pair of
  * hands: squares for the mixing cup, rings for tinting, drops for pours.
  */
-export function PourLine({ plan, batches, startsAt, zoneId, late }: Props) {
+export function PourLine({ plan, batches, startsAt, zoneId, late, onMove, onRelease }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const names = width < 520 ? 74 : 112;
   return (
@@ -32,6 +37,9 @@ export function PourLine({ plan, batches, startsAt, zoneId, late }: Props) {
           startsAt={startsAt}
           zoneId={zoneId}
           late={late}
+          plan={plan}
+          onMove={onMove}
+          onRelease={onRelease}
         />
       )}
     </div>
@@ -45,9 +53,13 @@ interface DrawingProps {
   startsAt: Date;
   zoneId: string;
   late: Set<string>;
+  plan: Plan;
+  onMove: Props["onMove"];
+  onRelease: Props["onRelease"];
 }
 
-function Drawing({ layout, names, width, startsAt, zoneId, late }: DrawingProps) {
+function Drawing(props: DrawingProps) {
+  const { layout, names, width, startsAt, zoneId, late, plan } = props;
   const { vars } = useTheme();
   const palette = (vars ?? {}).palette;
   const ink = palette?.ink;
@@ -59,7 +71,7 @@ function Drawing({ layout, names, width, startsAt, zoneId, late }: DrawingProps)
     <svg
       width={width}
       height={layout.height}
-      role="img"
+      role="group"
       aria-label="Pour line: the cups over time, with the work of one pair of hands"
       style={{ display: "block" }}
     >
@@ -122,8 +134,14 @@ function Drawing({ layout, names, width, startsAt, zoneId, late }: DrawingProps)
       ))}
       {layout.tasks.map((task, i) => (
         <Mark
-          key={i}
+          key={task.id}
           task={task}
+          name={markName(task, plan)}
+          wrongAt={plan.findings.some(
+            (f) => f.severity === "BREACH" && f.place === `task/${task.id}`,
+          )}
+          onMove={(start) => props.onMove(task.id, start)}
+          onRelease={() => props.onRelease(task.id)}
           layout={layout}
           late={task.pourId !== undefined && late.has(task.pourId)}
           words={`${at(task.startSeconds)}–${at(task.endSeconds)}`}
@@ -138,20 +156,11 @@ function Drawing({ layout, names, width, startsAt, zoneId, late }: DrawingProps)
   );
 }
 
-const WORDS: Record<Task["kind"], string> = {
-  WARM: "warm",
-  WEIGH_FIRST: "weigh",
-  WEIGH_SECOND: "weigh",
-  STIR: "stir",
-  SECOND_CUP: "over",
-  REST: "rest",
-  SPLIT: "split",
-  STOCK_CUP: "stock",
-  TINT: "tint",
-  POUR: "pour",
-  BUBBLE_PASS: "bubbles",
-  COVER: "cover",
-};
+/** A lozenge: something is put in. */
+const EMBEDDING = new Set<Task["kind"]>(["LAY_EMBEDS", "EMBED"]);
+
+/** An eye: somebody looks and nudges. */
+const LOOKING = new Set<Task["kind"]>(["LOOK", "NUDGE"]);
 
 const LABEL_PX = 40;
 
@@ -162,7 +171,7 @@ function label(layout: PourLineLayout, index: number): string | undefined {
     if (task.kind === "TINT" || task.kind === "POUR") {
       continue;
     }
-    const word = WORDS[task.kind];
+    const word = TASK_WORDS[task.kind];
     const x = layout.x(task.startSeconds);
     const taken = named.some(
       (n) => n.batch === task.batch && (n.word === word || x - n.x < LABEL_PX),
@@ -334,7 +343,25 @@ function Thread({
   );
 }
 
+/** What a mark is, for those who do not see it. */
+function markName(task: Task, plan: Plan): string {
+  if (task.kind !== "POUR") {
+    return taskName(task, plan);
+  }
+  const pour = plan.batches
+    .flatMap((b) => b.cups)
+    .flatMap((c) => c.pours.map((p) => ({ cup: c, pour: p })))
+    .find((p) => p.pour.id === task.pourId);
+  return pour
+    ? `pour ${pour.cup.colourName} into ${cavityName(plan, pour.pour.line, pour.pour.cavity)}`
+    : "pour";
+}
+
 interface MarkProps {
+  name: string;
+  wrongAt: boolean;
+  onMove: (startSeconds: number) => void;
+  onRelease: () => void;
   task: Task;
   layout: PourLineLayout;
   late: boolean;
@@ -346,7 +373,15 @@ interface MarkProps {
   wrong: string | undefined;
 }
 
-function Mark({ task, layout, late, words, labelled, line, soft, sheet, wrong }: MarkProps) {
+function Mark(props: MarkProps) {
+  const { task, layout, late, words, labelled, line, soft, sheet, wrong } = props;
+  const drag = useTaskDrag(
+    task.startSeconds,
+    (layout.toSeconds - layout.fromSeconds) /
+      (layout.x(layout.toSeconds) - layout.x(layout.fromSeconds)),
+    props.onMove,
+    props.onRelease,
+  );
   const lane = layout.laneOf(task);
   if (!lane) {
     return null;
@@ -360,14 +395,30 @@ function Mark({ task, layout, late, words, labelled, line, soft, sheet, wrong }:
       {labelled}
     </text>
   );
-  const title = <title>{`${WORDS[task.kind]} ${words}`}</title>;
+  const by = task.pinned ? ", moved by hand" : "";
+  const title = (
+    <title>{`${props.name}, ${words}${by}. Drag it, or move it with the arrow keys.`}</title>
+  );
+  const ink = props.wrongAt ? wrong : line;
+  const handle = {
+    ...drag,
+    tabIndex: 0,
+    role: "button",
+    "aria-label": `${props.name}, ${words}${by}`,
+    style: { cursor: "ew-resize", touchAction: "none" },
+  } as const;
+  // A pin through what was moved by hand.
+  const pin = task.pinned && (
+    <path d={`M${x0} ${y - 9}v-8m-3 0h6`} stroke={ink} strokeWidth={2} fill="none" />
+  );
   if (task.kind === "POUR") {
     return (
-      <g>
+      <g {...handle}>
         {title}
+        {pin}
         <path
           d={`M${middle} ${y - 8}C${middle + 2.5} ${y - 3} ${middle + 4.6} ${y} ${middle + 4.6} ${y + 3}A4.6 4.6 0 1 1 ${middle - 4.6} ${y + 3}C${middle - 4.6} ${y} ${middle - 2.5} ${y - 3} ${middle} ${y - 8}Z`}
-          fill={late ? wrong : line}
+          fill={late || props.wrongAt ? wrong : line}
           stroke={sheet}
           strokeWidth={1}
         />
@@ -383,8 +434,9 @@ function Mark({ task, layout, late, words, labelled, line, soft, sheet, wrong }:
   }
   if (task.kind === "TINT") {
     return (
-      <g>
+      <g {...handle}>
         {title}
+        {pin}
         <circle
           cx={Math.min(middle, x0 + 14)}
           cy={y}
@@ -397,10 +449,23 @@ function Mark({ task, layout, late, words, labelled, line, soft, sheet, wrong }:
     );
   }
   return (
-    <g>
+    <g {...handle}>
       {title}
       {label}
-      <rect x={x0 - 5} y={y - 5} width={10} height={10} rx={1.5} fill={line} stroke={sheet} />
+      {pin}
+      {EMBEDDING.has(task.kind) ? (
+        <path d={`M${x0} ${y - 7}l6 7l-6 7l-6 -7Z`} fill={sheet} stroke={ink} strokeWidth={2.2} />
+      ) : LOOKING.has(task.kind) ? (
+        <path
+          d={`M${x0 - 7} ${y}q7 -8 14 0q-7 8 -14 0Z`}
+          fill={sheet}
+          stroke={ink}
+          strokeWidth={2}
+          strokeDasharray={task.optional ? "2 2" : undefined}
+        />
+      ) : (
+        <rect x={x0 - 5} y={y - 5} width={10} height={10} rx={1.5} fill={ink} stroke={sheet} />
+      )}
     </g>
   );
 }

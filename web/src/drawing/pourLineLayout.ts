@@ -22,6 +22,25 @@ export const AXIS = 24;
 
 const STEPS_MINUTES = [2, 5, 10, 15, 30, 60, 120, 240];
 
+/** What is done with a batch in one go, until its moulds are covered. */
+const ONE_GO = new Set<Task["kind"]>([
+  "WARM",
+  "WEIGH_FIRST",
+  "WEIGH_SECOND",
+  "STIR",
+  "SECOND_CUP",
+  "REST",
+  "SPLIT",
+  "STOCK_CUP",
+  "TINT",
+  "LAY_EMBEDS",
+  "POUR",
+  "EMBED",
+  "BUBBLE_PASS",
+  "UNDER_LAMP",
+  "COVER",
+]);
+
 /** Lays out the batches given, which should lie close together in time. */
 export function layOut(
   plan: Plan,
@@ -31,10 +50,18 @@ export function layOut(
   right: number,
 ): PourLineLayout {
   const numbers = new Set(batches.map((b) => b.number));
-  const tasks = plan.tasks.filter((t) => numbers.has(t.batch));
+  const inOneGo = plan.tasks.filter((t) => numbers.has(t.batch) && ONE_GO.has(t.kind));
+  const first = Math.min(...batches.map((b) => b.startSeconds));
+  const end = Math.max(...inOneGo.map((t) => t.endSeconds));
+  // Looks and nudges go on for hours; those of the next hour and a half are seen with the pours.
+  const tasks = plan.tasks.filter(
+    (t) =>
+      numbers.has(t.batch) &&
+      (ONE_GO.has(t.kind) || (t.hands && t.startSeconds < end + 5_400 && t.startSeconds >= first)),
+  );
   const from = Math.min(...batches.map((b) => b.startSeconds));
   const cups = batches.flatMap((b) => b.cups);
-  const lastTask = Math.max(...tasks.map((t) => t.endSeconds));
+  const lastTask = Math.max(end, ...tasks.filter((t) => !t.optional).map((t) => t.endSeconds));
   const lastThick = Math.max(...cups.map((c) => c.thickensSeconds));
   const lastGel = Math.max(...cups.map((c) => c.gelsSeconds));
   // A thin cup may stay pourable for hours; the work and a little beyond is what matters.

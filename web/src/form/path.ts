@@ -41,3 +41,11 @@ function put(at: unknown, steps: string[], value: unknown): unknown {
       Object.keys(next).length === 0);
   return empty ? others : { ...others, [step]: next };
 }
+
+/** A document without one of its fields: what is unknown is left out, never written as nothing. */
+export function leftOut<T extends object, K extends keyof T>(document: T, field: K): Omit<T, K> {
+  return Object.fromEntries(Object.entries(document).filter(([key]) => key !== field)) as Omit<
+    T,
+    K
+  >;
+}

@@ -14,8 +14,10 @@ import { Told } from "../frame/Told";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { AddMould } from "./AddMould";
+import { mended, notOnPurpose, onPurpose, pinned, released } from "./arranging";
 import { Board } from "./Board";
 import { Conditions } from "./Conditions";
+import { Days } from "./Days";
 import { CupsBench } from "./CupsBench";
 import { withoutLayer, withoutLine } from "./cupsByHand";
 import { Findings } from "./Findings";
@@ -42,7 +44,8 @@ interface Props {
 export function Bench({ editing, session, shelves, defaults }: Props) {
   const units = useUnits();
   const { edit, editor } = editing;
-  const { answer, trouble } = usePlan(session, shelves.version);
+  const keptId = editor.status === "open" ? editor.kept?.id : undefined;
+  const { answer, trouble } = usePlan(session, shelves.version, keptId);
   const [selected, setSelected] = useState<number | null>(null);
   const [adding, setAdding] = useState(false);
   const [conditions, setConditions] = useState(session.resinId === "");
@@ -113,22 +116,17 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
     setConditions((open) => open || session.resinId === "");
   };
   const mend = (way: Mend) => {
-    switch (way.kind) {
-      case "NO_WARMING":
-        edit(
-          { ...session, habits: { ...habits, mixing: { ...habits.mixing, warming: "NONE" } } },
-          null,
-        );
-        break;
-      case "SHORTER_REST":
-        edit({ ...session, habits: { ...habits, restMinutes: way.value } }, null);
-        break;
-      case "MORE_BATCHES":
-        edit({ ...session, splitInto: way.value }, null);
-        break;
-      case "COOLER_ROOM":
-        edit({ ...session, room: { ...session.room, temperatureC: way.value } }, null);
-        break;
+    const next = mended(session, habits, way);
+    if (next) {
+      edit(next, null);
+    } else if (way.kind === "LEAVE_OUT") {
+      remove(way.value);
+    } else if (way.kind === "CHANGE_HOURS") {
+      setConditions(true);
+    } else if (way.target?.startsWith("mould/")) {
+      window.location.hash = `#/moulds/${way.target.slice("mould/".length)}`;
+    } else {
+      window.location.hash = "#/shelf";
     }
   };
   /** The mould as the saved plan knew it, to be carried along by the session from now on. */
@@ -190,7 +188,16 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           />
         )}
         {trouble && errors.length === 0 && <Told trouble={trouble} onRetry={shelves.reload} />}
-        {plan && !trouble && <Findings plan={plan} session={session} onMend={mend} />}
+        {plan && !trouble && (
+          <Findings
+            plan={plan}
+            session={session}
+            startsAt={startsAt}
+            onMend={mend}
+            onAccept={(finding, reason) => edit(onPurpose(session, finding, reason), null)}
+            onTakeBack={(finding) => edit(notOnPurpose(session, finding), null)}
+          />
+        )}
         <Box
           sx={{
             display: "grid",
@@ -306,6 +313,8 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                 )}
                 {!adding && chosen && selected !== null && (
                   <PieceEditor
+                    view={plan?.pieces[selected] ?? null}
+                    session={session}
                     key={selected}
                     line={selected}
                     piece={chosen}
@@ -322,6 +331,18 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                   <LayerStates plan={plan} piece={selected} startsAt={startsAt} zoneId={zoneId} />
                 )}
               </Sheet>
+            </Box>
+          )}
+          {plan && !trouble && (
+            <Box sx={{ gridColumn: "1 / -1", minWidth: 0, order: 1 }}>
+              <Days
+                plan={plan}
+                session={session}
+                startsAt={startsAt}
+                onMove={(taskId, start) => edit(pinned(session, taskId, start), `pin ${taskId}`)}
+                onRelease={(taskId) => edit(released(session, taskId), null)}
+                onEdit={editCups}
+              />
             </Box>
           )}
           <Box sx={{ gridColumn: "1 / -1", minWidth: 0 }}>
@@ -348,6 +369,10 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     startsAt={startsAt}
                     zoneId={zoneId}
                     late={late}
+                    onMove={(taskId, start) =>
+                      edit(pinned(session, taskId, start), `pin ${taskId}`)
+                    }
+                    onRelease={(taskId) => edit(released(session, taskId), null)}
                   />
                 ) : (
                   <Typography color="text.secondary">

@@ -15,6 +15,7 @@ import { Fields } from "../form/Fields";
 import { NumberField } from "../units/NumberField";
 import { useUnits } from "../units/UnitsProvider";
 import { AddResin } from "./AddResin";
+import { HoursFields } from "./HoursFields";
 import { SCHOOLS, schoolText } from "./schools";
 
 interface Props {
@@ -52,6 +53,11 @@ const HANDS: { key: Numeric<Required<Hands>>; label: string }[] = [
   { key: "pourSecondsMl", label: "and for each mL" },
   { key: "bubbleSecondsCavity", label: "Bubbles, a cavity" },
   { key: "coverSeconds", label: "Cover" },
+  { key: "embedSeconds", label: "An embed" },
+  { key: "nudgeSeconds", label: "Nudge one" },
+  { key: "demouldSecondsPiece", label: "Demould a piece" },
+  { key: "mouldSeconds", label: "Wipe a cavity" },
+  { key: "cleanUpSeconds", label: "Clean up" },
 ];
 
 /** When, where, with which resin and by which habits: opened in place under the title. */
@@ -168,6 +174,7 @@ export function Conditions(props: Props) {
           <MenuItem value="A">A</MenuItem>
         </TextField>
       </Box>
+      <HoursFields session={session} errors={errors} onChange={onChange} />
       {adding && (
         <AddResin
           onClose={() => setAdding(false)}

@@ -1,88 +1,189 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { Mend, Plan, Session } from "../api/client";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import type { Finding, Mend, Plan, Session } from "../api/client";
 import { WrongMark } from "../frame/Told";
 import { useUnits } from "../units/UnitsProvider";
-import { findingText, latePours, mendText } from "./wording";
+import { acceptable, findingText, latePours, mendText } from "./wording";
 
 interface Props {
   plan: Plan;
   session: Session;
+  startsAt: Date;
   onMend: (mend: Mend) => void;
+  onAccept: (finding: Finding, reason: string) => void;
+  onTakeBack: (finding: Finding) => void;
 }
 
-const SHOWN = 5;
+const SHOWN = 6;
 
-/** What is wrong or nearly so, with the changes that have been tried and would mend it. */
-export function Findings({ plan, session, onMend }: Props) {
+interface Told {
+  key: string;
+  breach: boolean;
+  text: string;
+  finding: Finding | undefined;
+  mends: Mend[];
+}
+
+/** What is wrong or nearly so, each with what would mend it; the rest is one key away. */
+export function Findings(props: Props) {
+  const { plan, session, startsAt, onMend } = props;
   const units = useUnits();
+  const [all, setAll] = useState(false);
   const breaches = plan.findings.filter((f) => f.severity === "BREACH");
   const near = plan.findings.filter((f) => f.severity === "NEAR");
   // What is only worth knowing of a mould or a label is told last; batches and parts show themselves.
   const notes = plan.findings.filter(
     (f) =>
-      f.severity === "NOTE" && (f.place.startsWith("piece/") || f.rule === "LABEL_CONTRADICTS"),
+      f.severity === "NOTE" &&
+      (f.accepted !== undefined ||
+        f.place.startsWith("piece/") ||
+        f.place.startsWith("layer/") ||
+        f.rule === "LABEL_CONTRADICTS"),
   );
-  const mends = breaches.find((f) => f.mends.length > 0)?.mends ?? [];
-  const late = breaches.some((f) => f.rule === "POUR_AFTER_WORKING_TIME");
   if (breaches.length + near.length + notes.length === 0) {
     return null;
   }
   // Late pours are told a cup at a time: they share their cause and their mend.
+  const late = breaches.filter((f) => f.rule === "POUR_AFTER_WORKING_TIME");
   const others = breaches.filter((f) => f.rule !== "POUR_AFTER_WORKING_TIME");
-  const told = [
-    ...latePours(plan).map((text) => ({ key: text, breach: true, text })),
+  const told: Told[] = [
+    ...latePours(plan).map((text, i) => ({
+      key: text,
+      breach: true,
+      text,
+      finding: undefined,
+      mends: i === 0 ? (late.find((f) => f.mends.length > 0)?.mends ?? []) : [],
+    })),
     ...[...others, ...near, ...notes].map((finding) => ({
       key: `${finding.rule} ${finding.place}`,
       breach: finding.severity === "BREACH",
       text: findingText(finding, plan, units),
+      finding,
+      mends: finding.mends,
     })),
   ];
-  const lines = told.slice(0, SHOWN);
+  // Of many alike the first stands for all, until all are asked for.
+  const alike = (line: Told) =>
+    told.filter((t) => line.finding && t.finding?.rule === line.finding.rule).length - 1;
+  const firsts = told.filter(
+    (line, i) =>
+      !line.finding || told.findIndex((t) => t.finding?.rule === line.finding?.rule) === i,
+  );
+  const lines = all
+    ? told
+    : firsts
+        .slice(0, SHOWN)
+        .map((line) =>
+          alike(line) > 0
+            ? { ...line, text: `${line.text} And ${alike(line)} more like it.` }
+            : line,
+        );
   const hidden = told.length - lines.length;
   return (
-    <Box
-      component="section"
-      aria-label="What to look at"
-      sx={{ px: 1, pb: 1, display: "flex", flexWrap: "wrap", columnGap: 4, rowGap: 0.5 }}
-    >
-      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, flex: "1 1 460px" }}>
+    <Box component="section" aria-label="What to look at" sx={{ px: 1, pb: 1 }}>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {lines.map((line) => (
-          <Line key={line.key} breach={line.breach} text={line.text} />
+          <Line
+            key={line.key}
+            line={line}
+            mendWords={(mend) => mendText(mend, session, units, startsAt)}
+            onMend={onMend}
+            onAccept={props.onAccept}
+            onTakeBack={props.onTakeBack}
+          />
         ))}
-        {hidden > 0 && <Box component="li">and {hidden} more</Box>}
       </Box>
-      {late && (
-        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
-          {mends.length > 0 ? (
-            <span>Any one of these mends it:</span>
-          ) : (
-            <span>Leave out some moulds, or take a slower resin.</span>
-          )}
-          {mends.map((mend) => (
-            <Button key={mend.kind} variant="outlined" onClick={() => onMend(mend)}>
-              {mendText(mend, session, units)}
-            </Button>
-          ))}
-        </Box>
+      {late.length > 0 && late.every((f) => f.mends.length === 0) && (
+        <span>Leave out some moulds, or take a slower resin.</span>
+      )}
+      {(hidden > 0 || all) && (
+        <Button onClick={() => setAll(!all)}>{all ? "Fewer" : `and ${hidden} more`}</Button>
       )}
     </Box>
   );
 }
 
-function Line({ breach, text }: { breach: boolean; text: string }) {
+interface LineProps {
+  line: Told;
+  mendWords: (mend: Mend) => string;
+  onMend: (mend: Mend) => void;
+  onAccept: (finding: Finding, reason: string) => void;
+  onTakeBack: (finding: Finding) => void;
+}
+
+function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState("");
+  const { finding } = line;
   return (
     <Box
       component="li"
       sx={{
         display: "flex",
-        gap: 0.75,
+        columnGap: 1,
+        rowGap: 0.25,
+        flexWrap: "wrap",
         alignItems: "center",
-        color: breach ? "error.main" : "text.primary",
+        minHeight: 30,
+        color: line.breach ? "error.main" : "text.primary",
       }}
     >
-      {breach ? <WrongMark /> : <b aria-hidden="true">·</b>}
-      {text}
+      {line.breach ? <WrongMark /> : <b aria-hidden="true">·</b>}
+      <span>{line.text}</span>
+      {finding?.accepted !== undefined && (
+        <>
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            On purpose: “{finding.accepted}”
+          </Box>
+          <Button size="small" onClick={() => onTakeBack(finding)}>
+            Take that back
+          </Button>
+        </>
+      )}
+      {line.mends.map((mend) => (
+        <Button
+          key={`${mend.kind} ${mend.target ?? ""}`}
+          size="small"
+          variant="outlined"
+          sx={{ py: 0 }}
+          onClick={() => onMend(mend)}
+        >
+          {mendWords(mend)}
+        </Button>
+      ))}
+      {finding && finding.accepted === undefined && acceptable(finding) && !asking && (
+        <Button size="small" sx={{ py: 0 }} onClick={() => setAsking(true)}>
+          Do it on purpose
+        </Button>
+      )}
+      {finding && asking && (
+        <>
+          <TextField
+            label="Why?"
+            size="small"
+            value={reason}
+            autoFocus
+            onChange={(e) => setReason(e.target.value)}
+            sx={{ width: 260 }}
+          />
+          <Button
+            size="small"
+            variant="contained"
+            disabled={reason.trim() === ""}
+            onClick={() => {
+              onAccept(finding, reason.trim());
+              setAsking(false);
+            }}
+          >
+            Keep that reason
+          </Button>
+          <Button size="small" onClick={() => setAsking(false)}>
+            Leave it
+          </Button>
+        </>
+      )}
     </Box>
   );
 }

@@ -11,6 +11,7 @@ interface School {
 const MIXING = "Warming and mixing";
 const SPLITTING = "Splitting";
 const TINTING = "Tinting";
+const CARE = "Moulds, bubbles, and when a piece may leave";
 
 /** Habits in which makers differ: each with its choices and, beside it, a line why. */
 export const SCHOOLS: School[] = [
@@ -149,6 +150,99 @@ export const SCHOOLS: School[] = [
       },
     ],
   },
+  {
+    title: CARE,
+    specs: ({ care }) => [
+      {
+        path: "care.moulds",
+        label: "Every mould before",
+        kind: "choice",
+        needed: true,
+        width: 200,
+        choices: [
+          ["NONE", "as it is"],
+          ["ALCOHOL_WIPE", "wiped with alcohol"],
+          ["RELEASE_SPRAY", "release spray"],
+        ],
+      },
+      ...(care?.moulds === "NONE"
+        ? []
+        : ([
+            {
+              path: "care.mouldDryMinutes",
+              label: "dries for",
+              kind: "number",
+              symbol: "min",
+              needed: true,
+              width: 115,
+            },
+          ] as const)),
+      {
+        path: "care.bubbles",
+        label: "Bubbles are brought out",
+        kind: "choice",
+        needed: true,
+        width: 215,
+        choices: [
+          ["SOFT_TOOL", "with a soft tool"],
+          ["HOT_AIR", "with hot air"],
+          ["FLAME", "with a flame"],
+          ["LAMP", "under a lamp"],
+          ["ALCOHOL_MIST", "with a fine alcohol mist"],
+        ],
+      },
+      ...(care?.bubbles === "LAMP"
+        ? ([
+            {
+              path: "care.lampMinutes",
+              label: "for",
+              kind: "number",
+              symbol: "min",
+              needed: true,
+              width: 100,
+            },
+          ] as const)
+        : []),
+      {
+        path: "care.halfFillRestMinutes",
+        label: "Half fill rests",
+        kind: "number",
+        symbol: "min",
+        needed: true,
+      },
+      {
+        path: "care.embedDryMinutes",
+        label: "Glued embeds dry",
+        kind: "number",
+        symbol: "min",
+        needed: true,
+        width: 150,
+      },
+      {
+        path: "care.leaving",
+        label: "Leaves the house",
+        kind: "choice",
+        needed: true,
+        width: 215,
+        choices: [
+          ["FULL_CURE", "when fully cured"],
+          ["AFTER_DAYS", "some weeks later"],
+        ],
+      },
+      ...(care?.leaving === "AFTER_DAYS"
+        ? ([
+            {
+              path: "care.leavingDays",
+              label: "not before",
+              kind: "number",
+              symbol: "days",
+              needed: true,
+              width: 120,
+            },
+          ] as const)
+        : []),
+    ],
+  },
 ];
 
 /** Why the choices are as they are, a line each. */
@@ -181,6 +275,22 @@ export function schoolText(title: string, habits: Whole): string[] {
             ]
           : []),
         "A full cup warms itself and then goes faster: 50 to 120 mL in one is usual. Shallow cups stay cooler. Deep-pour resins are ruled by their label alone.",
+      ];
+    case CARE:
+      return [
+        ...(habits.care?.bubbles === "HOT_AIR" || habits.care?.bubbles === "FLAME"
+          ? [
+              "Never where alcohol was wiped or sprayed, nor over a mix that holds alcohol ink or solvent; held too long it harms the silicone.",
+            ]
+          : []),
+        ...(habits.care?.bubbles === "ALCOHOL_MIST" || habits.care?.moulds === "ALCOHOL_WIPE"
+          ? [
+              "Once alcohol is out on the bench, no flame and no hot air for the rest of the session.",
+            ]
+          : []),
+        ...(habits.care?.moulds === "ALCOHOL_WIPE"
+          ? ["A mould left wet with alcohol comes out dull: let it go first."]
+          : []),
       ];
     default:
       return [

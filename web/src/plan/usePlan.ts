@@ -7,8 +7,12 @@ export interface Planned {
   trouble: Trouble | null;
 }
 
-/** Asks for a plan on every edit; answers that come too late are dropped. */
-export function usePlan(session: Session | null, workshopVersion: number): Planned {
+/**
+ * Asks for a plan on every edit; answers that come too late are dropped.
+ *
+ * @param id of the kept session, so that it is not in its own way
+ */
+export function usePlan(session: Session | null, workshopVersion: number, id?: string): Planned {
   const [planned, setPlanned] = useState<Planned>({ answer: null, trouble: null });
   useEffect(() => {
     if (!session || (session.pieces?.length ?? 0) === 0 || session.resinId === "") {
@@ -16,7 +20,13 @@ export function usePlan(session: Session | null, workshopVersion: number): Plann
     }
     const calledOff = new AbortController();
     const timer = setTimeout(() => {
-      ask(api.POST("/api/plan", { body: session, signal: calledOff.signal }))
+      ask(
+        api.POST("/api/plan", {
+          body: session,
+          signal: calledOff.signal,
+          ...(id ? { params: { query: { id } } } : {}),
+        }),
+      )
         .then((answer) =>
           setPlanned((before) =>
             answer.status === "ok"
@@ -30,6 +40,6 @@ export function usePlan(session: Session | null, workshopVersion: number): Plann
       clearTimeout(timer);
       calledOff.abort();
     };
-  }, [session, workshopVersion]);
+  }, [session, workshopVersion, id]);
   return planned;
 }

@@ -83,5 +83,7 @@ export function choices(workshop: Workshop | null, session: Session): Required<W
     cups: over(workshop?.cups, carried?.cups),
     parts: over(workshop?.parts, carried?.parts),
     embeds: over(workshop?.embeds, carried?.embeds),
+    tools: over(workshop?.tools, carried?.tools),
+    bookings: [],
   };
 }

@@ -1,3 +1,4 @@
+import { taskName } from "./taskWording";
 import type { Cup, Derivation, Finding, Input, Loading, Mend, Plan, Session } from "../api/client";
 import { showWith, type Units } from "../units/units";
 
@@ -36,6 +37,14 @@ export function ordinal(place: number): string {
 /** Minutes as a maker says them: never more precise than it matters. */
 export function minutes(value: number): string {
   return value < 10 && value % 1 !== 0 ? `${value.toFixed(1)} min` : `${Math.round(value)} min`;
+}
+
+/** A wait of minutes, hours or days, as one would say it. */
+export function span(value: number): string {
+  if (value < 180) {
+    return minutes(value);
+  }
+  return value < 48 * 60 ? `${Math.round(value / 60)} h` : `${Math.round(value / 1440)} days`;
 }
 
 interface Stand {
@@ -131,6 +140,21 @@ export function placeText(place: string, plan: Plan): string {
   if (kind === "resin") {
     return "the resin";
   }
+  if (kind === "task") {
+    const task = plan.tasks.find((t) => `task/${t.id}` === place);
+    return task ? `“${taskName(task, plan)}”` : "a task that is no longer there";
+  }
+  if (kind === "layer") {
+    const layer = Number(place.split("/")[2]);
+    return `${plan.pieces[Number(id)]?.mouldName ?? "a mould"}, ${ordinal(layer + 1)} layer`;
+  }
+  if (kind === "part" || kind === "colourant" || kind === "embed") {
+    const embed = plan.pieces
+      .flatMap((p) => p.layers.flatMap((l) => l.embeds))
+      .find((e) => e.embedId === id);
+    const dose = cups.flatMap((c) => c.doses).find((d) => d.colourantId === id);
+    return embed?.embedName ?? dose?.colourantName ?? "a part of the resin";
+  }
   return kind === "batch" ? `batch ${id}` : "the plan";
 }
 
@@ -202,6 +226,76 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)} would get to about ${showWith(units.TEMPERATURE, finding.value, 0)} if it were forgotten full. If it runs hot: do not hold, cover or bin it; put it outdoors on something that does not burn.`;
     case "PIECE_GETS_HOT":
       return `${capital(place)} warms itself to about ${showWith(units.TEMPERATURE, finding.value, 0)} in its mould. Pour it in thinner layers, or take a slower resin.`;
+    case "OUT_OF_ORDER":
+      return `${capital(place)} comes before what it needs is done, ${span(finding.limit - finding.value)} too early.`;
+    case "JOIN_TOO_EARLY":
+      return `${capital(place)}: the layer below needs ${span(finding.limit - finding.value)} more before this join.`;
+    case "JOIN_TOO_LATE":
+      return `${capital(place)}: the layer below is ${span(over)} past this join.`;
+    case "EMBED_TOO_EARLY":
+      return `${capital(place)}, ${span(finding.limit - finding.value)} before the layer would hold it.`;
+    case "EMBED_TOO_LATE":
+      return `${capital(place)}, ${span(over)} after the layer would still wet it.`;
+    case "NUDGE_TOO_LATE":
+      return `${capital(place)} comes ${span(over)} later than it helps.`;
+    case "LOOK_TOO_LATE":
+      return `${capital(place)} comes ${span(over)} later than bubbles wait.`;
+    case "AFTER_GEL":
+      return `${capital(place)} ends ${span(over)} after the gel.`;
+    case "NOT_YET_DRY":
+      return `${capital(place)}: what lies below it needs ${span(finding.limit - finding.value)} more to dry.`;
+    case "NOT_YET_CURED":
+      return `${capital(place)}: it is hard ${span(finding.limit - finding.value)} later.`;
+    case "FINISHED_TOO_EARLY":
+      return `${capital(place)} comes ${span(finding.limit - finding.value)} before its wait is over.`;
+    case "TASK_MISSING":
+      return `${capital(place)} is not in this plan, and it has to be.`;
+    case "HANDS_TWICE":
+      return `${capital(place)} begins while the hands have something else, for ${span(finding.limit - finding.value)} more.`;
+    case "HANDS_BOOKED":
+      return `${capital(place)} falls into another session’s work.`;
+    case "MAKER_AWAY":
+      return `${capital(place)} falls into hours when nobody is there.`;
+    case "NO_SUCH_TOOL":
+      return `${capital(place)}: there is none on the shelf.`;
+    case "TOOL_OVERFULL":
+      return `${capital(place)}: it holds ${finding.limit} at once.`;
+    case "TOOL_TWICE":
+      return `${capital(place)} begins while another load is in, for ${span(finding.limit - finding.value)} more.`;
+    case "BOARD_FULL":
+      return `${finding.value} pieces stand at once, and the level boards have room for ${finding.limit}.`;
+    case "MOULD_TWICE":
+      return `${capital(place)} is wanted ${finding.value} times at once, and there are ${finding.limit}.`;
+    case "MOULD_BOOKED":
+      return finding.severity === "BREACH"
+        ? `${capital(place)}: with another session’s pieces ${finding.value} are wanted at once, and there are ${finding.limit}.`
+        : `${capital(place)} is also in another session at that time; nobody has noted how many there are.`;
+    case "MOULD_NOT_FOR_POT":
+      return `${capital(place)} is not fit for the pressure pot: air in its rubber would bend the piece.`;
+    case "CAVITY_SHORT":
+      return `${capital(place)} gets ${showWith(units.VOLUME, finding.value)} of ${showWith(units.VOLUME, finding.limit)}.`;
+    case "CAVITY_OVERFULL":
+      return `${capital(place)} gets ${showWith(units.VOLUME, finding.value)}, and takes ${showWith(units.VOLUME, finding.limit)}.`;
+    case "MASS_BALANCE":
+      return `The grams of ${place} do not add up: ${showWith(units.MASS, finding.value, 3)} beside ${showWith(units.MASS, finding.limit, 3)}.`;
+    case "LOADING_OVER_LIMIT":
+      return `${capital(place)} is loaded to ${finding.value.toFixed(1)} %, and ${finding.limit.toFixed(1)} % is the most.`;
+    case "STOCK_SHORT":
+      return finding.unit === "g"
+        ? `${capital(place)} runs out: ${showWith(units.MASS, finding.value, 0)} wanted, ${showWith(units.MASS, finding.limit, 0)} left on the shelf.`
+        : `${capital(place)}: ${finding.value} wanted, ${finding.limit} left on the shelf.`;
+    case "FLAME_NEAR_ALCOHOL":
+      return `${capital(place)} by flame or hot air, with alcohol on the bench: it can catch fire. Take a soft tool for this session.`;
+    case "PIN_LOST":
+      return "A task that was moved by hand is no longer in the plan.";
+    case "EMBED_NOT_DRY":
+      return `${capital(place)}: its embed is not dried or sealed, and would bubble.`;
+    case "EMBED_POKES_THROUGH":
+      return `${capital(place)}: a pointed embed pokes through loose powder.`;
+    case "EMBED_RISES":
+      return `${capital(place)}: its embed is lighter than the mix and rises. Anchor it, or put it in when the layer has thickened.`;
+    case "EMBED_SINKS":
+      return `${capital(place)}: its embed is heavier than the mix and sinks to the floor. Anchor it, or lay it on a bed.`;
     case "NEVER_FULLY_CURED":
       return `In a room of ${showWith(units.TEMPERATURE, finding.value, 0)} some pieces never cure fully: they turn to glass before. A warm box for a night lets them go on.`;
   }
@@ -231,7 +325,24 @@ export function latePours(plan: Plan): string[] {
     });
 }
 
-export function mendText(mend: Mend, session: Session, units: Units): string {
+/** What a maker may know better than the plan: told, and with a reason it is done all the same. */
+export function acceptable(finding: Finding): boolean {
+  return (
+    finding.rule === "COATING_IN_A_MOULD" ||
+    finding.rule === "DEEPER_THAN_RATED" ||
+    finding.rule === "THINNER_THAN_RATED" ||
+    finding.rule === "URETHANE_BEFORE_EPOXY" ||
+    finding.rule === "WATER_FORBIDDEN" ||
+    finding.rule === "WATER_IN_COLOUR" ||
+    finding.rule === "SOLVENT_IN_COLOUR" ||
+    finding.rule === "MOULD_PAST_ITS_END" ||
+    finding.rule === "WAXED_CUP" ||
+    finding.rule === "MOULD_NOT_FOR_POT" ||
+    finding.rule === "CUP_HEATS"
+  );
+}
+
+export function mendText(mend: Mend, session: Session, units: Units, startsAt: Date): string {
   switch (mend.kind) {
     case "NO_WARMING":
       return "Leave the bottles cold";
@@ -243,6 +354,22 @@ export function mendText(mend: Mend, session: Session, units: Units): string {
       return `Mix ${countWord(mend.value).toLowerCase()} smaller batches`;
     case "COOLER_ROOM":
       return `Cool the room to ${showWith(units.TEMPERATURE, mend.value)}`;
+    case "MOVE_TASK":
+      return `Move it to ${clockTime(startsAt, mend.value, session.zoneId)}`;
+    case "RELEASE_PIN":
+      return "Let the plan place it";
+    case "CHANGE_HOURS":
+      return "Change the hours";
+    case "OTHER_START":
+      return `Begin ${span(Math.abs(mend.value))} ${mend.value < 0 ? "earlier" : "later"}`;
+    case "SOFT_TOOL":
+      return "Bubbles with a soft tool";
+    case "LEAVE_OUT":
+      return "Leave it out";
+    case "CURE_ON_BENCH":
+      return "Cure it on the bench";
+    case "OPEN_SHELF":
+      return mend.target?.startsWith("mould/") ? "Open the mould" : "Open the shelf";
   }
 }
 
@@ -283,6 +410,7 @@ const FORMULAS: Record<Derivation["formula"], string> = {
     "What the mould holds up to the top of the layer, less what it holds up to the layer’s foot.",
   FILL_BY_VOLUME: "As given.",
   FILL_THE_REST: "What the mould holds, less the layers below.",
+  COAT_VOLUME: "Area times thickness; edges and what runs off on top.",
   POUR_MASS: "Volume times the density of the tinted mix, up to a whole milligram.",
   PIECE_VOLUME: "All its layers.",
   SESSION_VOLUME: "Every piece of every mould.",

@@ -19,24 +19,28 @@ import {
   ColourantEditor,
   ColourEditor,
   CupEditor,
+  DesignEditor,
   EmbedEditor,
   PartEditor,
   ResinEditor,
+  ToolEditor,
   type EditorProps,
 } from "./editors";
 import {
   COLOURANTS,
   COLOURS,
   CUPS,
+  DESIGNS,
   EMBEDS,
   PARTS,
   RESINS,
+  TOOLS,
   type Kind,
   type Material,
 } from "./kinds";
 import { useShelf } from "./useShelf";
 
-const BOARDS = [RESINS, PARTS, COLOURANTS, COLOURS, EMBEDS, CUPS] as const;
+const BOARDS = [RESINS, PARTS, COLOURANTS, COLOURS, EMBEDS, CUPS, TOOLS, DESIGNS] as const;
 
 /** Materials as they stand on the shelf, one board a kind; one of them opens in place. */
 export function ShelfScreen({ kind }: { kind: string | undefined }) {
@@ -87,6 +91,8 @@ export function ShelfScreen({ kind }: { kind: string | undefined }) {
       {here === "colours" && <Board key={here} kind={COLOURS} editor={ColourEditor} {...props} />}
       {here === "embeds" && <Board key={here} kind={EMBEDS} editor={EmbedEditor} {...props} />}
       {here === "cups" && <Board key={here} kind={CUPS} editor={CupEditor} {...props} />}
+      {here === "tools" && <Board key={here} kind={TOOLS} editor={ToolEditor} {...props} />}
+      {here === "designs" && <Board key={here} kind={DESIGNS} editor={DesignEditor} {...props} />}
       <Box
         component="aside"
         aria-label="Cautions"

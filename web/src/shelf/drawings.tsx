@@ -106,3 +106,51 @@ export function Patch({ swatch, label }: { swatch: string; label: string }) {
     </svg>
   );
 }
+
+/** A pot with its lid, a box, a lamp, a board. */
+export function ToolDrawing({ kind, label }: { kind: string; label: string }) {
+  const ink = useInk();
+  const path = {
+    PRESSURE_POT: "M12 24H66V60H12ZM8 24H70M18 24V14H60V24M39 14V6",
+    HOT_BOX: "M8 14H70V60H8ZM16 22H62V52H16ZM24 30V44M39 30V44M54 30V44",
+    LAMP: "M20 60H58M39 60V34M22 34H56L48 14H30Z",
+    BOARD: "M4 44H74V50H4ZM14 50V60M64 50V60",
+  }[kind];
+  return (
+    <svg width={78} height={66} role="img" aria-label={label}>
+      <path d={path} fill={ink?.rubber} stroke={ink?.line} strokeWidth={2} strokeLinejoin="round" />
+    </svg>
+  );
+}
+
+interface StackProps {
+  label: string;
+  /** From the floor up; a layer without a share takes what is left. */
+  layers: { swatch: string; share: number | undefined }[];
+}
+
+/** The layers of a design, in a mould of no shape in particular. */
+export function StackOfLayers({ label, layers }: StackProps) {
+  const ink = useInk();
+  const told = layers.reduce((sum, l) => sum + (l.share ?? 0), 0);
+  const shares = layers.map((l) => l.share ?? Math.max(0, 1 - told));
+  return (
+    <svg width={78} height={66} role="img" aria-label={label}>
+      {layers.map((layer, i) => {
+        const below = shares.slice(0, i).reduce((sum, s) => sum + s, 0);
+        const height = (shares[i] ?? 0) * 54;
+        return (
+          <rect
+            key={i}
+            x={6}
+            width={66}
+            y={60 - below * 54 - height}
+            height={height}
+            fill={layer.swatch}
+          />
+        );
+      })}
+      <path d="M5 5V61H73V5" fill="none" stroke={ink?.line} strokeWidth={2} />
+    </svg>
+  );
+}

@@ -17,6 +17,8 @@ import {
   type ResinPart,
   type ResinView,
   type ShelfView,
+  type Design,
+  type Tool,
 } from "../api/client";
 import { Fields } from "../form/Fields";
 import { setAt } from "../form/path";
@@ -34,6 +36,7 @@ import {
   LOT_SPECS,
   PART_SPECS,
   RESIN_GROUPS,
+  toolSpecs,
 } from "./specs";
 import { cupText, labelDoubt } from "./wording";
 
@@ -447,6 +450,38 @@ export function CupEditor({ draft, errors, onChange }: EditorProps<CupKind>) {
     <Box sx={{ display: "grid", gap: 1.5 }}>
       <Fields specs={CUP_SPECS} draft={draft} errors={errors} onChange={onChange} />
       {words && <Box>{words}</Box>}
+    </Box>
+  );
+}
+
+export function ToolEditor({ draft, errors, onChange }: EditorProps<Tool>) {
+  return (
+    <Box sx={{ display: "grid", gap: 1.5 }}>
+      <Fields specs={toolSpecs(draft.kind)} draft={draft} errors={errors} onChange={onChange} />
+      {draft.kind === "PRESSURE_POT" && (
+        <Box>
+          Below its rating, with a relief valve; the lid tightened crosswise; emptied before it is
+          opened. Local rules come first.
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** Its layers are drawn on a mould, in a session; here it is only named. */
+export function DesignEditor({ draft, errors, onChange }: EditorProps<Design>) {
+  return (
+    <Box sx={{ display: "grid", gap: 1.5 }}>
+      <Fields
+        specs={[{ path: "name", label: "Name", kind: "text", needed: true, width: 240 }]}
+        draft={draft}
+        errors={errors}
+        onChange={onChange}
+      />
+      <Box sx={{ color: "text.secondary" }}>
+        A design is drawn on a mould in a session, and kept from there. It is poured in any other by
+        that mould’s own depth.
+      </Box>
     </Box>
   );
 }

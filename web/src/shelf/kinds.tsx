@@ -6,16 +6,18 @@ import {
   type Colour,
   type Colourant,
   type CupKind,
+  type Design,
   type Embed,
   type Resin,
   type ResinPart,
   type ShelfView,
+  type Tool,
   type Workshop,
 } from "../api/client";
 import { CupDrawing } from "../drawing/CupDrawing";
 import { newId } from "../moulds/newMould";
 import { showWith, type Units } from "../units/units";
-import { Bottle, EmbedAtRest, Jar, Patch } from "./drawings";
+import { Bottle, EmbedAtRest, Jar, Patch, StackOfLayers, ToolDrawing } from "./drawings";
 import { tendencyText } from "./wording";
 
 export interface Material {
@@ -222,4 +224,65 @@ export const CUPS: Kind<CupKind> = {
   }),
   put: (value) => ask(api.PUT("/api/cups/{id}", { ...path(value.id), body: value })),
   remove: (id) => ask(api.DELETE("/api/cups/{id}", path(id))),
+};
+
+const TOOL_WORDS: Record<Tool["kind"], string> = {
+  PRESSURE_POT: "pressure pot",
+  HOT_BOX: "warm box",
+  LAMP: "lamp",
+  BOARD: "level board",
+};
+
+export const TOOLS: Kind<Tool> = {
+  key: "tools",
+  title: "Tools",
+  one: "tool",
+  items: (shelf, units) =>
+    shelf.tools.map((tool) => ({
+      value: tool,
+      drawing: <ToolDrawing kind={tool.kind} label={tool.name} />,
+      line: [
+        TOOL_WORDS[tool.kind],
+        tool.holds === undefined ? "" : `for ${tool.holds} pieces`,
+        tool.temperatureC === undefined ? "" : showWith(units.TEMPERATURE, tool.temperatureC, 0),
+        tool.ratedKPa === undefined ? "" : `rated ${tool.ratedKPa} kPa`,
+      ]
+        .filter(Boolean)
+        .join(", "),
+      ...(tool.kind === "PRESSURE_POT" && tool.ratedKPa === undefined
+        ? { doubt: "what is it rated for?" }
+        : {}),
+    })),
+  fromDemo: (demo) => demo.tools ?? [],
+  begin: () => ({ id: newId("tool"), name: "", kind: "PRESSURE_POT" }),
+  put: (value) => ask(api.PUT("/api/tools/{id}", { ...path(value.id), body: value })),
+  remove: (id) => ask(api.DELETE("/api/tools/{id}", path(id))),
+};
+
+export const DESIGNS: Kind<Design> = {
+  key: "designs",
+  title: "Designs",
+  one: "design",
+  items: (shelf) =>
+    shelf.designs.map((design) => ({
+      value: design,
+      drawing: (
+        <StackOfLayers
+          label={`${design.name}, its layers`}
+          layers={design.layers.map((layer) => ({
+            swatch: shelf.colours.find((c) => c.id === layer.colourId)?.swatch ?? "#dde6e4",
+            share: layer.fill?.depthShare,
+          }))}
+        />
+      ),
+      line: `${design.layers.length} ${design.layers.length === 1 ? "layer" : "layers"}`,
+    })),
+  fromDemo: () => [],
+  begin: () => ({
+    id: newId("design"),
+    name: "",
+    layers: [{ colourId: "clear", join: "TOGETHER" }],
+  }),
+  put: (value) => ask(api.PUT("/api/designs/{id}", { ...path(value.id), body: value })),
+  remove: (id) => ask(api.DELETE("/api/designs/{id}", path(id))),
 };

@@ -323,3 +323,27 @@ export const CUP_SPECS: FieldSpec[] = [
   },
   { path: "staysG", label: "What stays in it, weighed", kind: "number", symbol: "g", width: 195 },
 ];
+
+export const TOOL_KINDS = [
+  ["PRESSURE_POT", "pressure pot"],
+  ["HOT_BOX", "warm box"],
+  ["LAMP", "lamp"],
+  ["BOARD", "level board"],
+] as const;
+
+/** What there is to say of a shared tool depends on what it is. */
+export function toolSpecs(kind: string): FieldSpec[] {
+  return [
+    { path: "name", label: "Name", kind: "text", needed: true, width: 240 },
+    { path: "kind", label: "What it is", kind: "choice", needed: true, choices: TOOL_KINDS },
+    { path: "holds", label: "Pieces at once", kind: "number", width: 140 },
+    ...(kind === "HOT_BOX"
+      ? ([
+          { path: "temperatureC", label: "Inside", kind: "number", quantity: "TEMPERATURE" },
+        ] as const)
+      : []),
+    ...(kind === "PRESSURE_POT"
+      ? ([{ path: "ratedKPa", label: "Rated for", kind: "number", symbol: "kPa" }] as const)
+      : []),
+  ];
+}

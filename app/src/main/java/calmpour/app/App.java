@@ -1,5 +1,6 @@
 package calmpour.app;
 
+import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.Planner;
 import java.time.Clock;
@@ -29,7 +30,7 @@ public class App {
 
   @Bean
   Planner planner(EngineModel cure) {
-    return new Planner(cure);
+    return new Planner(cure, new Audit());
   }
 
   @EventListener

@@ -9,6 +9,8 @@ import java.io.OutputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -16,6 +18,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The API over HTTP, against the real application. */
@@ -48,7 +51,8 @@ class ApiTest {
   @Test
   void aSessionInAPlanOutAndNothingKept() {
     int before = app.get("/api/sessions").body().size();
-    RunningApp.Answer answer = app.post("/api/plan", pantry());
+    RunningApp.Answer answer =
+        app.post("/api/plan", pantry().put("startsAt", "2026-01-10T10:00:00"));
     assertThat(answer.status()).isEqualTo(200);
     JsonNode plan = answer.body().get("plan");
     JsonNode batch = plan.get("batches").get(0);
@@ -57,7 +61,7 @@ class ApiTest {
     assertThat(a / b).isCloseTo(2, within(0.01));
     assertThat(batch.get("cups")).hasSize(5);
     assertThat(plan.get("totals").get("volumeMl").asDouble()).isCloseTo(170.7061, within(1e-4));
-    assertThat(answer.body().get("startsAt").asString()).isEqualTo("2026-11-28T10:00:00Z");
+    assertThat(answer.body().get("startsAt").asString()).isEqualTo("2026-01-10T10:00:00Z");
     assertThat(app.get("/api/sessions").body()).hasSize(before);
   }
 
@@ -68,8 +72,81 @@ class ApiTest {
     try (RunningApp own = RunningApp.empty(data.resolve("elsewhere"))) {
       assertThat(own.post("/api/plan", pantry()).status()).isEqualTo(422);
       JsonNode there = own.post("/api/plan", session).body().get("plan");
-      assertThat(there).isEqualTo(app.post("/api/plan", pantry()).body().get("plan"));
+      session.remove("carried");
+      assertThat(there).isEqualTo(app.post("/api/plan", session).body().get("plan"));
     }
+  }
+
+  @Test
+  void anyPlanIsJudgedAsItIs() {
+    ObjectNode request = RunningApp.JSON.createObjectNode();
+    ObjectNode session = RunningApp.demoDocument("sessions/fern-bell-pushes");
+    request.set("session", session);
+    ObjectNode plan = (ObjectNode) app.post("/api/plan", session).body().get("plan");
+    request.set("plan", plan);
+    assertThat(breaches(app.post("/api/plan/audit", request).body())).isEmpty();
+    // The same plan with the embed put in before its rest is over, and the demoulding forgotten.
+    ArrayNode tasks = RunningApp.JSON.createArrayNode();
+    for (JsonNode task : plan.get("tasks")) {
+      ObjectNode copy = (ObjectNode) task.deepCopy();
+      if (task.get("id").asString().equals("batch/1/EMBED/1.1/HALF_FILL")) {
+        copy.put("startSeconds", task.get("startSeconds").asInt() - 300);
+        copy.put("endSeconds", task.get("endSeconds").asInt() - 300);
+      }
+      if (!task.get("kind").asString().equals("DEMOULD")) {
+        tasks.add(copy);
+      }
+    }
+    plan.set("tasks", tasks);
+    assertThat(breaches(app.post("/api/plan/audit", request).body()))
+        .contains("EMBED_TOO_EARLY", "TASK_MISSING");
+    // A plan of something else is refused at its place.
+    ((ObjectNode) plan.get("batches").get(0)).put("resinId", "gone");
+    RunningApp.Answer refused = app.post("/api/plan/audit", request);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.body().at("/errors/0/field").asString())
+        .isEqualTo("plan.batches[0].resinId");
+  }
+
+  private static Set<String> breaches(JsonNode findings) {
+    Set<String> rules = new TreeSet<>();
+    findings.forEach(f -> {
+      if (f.get("severity").asString().equals("BREACH")) {
+        rules.add(f.get("rule").asString());
+      }
+    });
+    return rules;
+  }
+
+  @Test
+  void aSessionIsInTheWayOfOthersButNotOfItself() {
+    ObjectNode session = pantry();
+    String id = app.post("/api/sessions", session).body().get("id").asString();
+    JsonNode itself = app.post("/api/plan?id=" + id, session).body().at("/plan/findings");
+    assertThat(breaches(itself)).isEmpty();
+    JsonNode another = app.post("/api/plan", session).body().at("/plan/findings");
+    assertThat(breaches(another)).contains("HANDS_BOOKED");
+    app.delete("/api/sessions/" + id);
+    assertThat(breaches(app.post("/api/plan", session).body().at("/plan/findings"))).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '\u0000',
+      value = {
+        "/arrangement | {\"hours\":{\"fromMinutes\":600,\"toMinutes\":300}} | arrangement.hours.toMinutes | ends before",
+        "/arrangement | {\"pins\":[{\"taskId\":\"a\",\"startSeconds\":-5}]} | arrangement.pins[0].startSeconds | between",
+        "/arrangement | {\"accepted\":[{\"rule\":\"A\",\"place\":\"b\",\"reason\":\" \"}]} | arrangement.accepted[0].reason | ",
+      })
+  void whatIsDecidedAboutTimesIsChecked(String at, String value, String field, String words) {
+    ObjectNode session = pantry();
+    session.set(at.trim().substring(1), RunningApp.JSON.readTree(value.trim()));
+    RunningApp.Answer answer = app.post("/api/plan", session);
+    assertThat(answer.status()).isEqualTo(422);
+    JsonNode error = answer.body().at("/errors/0");
+    assertThat(error.get("field").asString()).isEqualTo(field);
+    assertThat(error.get("message").asString()).contains(words == null ? "" : words);
   }
 
   /** Common practice, no source: at 2:1 by weight an A over-poured to 63.4 g wants 31.7 g of B. */

@@ -44,8 +44,12 @@ class FormatsTest {
       write(DOCS.resolve("openapi.json"), openApi);
       write(SESSION_SCHEMA, sessionSchema());
       write(PLAN_SCHEMA, planSchema());
-      ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
-      session.set("carried", app.post("/api/sessions", session).body().get("snapshot"));
+      ObjectNode session =
+          RunningApp.demoDocument("sessions/pantry-knobs").put("startsAt", "2026-01-10T10:00:00");
+      JsonNode kept = app.post("/api/sessions", session).body();
+      session.set("carried", kept.get("snapshot"));
+      // Gone again, so that it is not in its own way.
+      app.delete("/api/sessions/" + kept.get("id").asString());
       write(DOCS.resolve("formats/session.example.json"), session);
       write(DOCS.resolve("formats/plan.example.json"), app.post("/api/plan", session).body());
     }

@@ -7,6 +7,10 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -123,11 +127,23 @@ final class RunningApp implements AutoCloseable {
     }
   }
 
-  /** A document that ships with the demo. */
+  /**
+   * A document that ships with the demo; a session on a day of its own, so that no two tests want
+   * the same hands.
+   */
   static tools.jackson.databind.node.ObjectNode demoDocument(String name) {
-    return (tools.jackson.databind.node.ObjectNode)
-        JSON.readTree(RunningApp.class.getResourceAsStream("/demo/" + name + ".json"));
+    var document =
+        (tools.jackson.databind.node.ObjectNode)
+            JSON.readTree(RunningApp.class.getResourceAsStream("/demo/" + name + ".json"));
+    if (document.has("startsAt")) {
+      LocalTime time = LocalDateTime.parse(document.get("startsAt").asString()).toLocalTime();
+      LocalDate day = LocalDate.of(2030, 1, 5).plusWeeks(SESSIONS.incrementAndGet());
+      document.put("startsAt", LocalDateTime.of(day, time) + ":00");
+    }
+    return document;
   }
+
+  private static final AtomicInteger SESSIONS = new AtomicInteger();
 
   /** A mould of one cavity, of a volume that somebody told. */
   static JsonNode mould(String id, String name, double toldMl) {

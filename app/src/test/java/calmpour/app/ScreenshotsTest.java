@@ -42,6 +42,20 @@ class ScreenshotsTest {
       cup.getByText("From one cup to six").waitFor();
       shoot(cup, "cup");
 
+      Page design = open(browser, app, "/#/sessions", 1280, 1120);
+      design
+          .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fern bell pushes"))
+          .click();
+      design
+          .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Bell push"))
+          .click();
+      design.getByRole(AriaRole.SLIDER).waitFor();
+      shoot(design, "design");
+      design
+          .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done").setExact(true))
+          .click();
+      shoot(design, "days");
+
       Page late = open(browser, app, "/#/sessions", 1280, 800);
       shoot(late, "sessions");
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();

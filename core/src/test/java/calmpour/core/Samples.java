@@ -1,8 +1,12 @@
 package calmpour.core;
 
+import calmpour.core.audit.Audit;
+import calmpour.core.cure.CureModel;
+import calmpour.core.cure.HalvingRule;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.mould.Mould;
+import calmpour.core.plan.Planner;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
@@ -27,6 +31,15 @@ public final class Samples {
       new CupKind("small", "Colour cup", CupKind.Use.COLOUR, 40, 54, 48);
 
   private Samples() {}
+
+  /** Plans by the rule of thumb, judged by every rule. */
+  public static Planner planner() {
+    return planner(new HalvingRule());
+  }
+
+  public static Planner planner(CureModel cure) {
+    return new Planner(cure, new Audit());
+  }
 
   public static ResinSystem resin(double a, double b, MixRatio.Basis basis) {
     return resin(a, b, basis, 1.15, 1.01);

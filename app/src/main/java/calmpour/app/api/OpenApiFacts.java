@@ -104,13 +104,29 @@ class OpenApiFacts {
 
     private static List<String> optionalInDocuments(Class<?> record) {
       return switch (record.getSimpleName()) {
-        case "Session" -> List.of("cupIds", "habits", "hands", "pieces", "cupsByHand", "strengths");
+        case "Session" ->
+            List.of(
+                "cupIds", "habits", "hands", "pieces", "cupsByHand", "strengths", "arrangement");
         case "Workshop" ->
-            List.of("moulds", "resins", "colourants", "colours", "cups", "parts", "embeds");
+            List.of(
+                "moulds",
+                "resins",
+                "colourants",
+                "colours",
+                "cups",
+                "parts",
+                "embeds",
+                "tools",
+                "bookings");
         case "Measurement" -> List.of("parts", "levels");
         case "ResinPart" -> List.of("lots");
-        case "Layer" -> List.of("join");
-        case "Habits", "Hands", "Mixing", "Splitting", "Tinting" ->
+        case "Layer" -> List.of("join", "beside", "meeting", "embeds");
+        case "PlacedEmbed" -> List.of("moment", "prepare");
+        case "PieceWork" -> List.of("surface", "finishing", "bubbles", "curing");
+        case "TopCoat" -> List.of("side");
+        case "Arrangement" -> List.of("pins", "accepted");
+        case "Hours" -> List.of("otherwise");
+        case "Habits", "Hands", "Mixing", "Splitting", "Tinting", "Care" ->
             java.util.Arrays.stream(record.getRecordComponents())
                 .map(RecordComponent::getName)
                 .toList();

@@ -1,14 +1,18 @@
 package calmpour.app.api;
 
+import calmpour.app.store.OtherSessions;
 import calmpour.app.store.ShelfStore;
 import calmpour.core.check.Check;
 import calmpour.core.cure.CureCurve;
 import calmpour.core.derive.Derivation;
+import calmpour.core.design.Design;
+import calmpour.core.design.Layer;
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.BatchCard;
 import calmpour.core.plan.BenchTally;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Fillers;
+import calmpour.core.plan.Finding;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.Sensitivity;
@@ -23,6 +27,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A session in, a plan out; keeps nothing, so that the screen can ask on every edit. */
@@ -35,9 +40,12 @@ public class PlanController {
   private final Planner planner;
   private final ShelfStore shelf;
 
-  PlanController(Planner planner, ShelfStore shelf) {
+  private final OtherSessions others;
+
+  PlanController(Planner planner, ShelfStore shelf, OtherSessions others) {
     this.planner = planner;
     this.shelf = shelf;
+    this.others = others;
   }
 
   /**
@@ -50,10 +58,48 @@ public class PlanController {
   /** Which number of which session is to be opened. */
   public record ExplainRequest(Session session, String quantity) {}
 
+  /**
+   * @param id of the kept session that this is, so that it is not in its own way
+   */
   @PostMapping
-  PlanAnswer plan(@RequestBody Session session) {
-    Plan plan = planner.plan(session, shelf.workshop());
+  PlanAnswer plan(
+      @RequestBody Session session, @RequestParam(required = false) @Nullable String id) {
+    Workshop workshop = shelf.workshop().withBookings(others.bookings(id));
+    Plan plan = planner.plan(session, workshop);
     return new PlanAnswer(session.startsAtInstant(), session.zoneId(), plan);
+  }
+
+  /** A plan that somebody else made, or that was changed by hand, to be judged as it is. */
+  public record AuditRequest(Session session, Plan plan) {
+    public AuditRequest {
+      new Check().present("session", session).present("plan", plan).orThrow();
+    }
+  }
+
+  @PostMapping("/audit")
+  List<Finding> audit(@RequestBody AuditRequest request) {
+    return planner.audit(request.session(), shelf.workshop(), request.plan());
+  }
+
+  /** Which line of which session is to be kept as a design. */
+  public record DesignRequest(Session session, int line) {
+    public DesignRequest {
+      new Check().present("session", session).orThrow();
+    }
+  }
+
+  /** The layers of a line as shares of the depth, good for any mould. */
+  @PostMapping("/design")
+  List<Layer> design(@RequestBody DesignRequest request) {
+    Job job = Resolution.of(request.session(), shelf.workshop());
+    if (request.line() < 0 || request.line() >= job.lines().size()) {
+      throw new NotFoundException("this session has no line " + request.line());
+    }
+    Job.Line line = job.lines().get(request.line());
+    return Design.scalable(
+        line.piece().layers(),
+        line.levels().stream().map(Job.Level::toMm).toList(),
+        line.profile());
   }
 
   /** How much each assumed value matters to this plan. */
@@ -97,7 +143,7 @@ public class PlanController {
     Session session = request.session();
     double leftMl = card.leftovers().stream().mapToDouble(BatchCard.Leftover::leftMl).sum();
     int open = card.leftovers().stream().mapToInt(BatchCard.Leftover::openSeconds).min().orElse(0);
-    Double largest = Resolution.of(session, workshop).resin().largestBatchG();
+    Double largest = Resolution.of(session, workshop).in(batch.resinId()).resin().largestBatchG();
     return new CardAnswer(
         card,
         batch,
@@ -167,20 +213,21 @@ public class PlanController {
       throw new NotFoundException("this plan has no batch " + request.batch());
     }
     Batch batch = batches.get(request.batch() - 1);
+    Job inResin = job.in(batch.resinId());
     Rescue rescue =
         Rescue.of(
-            job.resin(),
+            inResin.resin(),
             batch.totalG(),
             request.inAG(),
             request.inBG(),
             session.habits().scaleDivisionG());
-    double beyondMl = rescue.beyondPlanG() / job.resin().mixedDensity();
+    double beyondMl = rescue.beyondPlanG() / inResin.resin().mixedDensity();
     double poured = batch.cups().stream().mapToDouble(Cup::pouredG).sum();
     return new RescueAnswer(
         rescue,
         session.habits().ratioTolerancePercent(),
-        over(rescue.totalG(), job.resin().largestBatchG()),
-        over(rescue.totalG() / job.resin().mixedDensity(), batch.mixingCup().capacityMl()),
+        over(rescue.totalG(), inResin.resin().largestBatchG()),
+        over(rescue.totalG() / inResin.resin().mixedDensity(), batch.mixingCup().capacityMl()),
         poured > 0
             ? session.habits().overagePercent() + rescue.beyondPlanG() / poured * 100
             : session.habits().overagePercent(),

@@ -4,6 +4,7 @@ import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
+import calmpour.core.design.Design;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
@@ -12,6 +13,7 @@ import calmpour.core.session.Workshop;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tool.Tool;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -113,6 +115,33 @@ public class ShelfController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeEmbed(@PathVariable String id) {
     remove(ShelfKind.EMBED, id);
+  }
+
+  @PutMapping("/tools/{id}")
+  Tool putTool(@PathVariable String id, @RequestBody Tool tool) {
+    return put(ShelfKind.TOOL, id, tool);
+  }
+
+  @DeleteMapping("/tools/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeTool(@PathVariable String id) {
+    remove(ShelfKind.TOOL, id);
+  }
+
+  @GetMapping("/designs")
+  List<Design> designs() {
+    return shelf.all(ShelfKind.DESIGN);
+  }
+
+  @PutMapping("/designs/{id}")
+  Design putDesign(@PathVariable String id, @RequestBody Design design) {
+    return put(ShelfKind.DESIGN, id, design);
+  }
+
+  @DeleteMapping("/designs/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removeDesign(@PathVariable String id) {
+    remove(ShelfKind.DESIGN, id);
   }
 
   private <T> T put(ShelfKind<T> kind, String id, T item) {

@@ -1,11 +1,13 @@
 package calmpour.app.api;
 
 import calmpour.app.store.DemoData;
+import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
 import calmpour.core.cure.Calibrated;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
+import calmpour.core.design.Design;
 import calmpour.core.embed.Embed;
 import calmpour.core.resin.LabelCheck;
 import calmpour.core.resin.ResinSystem;
@@ -15,6 +17,7 @@ import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Weighed;
+import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -110,7 +113,9 @@ public class ShelfViewController {
       List<ColourantView> colourants,
       List<Colour> colours,
       List<EmbedView> embeds,
-      List<CupView> cups) {}
+      List<CupView> cups,
+      List<Tool> tools,
+      List<Design> designs) {}
 
   /** What drops or scoops came to. */
   public record WeighedAnswer(double eachG, double spread) {}
@@ -128,7 +133,9 @@ public class ShelfViewController {
         workshop.colourants().stream().map(ColourantView::of).toList(),
         workshop.colours(),
         workshop.embeds().stream().map(e -> embed(e, resins)).toList(),
-        workshop.cups().stream().map(c -> new CupView(c, c.capacityMl())).toList());
+        workshop.cups().stream().map(c -> new CupView(c, c.capacityMl())).toList(),
+        workshop.tools(),
+        shelf.all(ShelfKind.DESIGN));
   }
 
   private static EmbedView embed(Embed embed, List<ResinView> resins) {

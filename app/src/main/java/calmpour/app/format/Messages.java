@@ -58,6 +58,17 @@ enum Messages {
   RANGE_REVERSED("The end has to lie after the beginning; it is {0}."),
   TWO_OF_THREE("Two of mass, volume and density are needed; the third follows."),
   DISAGREES("Mass over volume is {1} g/mL; this says {0}."),
+  NOTHING_LEFT_FOR_COLOUR(
+      "The colours beside it take {0} of the layer, and nothing is left for its own. Lower a share."),
+  EMBEDS_FILL_LAYER(
+      "What is put in takes {0} mL, and this layer has room for {2} mL: no resin would be left. Make"
+          + " the layer deeper, or put in less."),
+  HOURS_REVERSED("That ends before it begins: until {0}. For past midnight, end at 24:00."),
+  JOIN_OF_TWO_RESINS("Two resins do not flow together here: let the lower one gel or cure first."),
+  EMBED_ON_FLUID(
+      "A layer that is still fluid bears nothing. Let it gel or cure first, anchor the embed, or put"
+          + " it in when this layer has thickened."),
+  NO_SUCH_CAVITY("This plan pours into “{0}”, and the session has no such cavity."),
   NO_SUCH_DENSITY("Mass over volume comes to {0} g/mL, and nothing weighs that. Check both."),
   TOO_MANY("That is too many at once: {0}, and at most {2} can be planned. A slip of the finger?");
 

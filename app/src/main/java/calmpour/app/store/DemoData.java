@@ -3,6 +3,7 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.SEEDING;
 
 import calmpour.app.format.mesh.MeshFiles;
+import calmpour.core.design.Design;
 import calmpour.core.mould.MeshShape;
 import calmpour.core.mould.mesh.MeshMend;
 import calmpour.core.mould.mesh.MeshSlicer;
@@ -33,7 +34,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Component
 public class DemoData implements ApplicationRunner {
   private static final List<String> SESSIONS =
-      List.of("late-switch-toggles", "garden-row-labels", "pantry-knobs");
+      List.of("fern-bell-pushes", "late-switch-toggles", "garden-row-labels", "pantry-knobs");
 
   /** Models of two moulds, made for the demo. */
   private static final List<String> MODELS = List.of("fluted-knob.stl", "bowed-pull.3mf");
@@ -83,14 +84,20 @@ public class DemoData implements ApplicationRunner {
       workshop.cups().forEach(c -> shelf.put(ShelfKind.CUP, c));
       workshop.parts().forEach(p -> shelf.put(ShelfKind.PART, p));
       workshop.embeds().forEach(e -> shelf.put(ShelfKind.EMBED, e));
+      workshop.tools().forEach(t -> shelf.put(ShelfKind.TOOL, t));
+      for (Design design : read("designs", Design[].class)) {
+        shelf.put(ShelfKind.DESIGN, design);
+      }
       for (String model : MODELS) {
         meshes.keep(modelId(model), model, bytes("models/" + model));
       }
       for (Past past : read("past", Past[].class)) {
         create(past.session().withStartsAt(ago(past)), workshop);
       }
-      for (String name : SESSIONS) {
-        create(nextSaturday(read("sessions/" + name, Session.class)), workshop);
+      for (int s = 0; s < SESSIONS.size(); s++) {
+        Session session = read("sessions/" + SESSIONS.get(s), Session.class);
+        // One pair of hands: a session a day, the last one named on the next Saturday.
+        create(nextSaturday(session, SESSIONS.size() - 1 - s), workshop);
       }
       transaction
           .dsl()
@@ -149,9 +156,9 @@ public class DemoData implements ApplicationRunner {
   }
 
   /** A demo session always lies ahead, at the hour it was written for. */
-  private Session nextSaturday(Session session) {
+  private Session nextSaturday(Session session, int daysLater) {
     LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(session.zoneId())));
-    LocalDate saturday = today.with(TemporalAdjusters.next(DayOfWeek.SATURDAY));
+    LocalDate saturday = today.with(TemporalAdjusters.next(DayOfWeek.SATURDAY)).plusDays(daysLater);
     return session.withStartsAt(LocalDateTime.of(saturday, session.startsAt().toLocalTime()));
   }
 

@@ -1,5 +1,6 @@
 package calmpour.app.store;
 
+import calmpour.core.design.Design;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
@@ -7,6 +8,7 @@ import calmpour.core.session.CupKind;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tool.Tool;
 import java.util.function.Function;
 
 /**
@@ -30,6 +32,11 @@ public final class ShelfKind<T> {
       new ShelfKind<>("part", ResinPart.class, ResinPart::id, ResinPart::name);
   public static final ShelfKind<Embed> EMBED =
       new ShelfKind<>("embed", Embed.class, Embed::id, Embed::name);
+
+  public static final ShelfKind<Tool> TOOL =
+      new ShelfKind<>("tool", Tool.class, Tool::id, Tool::name);
+  public static final ShelfKind<Design> DESIGN =
+      new ShelfKind<>("design", Design.class, Design::id, Design::name);
 
   private final String key;
   private final Class<T> type;

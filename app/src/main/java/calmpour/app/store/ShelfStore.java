@@ -74,6 +74,8 @@ public class ShelfStore {
         all(ShelfKind.COLOUR),
         all(ShelfKind.CUP),
         all(ShelfKind.PART),
-        all(ShelfKind.EMBED));
+        all(ShelfKind.EMBED),
+        all(ShelfKind.TOOL),
+        List.of());
   }
 }

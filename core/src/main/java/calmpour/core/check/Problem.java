@@ -56,7 +56,13 @@ public record Problem(
     RANGE_REVERSED,
     TWO_OF_THREE,
     DISAGREES,
-    NO_SUCH_DENSITY
+    NO_SUCH_DENSITY,
+    NOTHING_LEFT_FOR_COLOUR,
+    EMBEDS_FILL_LAYER,
+    HOURS_REVERSED,
+    JOIN_OF_TWO_RESINS,
+    EMBED_ON_FLUID,
+    NO_SUCH_CAVITY
   }
 
   /** A problem without bounds. */

@@ -26,6 +26,7 @@ import calmpour.core.check.Range;
  * @param mixing how A and B become one
  * @param splitting how one mix becomes cups
  * @param tinting how much colour is allowed
+ * @param care what is done for moulds and pieces before, between and after
  */
 public record Habits(
     MeasureBy measureBy,
@@ -47,7 +48,8 @@ public record Habits(
     double curedWaitHours,
     Mixing mixing,
     Splitting splitting,
-    Tinting tinting) {
+    Tinting tinting,
+    Care care) {
   public static final Range SCALE_DIVISION_G = new Range(0.001, 10);
   public static final Range MARKS_DIVISION_ML = new Range(0.1, 50);
   public static final Range OVERAGE_PERCENT = new Range(0, 100);
@@ -86,7 +88,8 @@ public record Habits(
           24,
           Mixing.DEFAULT,
           Splitting.DEFAULT,
-          Tinting.DEFAULT);
+          Tinting.DEFAULT,
+          Care.DEFAULT);
 
   /** How A and B are measured. */
   public enum MeasureBy {
@@ -123,29 +126,39 @@ public record Habits(
         .present("mixing", mixing)
         .present("splitting", splitting)
         .present("tinting", tinting)
+        .present("care", care)
         .orThrow();
   }
 
   /** The same habits with another rest, minutes. */
   public Habits withRestMinutes(double minutes) {
-    return with(overagePercent, residueG, residuePercent, minutes, mixing, splitting, tinting);
+    return with(
+        overagePercent, residueG, residuePercent, minutes, mixing, splitting, tinting, care);
   }
 
   /** The same habits with another overage and other residues: %, g, %. */
   public Habits withAllowances(double overage, double alwaysG, double percent) {
-    return with(overage, alwaysG, percent, restMinutes, mixing, splitting, tinting);
+    return with(overage, alwaysG, percent, restMinutes, mixing, splitting, tinting, care);
   }
 
   public Habits withMixing(Mixing other) {
-    return with(overagePercent, residueG, residuePercent, restMinutes, other, splitting, tinting);
+    return with(
+        overagePercent, residueG, residuePercent, restMinutes, other, splitting, tinting, care);
   }
 
   public Habits withSplitting(Splitting other) {
-    return with(overagePercent, residueG, residuePercent, restMinutes, mixing, other, tinting);
+    return with(
+        overagePercent, residueG, residuePercent, restMinutes, mixing, other, tinting, care);
   }
 
   public Habits withTinting(Tinting other) {
-    return with(overagePercent, residueG, residuePercent, restMinutes, mixing, splitting, other);
+    return with(
+        overagePercent, residueG, residuePercent, restMinutes, mixing, splitting, other, care);
+  }
+
+  public Habits withCare(Care other) {
+    return with(
+        overagePercent, residueG, residuePercent, restMinutes, mixing, splitting, tinting, other);
   }
 
   private Habits with(
@@ -155,7 +168,8 @@ public record Habits(
       double rest,
       Mixing otherMixing,
       Splitting otherSplitting,
-      Tinting otherTinting) {
+      Tinting otherTinting,
+      Care otherCare) {
     return new Habits(
         measureBy,
         firstPart,
@@ -176,6 +190,7 @@ public record Habits(
         curedWaitHours,
         otherMixing,
         otherSplitting,
-        otherTinting);
+        otherTinting,
+        otherCare);
   }
 }

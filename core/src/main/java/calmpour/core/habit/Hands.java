@@ -8,6 +8,10 @@ import calmpour.core.check.Range;
  * uncertain by about a third.
  *
  * @param secondCupSeconds over into a clean cup, before it is stirred on there
+ * @param embedSeconds each, to put it in or to get it ready
+ * @param nudgeSeconds each, at every look until gel
+ * @param mouldSeconds to wipe or spray one cavity
+ * @param cleanUpSeconds after a batch, cups and sticks
  */
 public record Hands(
     double weighSecondsPart,
@@ -18,7 +22,12 @@ public record Hands(
     double pourSecondsCavity,
     double pourSecondsMl,
     double bubbleSecondsCavity,
-    double coverSeconds) {
+    double coverSeconds,
+    double embedSeconds,
+    double nudgeSeconds,
+    double demouldSecondsPiece,
+    double mouldSeconds,
+    double cleanUpSeconds) {
   public static final Range WEIGH_SECONDS_PART = new Range(1, 1_800);
   public static final Range SECOND_CUP_SECONDS = new Range(1, 600);
   public static final Range SPLIT_SECONDS_CUP = new Range(1, 600);
@@ -29,7 +38,17 @@ public record Hands(
   public static final Range BUBBLE_SECONDS_CAVITY = new Range(0, 600);
   public static final Range COVER_SECONDS = new Range(0, 3_600);
 
-  public static final Hands DEFAULT = new Hands(60, 30, 15, 60, 90, 15, 1, 10, 60);
+  public static final Range EMBED_SECONDS = new Range(1, 1_800);
+  public static final Range NUDGE_SECONDS = new Range(1, 600);
+  public static final Range DEMOULD_SECONDS_PIECE = new Range(1, 3_600);
+  public static final Range MOULD_SECONDS = new Range(1, 1_800);
+  public static final Range CLEAN_UP_SECONDS = new Range(0, 3_600);
+
+  public static final Hands DEFAULT =
+      new Hands(60, 30, 15, 60, 90, 15, 1, 10, 60, 25, 8, 60, 20, 120);
+
+  /** How far each of these may be off, as a share of it: common practice, no source. */
+  public static final double UNCERTAIN = 1.0 / 3;
 
   public Hands {
     new Check()
@@ -42,6 +61,11 @@ public record Hands(
         .within("pourSecondsMl", pourSecondsMl, POUR_SECONDS_ML)
         .within("bubbleSecondsCavity", bubbleSecondsCavity, BUBBLE_SECONDS_CAVITY)
         .within("coverSeconds", coverSeconds, COVER_SECONDS)
+        .within("embedSeconds", embedSeconds, EMBED_SECONDS)
+        .within("nudgeSeconds", nudgeSeconds, NUDGE_SECONDS)
+        .within("demouldSecondsPiece", demouldSecondsPiece, DEMOULD_SECONDS_PIECE)
+        .within("mouldSeconds", mouldSeconds, MOULD_SECONDS)
+        .within("cleanUpSeconds", cleanUpSeconds, CLEAN_UP_SECONDS)
         .orThrow();
   }
 }

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param benchLengthMm room it takes on the bench
  * @param benchWidthMm room it takes on the bench
  * @param opensBy how it likes to be opened
+ * @param copies how many alike there are; null when nobody has said
  */
 public record MouldMake(
     @Nullable Material material,
@@ -30,7 +31,9 @@ public record MouldMake(
     @Nullable Double benchLengthMm,
     @Nullable Double benchWidthMm,
     @Nullable String opensBy,
-    @Nullable String notes) {
+    @Nullable String notes,
+    @Nullable Integer copies) {
+  public static final Range COPIES = new Range(1, 500);
   public static final Range BENCH_LENGTH_MM = new Range(5, 2_000);
   public static final Range BENCH_WIDTH_MM = new Range(5, 2_000);
 
@@ -75,6 +78,7 @@ public record MouldMake(
         .within("benchWidthMm", benchWidthMm, BENCH_WIDTH_MM)
         .atMost("opensBy", opensBy, NOTE_LENGTH)
         .atMost("notes", notes, NOTE_LENGTH)
+        .within("copies", copies, COPIES)
         .orThrow();
   }
 }

@@ -5,7 +5,10 @@ import calmpour.core.cure.CureStates;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
+import calmpour.core.design.PieceSide;
+import calmpour.core.design.PieceWork;
 import calmpour.core.habit.Habits;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
@@ -16,6 +19,7 @@ import calmpour.core.tint.StockCup;
 import calmpour.core.tint.StrengthSteps;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
@@ -32,18 +36,32 @@ final class Assembly {
     this.notes = new CureNotes(job, cure, recorder);
   }
 
-  Batch batch(MixSheet.FilledBatch batch, HandsLine.BatchTimes times) {
+  /** A batch as amounts; what it says of times means nothing yet. */
+  Batch amounts(MixSheet.FilledBatch batch) {
+    return batch(batch, null, List.of());
+  }
+
+  /**
+   * @param laid when everything happens; null for the amounts alone
+   * @param tasks the same as a list
+   */
+  Batch batch(MixSheet.FilledBatch batch, Schedule.@Nullable Laid laid, List<Task> tasks) {
     Habits habits = job.session().habits();
     List<Cup> cups = new ArrayList<>();
     for (MixSheet.FilledCup cup : batch.cups()) {
-      cups.add(cup(batch, cup, times));
+      cups.add(cup(batch, cup, laid));
     }
+    int number = batch.number();
+    List<Task> its = tasks.stream().filter(t -> t.batch() == number).toList();
+    Integer end = Schedule.end(its, number);
     var a = batch.weighOut().partA();
     var b = batch.weighOut().partB();
     double firstMl = habits.firstPart() == Habits.FirstPart.A ? a.volumeMl() : b.volumeMl();
     CupKind mixingCup = batch.mixingCup();
     return new Batch(
         batch.number(),
+        batch.resinId(),
+        job.resin().name(),
         batch.stage(),
         batch.needG(),
         a,
@@ -63,10 +81,10 @@ final class Assembly {
         tintedWhole(batch),
         batch.split(),
         cups,
-        times.start(),
-        times.contact(),
-        times.mixed(),
-        times.end());
+        its.stream().mapToInt(Task::startSeconds).min().orElse(0),
+        laid == null ? 0 : laid.times().contact(number),
+        laid == null ? 0 : laid.times().mixed(number),
+        end == null ? 0 : end);
   }
 
   private List<Cup.Dose> tintedWhole(MixSheet.FilledBatch batch) {
@@ -84,19 +102,40 @@ final class Assembly {
     return doses;
   }
 
-  private Cup cup(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, HandsLine.BatchTimes times) {
-    HandsLine.CupTimes cupTimes = times.cups().get(cup.id());
-    CureStates states = cupTimes.states();
-    notes.cup(cup, cupTimes);
-    cupTimes.layers().forEach(layer -> notes.layer(layer, times.contact()));
+  private Cup cup(
+      MixSheet.FilledBatch batch, MixSheet.FilledCup cup, Schedule.@Nullable Laid laid) {
     List<Cup.Pour> pours = new ArrayList<>();
-    times
-        .pours()
-        .forEach((id, span) ->
-            cup.pours().stream()
-                .filter(p -> p.id().equals(id))
-                .forEach(p -> pours.add(pour(p, span))));
+    for (PourDraft pour : cup.pours()) {
+      String task = Times.pour(pour.id());
+      int start = laid == null ? 0 : laid.times().start(task);
+      int end = laid == null ? 0 : laid.times().end(task);
+      pours.add(pour(pour, start, end));
+    }
+    pours.sort(Comparator.comparingInt(Cup.Pour::startSeconds));
+    Cup amounts = amounts(batch, cup, pours);
+    if (laid == null) {
+      return amounts;
+    }
+    int contact = laid.times().contact(batch.number());
+    BatchStates.CupStates follows = laid.states().get(batch.number()).cups().get(cup.id());
+    notes.cup(cup.id(), follows);
+    follows.layers().forEach(layer -> notes.layer(layer, contact));
+    CureStates states = follows.states();
     CureStates.Moment thickens = states.workingTimeEnds();
+    Double latest = thickens.latestMinutes();
+    return amounts.timed(
+        laid.times().filled(batch.number(), cup.id()),
+        contact + seconds(thickens.minutes()) - marginSeconds(job.session().habits()),
+        contact + seconds(thickens.minutes()),
+        contact + seconds(thickens.earliestMinutes()),
+        contact + seconds(latest == null ? thickens.minutes() : latest),
+        contact + seconds(states.tooThick().minutes()),
+        contact + seconds(states.gels().minutes()),
+        peak(follows.forgotten(), contact),
+        follows.layers().stream().map(l -> layer(l, contact)).toList());
+  }
+
+  private Cup amounts(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, List<Cup.Pour> pours) {
     return new Cup(
         cup.id(),
         batch.number(),
@@ -120,15 +159,15 @@ final class Assembly {
         strength(cup),
         look(cup),
         pours,
-        cupTimes.filled(),
-        times.contact() + seconds(thickens.minutes()) - marginSeconds(job.session().habits()),
-        times.contact() + seconds(thickens.minutes()),
-        times.contact() + seconds(thickens.earliestMinutes()),
-        times.contact() + seconds(thickens.latestMinutes()),
-        times.contact() + seconds(states.tooThick().minutes()),
-        times.contact() + seconds(states.gels().minutes()),
-        peak(cupTimes.forgotten(), times.contact()),
-        cupTimes.layers().stream().map(l -> layer(l, times.contact())).toList());
+        0,
+        0,
+        0,
+        0,
+        0,
+        0,
+        0,
+        null,
+        List.of());
   }
 
   private static Cup.@Nullable Peak peak(CureStates forgotten, int contact) {
@@ -143,7 +182,7 @@ final class Assembly {
             heat.mostUsed());
   }
 
-  private static Cup.LayerCure layer(HandsLine.LayerTimes layer, int contact) {
+  private static Cup.LayerCure layer(BatchStates.LayerStates layer, int contact) {
     CureStates states = layer.states();
     CureStates.Heat heat = states.heat();
     return new Cup.LayerCure(
@@ -187,7 +226,7 @@ final class Assembly {
         reading.limitPercent());
   }
 
-  private static Cup.Pour pour(PourDraft pour, HandsLine.Span span) {
+  private static Cup.Pour pour(PourDraft pour, int startSeconds, int endSeconds) {
     return new Cup.Pour(
         pour.id(),
         pour.line(),
@@ -195,11 +234,12 @@ final class Assembly {
         pour.layer(),
         pour.part(),
         pour.parts(),
+        pour.half(),
         pour.volumeMl(),
         Milligrams.grams(pour.massMg()),
         pour.toMm(),
-        span.start(),
-        span.end());
+        startSeconds,
+        endSeconds);
   }
 
   private Cup.@Nullable Strength strength(MixSheet.FilledCup cup) {
@@ -232,15 +272,21 @@ final class Assembly {
   private Look look(Job.Line line, int layer) {
     Rgb below = null;
     for (int l = 0; l < layer; l++) {
-      Job.Level level = line.levels().get(l);
-      below = Look.reflected(tint(level), level.toMm() - level.fromMm(), below);
+      Job.Level level = line.level(l);
+      below = Look.reflected(tint(level), thickness(level), below);
     }
-    Job.Level own = line.levels().get(layer);
-    return Look.of(tint(own), own.toMm() - own.fromMm(), below);
+    Job.Level own = line.level(layer);
+    return Look.of(tint(own), thickness(own), below);
+  }
+
+  private static double thickness(Job.Level level) {
+    return level.coat()
+        ? level.volumeMl() / level.coatAreaCm2() * 10
+        : level.toMm() - level.fromMm();
   }
 
   private Tint tint(Job.Level level) {
-    return job.tints().get(level.colour().id());
+    return job.tint(level, level.colour());
   }
 
   private static List<Cup.Dose> doses(MixSheet.FilledCup cup, double divisionG) {
@@ -293,7 +339,7 @@ final class Assembly {
       pieces.add(piece(line));
       int count = line.piece().count();
       cavities += count;
-      volume += count * line.levels().stream().mapToDouble(Job.Level::volumeMl).sum();
+      volume += count * line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
     }
     long a = 0;
     long b = 0;
@@ -325,7 +371,7 @@ final class Assembly {
       }
     }
     noteVolumes(volume);
-    int end = tasks.stream().mapToInt(Task::endSeconds).max().orElse(0);
+    int end = batches.stream().mapToInt(Batch::endSeconds).max().orElse(0);
     if (spare == Integer.MAX_VALUE) {
       // A mix without moulds has no pour to be late: what counts is when it is ready.
       spare =
@@ -350,14 +396,14 @@ final class Assembly {
   private void noteVolumes(double volume) {
     for (int i = 0; i < job.lines().size(); i++) {
       Job.Line line = job.lines().get(i);
-      double piece = line.levels().stream().mapToDouble(Job.Level::volumeMl).sum();
+      double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
       recorder.note(
           "piece/" + i + "/volumeMl",
           piece,
           "mL",
           Formula.PIECE_VOLUME,
           step ->
-              line.levels()
+              line.poured()
                   .forEach(l ->
                       step.given(
                           "layer", l.colour().name(), l.volumeMl(), "mL", Origin.WORKED_OUT)));
@@ -370,7 +416,7 @@ final class Assembly {
         step -> {
           for (int i = 0; i < job.lines().size(); i++) {
             Job.Line line = job.lines().get(i);
-            double piece = line.levels().stream().mapToDouble(Job.Level::volumeMl).sum();
+            double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
             step.given(line.name(), null, line.piece().count(), "pieces", Origin.CHOSEN)
                 .from("each", "piece/" + i + "/volumeMl", piece, "mL");
           }
@@ -422,18 +468,12 @@ final class Assembly {
     double depth = line.profile().depthMm();
     List<Plan.LayerView> layers = new ArrayList<>();
     for (int l = 0; l < line.levels().size(); l++) {
-      Job.Level level = line.levels().get(l);
-      layers.add(
-          new Plan.LayerView(
-              level.colour().id(),
-              level.colour().name(),
-              level.colour().swatch(),
-              level.fromMm(),
-              level.toMm(),
-              level.volumeMl(),
-              level.stage(),
-              look(line, l)));
+      layers.add(layer(line, l));
     }
+    PieceWork work = line.piece().workOrNone();
+    MouldMake make = line.mould().make();
+    boolean open = make != null && make.front() == MouldMake.Front.OPEN_SIDE;
+    PieceSide front = work.front() != null ? work.front() : open ? PieceSide.OPEN : PieceSide.FLOOR;
     return new Plan.PieceView(
         line.mould().id(),
         line.cavity().id(),
@@ -446,6 +486,47 @@ final class Assembly {
         line.measured().plusMinusMl(),
         line.measured().section().rows(),
         line.levels().stream().mapToDouble(Job.Level::volumeMl).sum(),
-        layers);
+        layers,
+        front,
+        work.base(),
+        line.coat() == null ? null : layer(line, line.levels().size()));
+  }
+
+  private Plan.LayerView layer(Job.Line line, int index) {
+    Job.Level level = line.level(index);
+    double density = tint(level).mixDensity();
+    double massG =
+        level.colours().stream()
+            .mapToDouble(c -> c.volumeMl() * job.tint(level, c.colour()).mixDensity())
+            .sum();
+    return new Plan.LayerView(
+        level.colour().id(),
+        level.colour().name(),
+        level.colour().swatch(),
+        level.fromMm(),
+        level.toMm(),
+        level.volumeMl(),
+        level.stage(),
+        look(line, index),
+        massG,
+        level.resinId(),
+        level.colours().stream()
+            .map(c ->
+                new Plan.ColourView(
+                    c.colour().id(),
+                    c.colour().name(),
+                    c.colour().swatch(),
+                    c.volumeMl() / level.volumeMl()))
+            .toList(),
+        level.embeds().stream()
+            .map(e ->
+                new Plan.InsideView(
+                    e.embed().id(),
+                    e.embed().name(),
+                    e.placed().count(),
+                    e.embed().in(density),
+                    Math.cbrt(6 * e.embed().displacesMl() * 1_000 / Math.PI),
+                    e.displacesMl()))
+            .toList());
   }
 }

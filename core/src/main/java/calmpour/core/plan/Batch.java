@@ -28,6 +28,8 @@ import java.util.List;
  */
 public record Batch(
     int number,
+    String resinId,
+    String resinName,
     int stage,
     double needG,
     WeighOut.Amount partA,

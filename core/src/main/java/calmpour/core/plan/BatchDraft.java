@@ -31,7 +31,7 @@ final class BatchDraft {
    *
    * @param lone whether the one cup is the one it was mixed in
    */
-  record Settled(int stage, List<CupDraft> cups, boolean lone) {}
+  record Settled(String resinId, int stage, List<CupDraft> cups, boolean lone) {}
 
   boolean isEmpty() {
     return cups.isEmpty();
@@ -117,7 +117,7 @@ final class BatchDraft {
 
   /** The newest cup of the pour's colour that still has room for it, or a new one. */
   private CupDraft open(List<CupDraft> among, PourDraft pour) {
-    Colour colour = pour.level().colour();
+    Colour colour = pour.colour();
     for (int i = among.size() - 1; i >= 0; i--) {
       CupDraft cup = among.get(i);
       if (pour.hand() != CupDraft.BY_PLAN || cup.byHand()) {
@@ -143,7 +143,7 @@ final class BatchDraft {
     CupKind lone = loneKind(cups);
     if (lone != null) {
       List<PourDraft> all = cups.stream().flatMap(c -> c.pours.stream()).toList();
-      return new Settled(stage, List.of(cups.get(0).with(all, lone)), true);
+      return new Settled(job.resin().id(), stage, List.of(cups.get(0).with(all, lone)), true);
     }
     for (CupDraft cup : cups) {
       cup.kind = kind(cup);
@@ -152,7 +152,7 @@ final class BatchDraft {
     List<CupDraft> best = bestSplit();
     double resinG = best.stream().mapToDouble(c -> resinG(c, c.kind)).sum();
     // Fewer cups may need a little more resin, and so pass the batch's limit by a hair.
-    return new Settled(stage, limits.batchHolds(resinG) ? best : cups, false);
+    return new Settled(job.resin().id(), stage, limits.batchHolds(resinG) ? best : cups, false);
   }
 
   /** Cups of one colour stand side by side, the colours as they first come up. */

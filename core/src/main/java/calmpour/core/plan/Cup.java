@@ -1,6 +1,7 @@
 package calmpour.core.plan;
 
 import calmpour.core.session.CupKind;
+import calmpour.core.session.Job;
 import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.LoadingLimit;
 import calmpour.core.tint.Look;
@@ -71,6 +72,56 @@ public record Cup(
     pours = List.copyOf(pours);
   }
 
+  /** The same cup with the moments that its amounts and times come to, as named there. */
+  Cup timed(
+      int filled,
+      int latestPourEnd,
+      int thickens,
+      int thickensEarliest,
+      int thickensLatest,
+      int tooThick,
+      int gels,
+      @Nullable Peak ifForgotten,
+      List<LayerCure> follows) {
+    return new Cup(
+        id,
+        batch,
+        colourId,
+        colourName,
+        swatch,
+        kind,
+        levelMm,
+        resinG,
+        contentG,
+        contentMl,
+        pouredG,
+        staysG,
+        doses,
+        tintHeldAt,
+        loading,
+        byHand,
+        inAll,
+        waterPercent,
+        solventPercent,
+        strength,
+        look,
+        pours,
+        filled,
+        latestPourEnd,
+        thickens,
+        thickensEarliest,
+        thickensLatest,
+        tooThick,
+        gels,
+        ifForgotten,
+        follows);
+  }
+
+  /** Its colour as it is in its batch's resin. */
+  Tint tint(Job inResin) {
+    return inResin.tints().get(colourId);
+  }
+
   /**
    * One colourant for one cup.
    *
@@ -131,7 +182,9 @@ public record Cup(
    * @param cavity from 1
    * @param layer index from 0
    * @param part from 1
-   * @param parts 1 unless one cup or batch cannot hold the whole pour
+   * @param parts more than 1 where the layer has several colours, an embed goes in between, or one
+   *     cup or batch cannot hold the whole pour
+   * @param half 1 or 2 where an embed goes in between; 1 otherwise
    */
   public record Pour(
       String id,
@@ -140,6 +193,7 @@ public record Cup(
       int layer,
       int part,
       int parts,
+      int half,
       double volumeMl,
       double massG,
       double toMm,

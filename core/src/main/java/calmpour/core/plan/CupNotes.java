@@ -3,13 +3,13 @@ package calmpour.core.plan;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Clings;
 import calmpour.core.session.CupKind;
-import calmpour.core.session.Fill;
 import calmpour.core.session.Job;
-import calmpour.core.session.Layer;
 import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.Tint;
 import java.util.List;
@@ -175,20 +175,32 @@ final class CupNotes {
   private void notePour(PourDraft pour, MixSheet.FilledCup cup, String cupAt) {
     String at = "pour/" + pour.id();
     Job.Line line = job.lines().get(pour.line());
-    Layer layer = line.piece().layers().get(pour.layer());
-    Fill fill = layer.fill();
+    Job.Level level = pour.level();
+    // A coat and what goes round embeds have a sum of their own.
+    Layer layer = level.coat() ? null : line.piece().layers().get(pour.layer());
+    Fill fill = layer == null ? null : layer.fill();
     Formula formula =
-        fill == null
-            ? Formula.FILL_THE_REST
-            : fill.share() != null
-                ? Formula.FILL_BY_SHARE
-                : fill.depthMm() != null ? Formula.FILL_BY_DEPTH : Formula.FILL_BY_VOLUME;
+        layer == null
+            ? Formula.COAT_VOLUME
+            : fill == null
+                ? Formula.FILL_THE_REST
+                : fill.share() != null
+                    ? Formula.FILL_BY_SHARE
+                    : fill.volumeMl() != null || fill.massG() != null
+                        ? Formula.FILL_BY_VOLUME
+                        : Formula.FILL_BY_DEPTH;
     recorder.note(
         at + "/volumeMl",
         pour.volumeMl(),
         "mL",
         formula,
         step -> {
+          if (layer == null) {
+            double thick = level.volumeMl() / level.coatAreaCm2() * 10;
+            step.given("area", line.name(), level.coatAreaCm2(), "cm²", Origin.MEASURED)
+                .given("thickness with edges and drip", null, thick, "mm", Origin.CHOSEN);
+            return;
+          }
           step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", Origin.MEASURED);
           double off = line.measured().plusMinusMl();
           step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
@@ -197,11 +209,22 @@ final class CupNotes {
             step.given("filled below", null, below, "mL", Origin.WORKED_OUT);
           } else if (fill.share() != null) {
             step.given("share", null, fill.share() * 100, "%", Origin.CHOSEN);
-          } else if (fill.depthMm() != null) {
-            step.given("mould depth", line.name(), line.profile().depthMm(), "mm", Origin.MEASURED)
-                .given("layer", null, fill.depthMm(), "mm", Origin.CHOSEN);
-          } else {
+          } else if (fill.volumeMl() != null) {
             step.given("layer", null, fill.volumeMl(), "mL", Origin.CHOSEN);
+          } else if (fill.massG() != null) {
+            step.given("layer", null, fill.massG(), "g", Origin.CHOSEN);
+          } else {
+            double deep = level.toMm() - level.fromMm();
+            step.given("mould depth", line.name(), line.profile().depthMm(), "mm", Origin.MEASURED)
+                .given("layer", null, deep, "mm", Origin.CHOSEN);
+          }
+          for (Job.EmbedIn inside : level.embeds()) {
+            String name = inside.embed().name();
+            step.given("displaced by", name, inside.displacesMl(), "mL", Origin.MEASURED);
+          }
+          if (level.colours().size() > 1) {
+            double share = pour.volumeMl() * pour.parts() / level.colours().size();
+            step.given("this colour", pour.colour().name(), share, "mL", Origin.CHOSEN);
           }
           if (pour.parts() > 1) {
             step.given("in parts", null, pour.parts(), "", Origin.WORKED_OUT);

@@ -31,8 +31,8 @@ final class CureNotes {
     this.recorder = recorder;
   }
 
-  void cup(MixSheet.FilledCup cup, HandsLine.CupTimes times) {
-    String at = "cup/" + cup.id();
+  void cup(String cupId, BatchStates.CupStates times) {
+    String at = "cup/" + cupId;
     CureStates states = times.states();
     note(
         at + "/workingTimeMinutes",
@@ -47,7 +47,7 @@ final class CureNotes {
     peak(at, times.forgotten(), times.forgottenBody(), Formula.PEAK_FORGOTTEN);
   }
 
-  void layer(HandsLine.LayerTimes layer, int contact) {
+  void layer(BatchStates.LayerStates layer, int contact) {
     CureStates states = layer.states();
     String at = "pour/" + layer.pour().id();
     Targets targets = cure.label(job.resin()).map(Calibrated::targets).orElse(null);
@@ -72,7 +72,7 @@ final class CureNotes {
   private void hours(
       String quantity,
       CureStates.@Nullable Moment moment,
-      HandsLine.LayerTimes layer,
+      BatchStates.LayerStates layer,
       int contact,
       @Nullable Targets targets,
       Function<Targets, Known> which) {

@@ -1,15 +1,19 @@
 package calmpour.core.plan;
 
 import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A breach or a near miss of one rule, with the figures and what would mend it.
  *
  * @param place address of what it concerns: {@code pour/1.3.2}, {@code cup/1.2}, {@code batch/1},
- *     {@code piece/0}, {@code colour/ID}, {@code resin}
+ *     {@code piece/0}, {@code layer/0/1}, {@code task/ID}, {@code colour/ID}, {@code part/ID},
+ *     {@code colourant/ID}, {@code embed/ID}, {@code resin}, {@code plan}
  * @param value what the plan has
  * @param limit what the rule allows
  * @param unit of both
+ * @param accepted why the maker breaks it on purpose; null otherwise
  */
 public record Finding(
     Severity severity,
@@ -18,9 +22,27 @@ public record Finding(
     double value,
     double limit,
     String unit,
-    List<Mend> mends) {
+    List<Mend> mends,
+    @Nullable String accepted) {
   public Finding {
     mends = List.copyOf(mends);
+  }
+
+  /** A finding that nobody has accepted. */
+  public Finding(
+      Severity severity,
+      Rule rule,
+      String place,
+      double value,
+      double limit,
+      String unit,
+      List<Mend> mends) {
+    this(severity, rule, place, value, limit, unit, mends, null);
+  }
+
+  /** The same, broken on purpose: worth knowing, no more. */
+  public Finding acceptedFor(String reason) {
+    return new Finding(Severity.NOTE, rule, place, value, limit, unit, List.of(), reason);
   }
 
   /** How much it matters. */
@@ -63,21 +85,94 @@ public record Finding(
     DAMP_AIR,
     CUP_HOT_IF_FORGOTTEN,
     PIECE_GETS_HOT,
-    NEVER_FULLY_CURED
+    NEVER_FULLY_CURED,
+    OUT_OF_ORDER,
+    JOIN_TOO_EARLY,
+    JOIN_TOO_LATE,
+    EMBED_TOO_EARLY,
+    EMBED_TOO_LATE,
+    NUDGE_TOO_LATE,
+    LOOK_TOO_LATE,
+    AFTER_GEL,
+    NOT_YET_DRY,
+    NOT_YET_CURED,
+    FINISHED_TOO_EARLY,
+    TASK_MISSING,
+    HANDS_TWICE,
+    HANDS_BOOKED,
+    MAKER_AWAY,
+    NO_SUCH_TOOL,
+    TOOL_OVERFULL,
+    TOOL_TWICE,
+    BOARD_FULL,
+    MOULD_TWICE,
+    MOULD_BOOKED,
+    MOULD_NOT_FOR_POT,
+    CAVITY_SHORT,
+    CAVITY_OVERFULL,
+    MASS_BALANCE,
+    LOADING_OVER_LIMIT,
+    STOCK_SHORT,
+    FLAME_NEAR_ALCOHOL,
+    PIN_LOST,
+    EMBED_NOT_DRY,
+    EMBED_POKES_THROUGH,
+    EMBED_RISES,
+    EMBED_SINKS;
+
+    /**
+     * Rules about the right kind of resin, mould or colour: told, and the maker may know better.
+     */
+    private static final Set<String> TO_JUDGE =
+        Set.of(
+            "COATING_IN_A_MOULD",
+            "DEEPER_THAN_RATED",
+            "THINNER_THAN_RATED",
+            "URETHANE_BEFORE_EPOXY",
+            "WATER_FORBIDDEN",
+            "WATER_IN_COLOUR",
+            "SOLVENT_IN_COLOUR",
+            "MOULD_PAST_ITS_END",
+            "WAXED_CUP",
+            "MOULD_NOT_FOR_POT",
+            "CUP_HEATS");
+
+    /** Whether it may be broken on purpose, with a reason that is kept. */
+    public boolean acceptable() {
+      return TO_JUDGE.contains(name());
+    }
   }
 
   /**
-   * A change that was tried on this session and mends it.
+   * A change that mends it. The first four were tried on this session before they are offered.
    *
-   * @param value the new value: minutes of rest, number of batches, °C
+   * @param value the new value: minutes of rest, number of batches, °C, a task's start in seconds
+   * @param target what it is done to: a task's id, an address on the shelf; null where it is clear
    */
-  public record Mend(Kind kind, double value) {
+  public record Mend(Kind kind, double value, @Nullable String target) {
     /** What to change. */
     public enum Kind {
       NO_WARMING,
       SHORTER_REST,
       MORE_BATCHES,
-      COOLER_ROOM
+      COOLER_ROOM,
+      /** To begin at {@code value}. */
+      MOVE_TASK,
+      RELEASE_PIN,
+      CHANGE_HOURS,
+      /** The whole session begins {@code value} minutes later, or earlier when negative. */
+      OTHER_START,
+      SOFT_TOOL,
+      /** The line of pieces {@code value}. */
+      LEAVE_OUT,
+      CURE_ON_BENCH,
+      /** Something to set right on the shelf or the mould's page. */
+      OPEN_SHELF
+    }
+
+    /** A change that is clear without a target. */
+    public Mend(Kind kind, double value) {
+      this(kind, value, null);
     }
   }
 }

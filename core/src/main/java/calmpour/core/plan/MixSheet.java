@@ -78,6 +78,7 @@ final class MixSheet {
    */
   record FilledBatch(
       int number,
+      String resinId,
       int stage,
       double needG,
       WeighOut weighOut,
@@ -110,6 +111,7 @@ final class MixSheet {
       List<Long> stays = doses(cups.get(0).tint, resinStaysMg() - firstStaysMg);
       return new FilledBatch(
           number,
+          resinId,
           stage,
           needG,
           weighOut,
@@ -268,6 +270,7 @@ final class MixSheet {
     }
     return new FilledBatch(
         number,
+        resin.id(),
         stage,
         needG,
         weighed,

@@ -1,9 +1,12 @@
 package calmpour.core.plan;
 
+import calmpour.core.design.PieceSide;
+import calmpour.core.embed.Embed;
 import calmpour.core.mould.Section;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Look;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a session is carried out. Times are whole seconds from the first step; masses are grams in
@@ -29,6 +32,11 @@ public record Plan(
     assumptions = List.copyOf(assumptions);
   }
 
+  /** The same plan with what was found. */
+  Plan judged(List<Finding> found) {
+    return new Plan(pieces, batches, tasks, found, assumptions, totals, endSeconds, spareSeconds);
+  }
+
   /**
    * @param resinG A + B mixed
    * @param colourantsG stirred in
@@ -45,7 +53,13 @@ public record Plan(
       double pouredG,
       double staysG) {}
 
-  /** A line of pieces as it is drawn: the mould in section, its layers from the floor up. */
+  /**
+   * A line of pieces as it is drawn: the mould in section, its layers from the floor up.
+   *
+   * @param front the side that is looked at
+   * @param base the side it stands on; null for none
+   * @param coat what lies on the finished piece; null for none
+   */
   public record PieceView(
       String mouldId,
       String cavityId,
@@ -58,7 +72,10 @@ public record Plan(
       double plusMinusMl,
       List<Section.SectionRow> section,
       double pouredMl,
-      List<LayerView> layers) {
+      List<LayerView> layers,
+      PieceSide front,
+      @Nullable PieceSide base,
+      @Nullable LayerView coat) {
     public PieceView {
       section = List.copyOf(section);
       layers = List.copyOf(layers);
@@ -69,6 +86,8 @@ public record Plan(
    * One layer in the section, mm above the floor.
    *
    * @param look how it will look, cured
+   * @param massG of the mix in it
+   * @param colours its own among them
    */
   public record LayerView(
       String colourId,
@@ -78,5 +97,31 @@ public record Plan(
       double toMm,
       double volumeMl,
       int stage,
-      Look look) {}
+      Look look,
+      double massG,
+      String resinId,
+      List<ColourView> colours,
+      List<InsideView> embeds) {
+    public LayerView {
+      colours = List.copyOf(colours);
+      embeds = List.copyOf(embeds);
+    }
+  }
+
+  /** One colour of a layer; in the order they are poured. */
+  public record ColourView(String colourId, String colourName, String swatch, double share) {}
+
+  /**
+   * An embed as it is drawn.
+   *
+   * @param tendency what it does when it is let go in this mix
+   * @param acrossMm of a ball of its volume
+   */
+  public record InsideView(
+      String embedId,
+      String embedName,
+      int count,
+      Embed.Tendency tendency,
+      double acrossMm,
+      double displacesMl) {}
 }

@@ -6,7 +6,6 @@ import calmpour.core.check.Problem;
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureRun;
-import calmpour.core.cure.HalvingRule;
 import calmpour.core.derive.Derivation;
 import calmpour.core.derive.Recorder;
 import calmpour.core.resin.ResinSystem;
@@ -28,13 +27,11 @@ import java.util.Optional;
  */
 public final class Planner {
   private final CureModel cure;
+  private final Judge judge;
 
-  public Planner() {
-    this(new HalvingRule());
-  }
-
-  public Planner(CureModel cure) {
+  public Planner(CureModel cure, Judge judge) {
     this.cure = cure;
+    this.judge = judge;
   }
 
   /**
@@ -44,7 +41,23 @@ public final class Planner {
   public Plan plan(Session session, Workshop workshop) {
     Job job = Resolution.of(session, workshop);
     Plan plan = arrange(job, Recorder.off());
-    return new Audit(job, cure).judge(plan, new Mends(session, workshop, this));
+    return plan.judged(judge.judge(Facts.of(job, cure, plan), () -> ways(session, workshop)));
+  }
+
+  /**
+   * What is wrong with a plan of this session, whoever made it; what it says of states is not
+   * believed.
+   *
+   * @throws InvalidValuesException when it is not a plan of this session
+   */
+  public List<Finding> audit(Session session, Workshop workshop, Plan plan) {
+    Job job = Resolution.of(session, workshop);
+    PlanCheck.orThrow(job, plan);
+    return judge.judge(Facts.of(job, cure, plan), List::of);
+  }
+
+  private List<Finding.Mend> ways(Session session, Workshop workshop) {
+    return new Mends(session, workshop, this).forLatePours();
   }
 
   /** The plan as it stands before it is judged. */
@@ -73,19 +86,25 @@ public final class Planner {
    */
   public Optional<CureRun> curve(Session session, Workshop workshop, String body) {
     Job job = Resolution.of(session, workshop);
-    HandsLine line = new HandsLine(job, cure);
-    Map<String, BodyHistory> bodies = new HashMap<>();
-    for (MixSheet.FilledBatch batch : fill(job, new MixSheet(job, Recorder.off()))) {
-      line.place(batch)
+    List<MixSheet.FilledBatch> filled = fill(job, Recorder.off());
+    List<Batch> amounts = amounts(job, filled);
+    Schedule.Laid laid = Schedule.of(job, cure, amounts);
+    for (Batch batch : amounts) {
+      Map<String, BodyHistory> bodies = new HashMap<>();
+      laid.states()
+          .get(batch.number())
           .cups()
           .forEach((id, cup) -> {
             bodies.put("cup/" + id, cup.body());
             bodies.put("cup/" + id + "/peakC", cup.forgottenBody());
             cup.layers().forEach(l -> bodies.put("pour/" + l.pour().id(), l.body()));
           });
+      BodyHistory history = bodies.get(body);
+      if (history != null) {
+        return cure.curve(job.in(batch.resinId()).resin(), history);
+      }
     }
-    BodyHistory history = bodies.get(body);
-    return history == null ? Optional.empty() : cure.curve(job.resin(), history);
+    return Optional.empty();
   }
 
   /**
@@ -100,7 +119,7 @@ public final class Planner {
     return plan.batches().stream()
         .filter(b -> b.number() == number)
         .findFirst()
-        .map(b -> BatchCard.of(job, b, plan.tasks()));
+        .map(b -> BatchCard.of(job.in(b.resinId()), b, plan.tasks()));
   }
 
   /**
@@ -124,10 +143,11 @@ public final class Planner {
     }
     check.orThrow();
     return arrange(job, Recorder.off()).batches().stream()
-        .flatMap(b -> b.cups().stream())
-        .filter(c -> c.id().equals(cupId))
-        .findFirst()
-        .map(cup -> BenchTally.of(job, cup, added, colourants));
+        .flatMap(b ->
+            b.cups().stream()
+                .filter(c -> c.id().equals(cupId))
+                .map(c -> BenchTally.of(job.in(b.resinId()), c, added, colourants)))
+        .findFirst();
   }
 
   /** What the session really uses of the workshop, to be kept with a saved plan. */
@@ -136,17 +156,23 @@ public final class Planner {
   }
 
   private Plan arrange(Job job, Recorder recorder) {
-    List<MixSheet.FilledBatch> filled = fill(job, new MixSheet(job, recorder));
-    HandsLine line = new HandsLine(job, cure);
-    Assembly assembly = new Assembly(job, cure, recorder);
+    List<MixSheet.FilledBatch> filled = fill(job, recorder);
+    Schedule.Laid laid = Schedule.of(job, cure, amounts(job, filled));
     List<Batch> batches = new ArrayList<>();
     for (MixSheet.FilledBatch batch : filled) {
-      batches.add(assembly.batch(batch, line.place(batch)));
+      Assembly assembly = new Assembly(job.in(batch.resinId()), cure, recorder);
+      batches.add(assembly.batch(batch, laid, laid.tasks()));
     }
-    return assembly.plan(batches, line.tasks());
+    return new Assembly(job, cure, recorder).plan(batches, laid.tasks());
   }
 
-  private static List<MixSheet.FilledBatch> fill(Job job, MixSheet sheet) {
+  private List<Batch> amounts(Job job, List<MixSheet.FilledBatch> filled) {
+    return filled.stream()
+        .map(b -> new Assembly(job.in(b.resinId()), cure, Recorder.off()).amounts(b))
+        .toList();
+  }
+
+  static List<MixSheet.FilledBatch> fill(Job job, Recorder recorder) {
     List<MixSheet.FilledBatch> filled = new ArrayList<>();
     JustMix mix = job.session().justMix();
     if (mix != null) {
@@ -155,11 +181,12 @@ public final class Planner {
       double largest = new Limits(job).largestMixG();
       int batches = (int) Math.max(job.session().splitInto(), Math.ceil(totalG / largest));
       for (int b = 1; b <= batches; b++) {
-        filled.add(sheet.justMix(b, totalG / batches));
+        filled.add(new MixSheet(job, recorder).justMix(b, totalG / batches));
       }
       return filled;
     }
     for (BatchDraft.Settled draft : Stages.of(job)) {
+      MixSheet sheet = new MixSheet(job.in(draft.resinId()), recorder);
       filled.add(sheet.fill(filled.size() + 1, draft));
     }
     return filled;

@@ -24,32 +24,42 @@ final class Stages {
 
   private final Job job;
   private final Limits limits;
-  private final List<BatchDraft> drafts = new ArrayList<>();
+  private final List<BatchDraft> drafts;
 
-  private Stages(Job job) {
+  /**
+   * @param job with the resin at hand of which batches are gathered
+   * @param drafts gathered so far; more are added
+   */
+  private Stages(Job job, List<BatchDraft> drafts) {
     this.job = job;
     this.limits = new Limits(job);
+    this.drafts = drafts;
   }
 
   /**
    * @throws InvalidValuesException when it would take an absurd number of batches
    */
   static List<BatchDraft.Settled> of(Job job) {
-    Stages stages = new Stages(job);
+    List<BatchDraft> drafts = new ArrayList<>();
     int last =
         job.lines().stream()
-            .flatMap(l -> l.levels().stream())
+            .flatMap(l -> l.poured().stream())
             .mapToInt(Job.Level::stage)
             .max()
             .orElse(-1);
     for (int stage = 0; stage <= last; stage++) {
-      stages.gather(stage);
+      for (Job.ResinUse use : job.resins()) {
+        new Stages(job.in(use.resin().id()), drafts).gather(stage);
+      }
     }
-    return stages.drafts.stream().map(BatchDraft::settled).toList();
+    return drafts.stream().map(BatchDraft::settled).toList();
   }
 
   private void gather(int stage) {
     List<List<PourDraft>> groups = groups(stage);
+    if (groups.isEmpty()) {
+      return;
+    }
     double totalMg = groups.stream().flatMap(List::stream).mapToLong(PourDraft::massMg).sum();
     double beforeMg = 0;
     int share = 0;
@@ -103,7 +113,7 @@ final class Stages {
 
   /** A pour beside one that is in a cup by hand: in as many parts as it takes cups for it. */
   private List<PourDraft> inCups(PourDraft pour) {
-    Tint tint = job.tints().get(pour.level().colour().id());
+    Tint tint = job.tints().get(pour.colour().id());
     return inParts(
         pour,
         part ->
@@ -187,12 +197,19 @@ final class Stages {
       Job.Line line = job.lines().get(l);
       for (int cavity = 1; cavity <= line.piece().count(); cavity++) {
         List<PourDraft> pours = new ArrayList<>();
-        for (int layer = 0; layer < line.levels().size(); layer++) {
-          Job.Level level = line.levels().get(layer);
-          if (level.stage() == stage) {
-            double density = job.tints().get(level.colour().id()).mixDensity();
+        for (int layer = 0; layer < line.poured().size(); layer++) {
+          Job.Level level = line.level(layer);
+          if (level.stage() == stage && level.resinId().equals(job.resin().id())) {
             int hand = byHand.getOrDefault(new Job.CavityLayer(l, cavity, layer), CupDraft.BY_PLAN);
-            pours.add(PourDraft.of(l, cavity, layer, level, density, line.uncertainShare(), hand));
+            pours.addAll(
+                PourDraft.of(
+                    l,
+                    cavity,
+                    layer,
+                    line,
+                    c -> job.tints().get(c.id()).mixDensity(),
+                    limits.clings(job.colourCups().get(0)),
+                    hand));
           }
         }
         if (!pours.isEmpty()) {

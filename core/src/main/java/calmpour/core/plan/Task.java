@@ -1,23 +1,52 @@
 package calmpour.core.plan;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Something that is done between two moments, in whole seconds from the first step.
+ * Something that is done between two moments, in whole seconds from the first step of the session.
  *
+ * @param id the same as long as the pieces are, so that a task can be pinned
+ * @param batch 0 for what belongs to no batch
+ * @param line index of the session's line of pieces, from 0; null for several or none
  * @param hands whether it keeps the pair of hands busy; a rest does not
+ * @param toolId the shared thing it keeps busy; null for none
+ * @param places how many places of that thing, or how many pieces it is for
+ * @param startSeconds inclusive
+ * @param endSeconds exclusive
+ * @param spreadSeconds how much longer or shorter it may take
+ * @param after what it has to wait for, or not wait for too long
+ * @param optional nothing is broken where it is left out
+ * @param pinned moved by hand
  */
 public record Task(
+    String id,
     Kind kind,
     int batch,
     @Nullable String cupId,
     @Nullable String pourId,
+    @Nullable Integer line,
     boolean hands,
+    @Nullable String toolId,
+    int places,
     int startSeconds,
-    int endSeconds) {
+    int endSeconds,
+    int spreadSeconds,
+    List<Lag> after,
+    boolean optional,
+    boolean pinned) {
+  public Task {
+    after = List.copyOf(after);
+  }
 
   /** The steps of the bench, in the order of the work. */
   public enum Kind {
+    /** Wiped with alcohol. */
+    WIPE_MOULDS,
+    SPRAY_MOULDS,
+    SURFACE_WORK,
+    PREPARE_EMBEDS,
     WARM,
     WEIGH_FIRST,
     WEIGH_SECOND,
@@ -27,8 +56,90 @@ public record Task(
     SPLIT,
     STOCK_CUP,
     TINT,
+    /** Embeds on the floor or on the layer below, before they are covered. */
+    LAY_EMBEDS,
     POUR,
+    EMBED,
     BUBBLE_PASS,
-    COVER
+    UNDER_LAMP,
+    COVER,
+    LOAD_POT,
+    IN_POT,
+    LOAD_BOX,
+    IN_BOX,
+    CLEAN_UP,
+    /** For bubbles, once more. */
+    LOOK,
+    NUDGE,
+    DEMOULD,
+    FINISH,
+    /** From here on it may leave the house. */
+    READY
+  }
+
+  public int takesSeconds() {
+    return endSeconds - startSeconds;
+  }
+
+  /** The same task at another time. */
+  public Task at(int start, boolean byHand) {
+    return new Task(
+        id,
+        kind,
+        batch,
+        cupId,
+        pourId,
+        line,
+        hands,
+        toolId,
+        places,
+        start,
+        start + takesSeconds(),
+        spreadSeconds,
+        after,
+        optional,
+        byHand);
+  }
+
+  /** The same task, until another moment. */
+  Task until(int end) {
+    return new Task(
+        id,
+        kind,
+        batch,
+        cupId,
+        pourId,
+        line,
+        hands,
+        toolId,
+        places,
+        startSeconds,
+        end,
+        spreadSeconds,
+        after,
+        optional,
+        pinned);
+  }
+
+  /** The same task with further lags. */
+  Task and(List<Lag> more) {
+    List<Lag> all = new ArrayList<>(after);
+    all.addAll(more);
+    return new Task(
+        id,
+        kind,
+        batch,
+        cupId,
+        pourId,
+        line,
+        hands,
+        toolId,
+        places,
+        startSeconds,
+        endSeconds,
+        spreadSeconds,
+        all,
+        optional,
+        pinned);
   }
 }

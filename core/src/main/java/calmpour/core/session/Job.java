@@ -1,6 +1,9 @@
 package calmpour.core.session;
 
 import calmpour.core.derive.Known;
+import calmpour.core.design.Join;
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.embed.Embed;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
 import calmpour.core.mould.Measured;
@@ -8,6 +11,9 @@ import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Tint;
+import calmpour.core.tool.Booking;
+import calmpour.core.tool.Tool;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -17,10 +23,14 @@ import org.jspecify.annotations.Nullable;
  * A session with every id replaced by the thing itself and every fill turned into volume: all that
  * a plan is made from.
  *
- * @param tints by colour id, each held within the limits
+ * @param resin which is looked at: the session's own, or that of the batch at hand
+ * @param tints by colour id in that resin, each held within the limits
+ * @param resins every resin of the session, its own first
  * @param mixingCups kinds fit for the whole mix, smallest first
  * @param colourCups kinds fit for one colour, smallest first
  * @param handCups cups put together by hand, in the order of the session
+ * @param tools shared things of the workshop
+ * @param bookings what other sessions need
  * @param used the part of the workshop that the session really uses
  * @param assumptions starting values that stand in for what nobody measured
  */
@@ -29,25 +39,93 @@ public record Job(
     ResinSystem resin,
     List<Line> lines,
     Map<String, Tint> tints,
+    List<ResinUse> resins,
     List<CupKind> mixingCups,
     List<CupKind> colourCups,
     List<CupByHand> handCups,
+    List<Tool> tools,
+    List<Booking> bookings,
     Workshop used,
     List<Assumption> assumptions) {
   public Job {
     lines = List.copyOf(lines);
     tints = Map.copyOf(tints);
+    resins = List.copyOf(resins);
     mixingCups = List.copyOf(mixingCups);
     colourCups = List.copyOf(colourCups);
     handCups = List.copyOf(handCups);
+    tools = List.copyOf(tools);
+    bookings = List.copyOf(bookings);
     assumptions = List.copyOf(assumptions);
   }
 
-  /** One line of pieces with its mould and its layers in volume. */
+  /**
+   * A resin of the session with the colours as they are in it.
+   *
+   * @param tints by colour id
+   */
+  public record ResinUse(ResinSystem resin, Map<String, Tint> tints) {
+    public ResinUse {
+      tints = Map.copyOf(tints);
+    }
+  }
+
+  /** The same job, looked at with another of its resins at hand. */
+  public Job in(String resinId) {
+    if (resin.id().equals(resinId)) {
+      return this;
+    }
+    ResinUse use =
+        resins.stream().filter(r -> r.resin().id().equals(resinId)).findFirst().orElseThrow();
+    return new Job(
+        session,
+        use.resin,
+        lines,
+        use.tints,
+        resins,
+        mixingCups,
+        colourCups,
+        handCups,
+        tools,
+        bookings,
+        used,
+        assumptions);
+  }
+
+  /** A colour as it is in the resin of a level. */
+  public Tint tint(Level level, Colour colour) {
+    return in(level.resinId()).tints().get(colour.id());
+  }
+
+  /**
+   * One line of pieces with its mould and its layers in volume.
+   *
+   * @param coat what lies on the finished piece; null for none
+   */
   public record Line(
-      Piece piece, Mould mould, Cavity cavity, Measured measured, List<Level> levels) {
+      Piece piece,
+      Mould mould,
+      Cavity cavity,
+      Measured measured,
+      List<Level> levels,
+      @Nullable Level coat) {
     public Line {
       levels = List.copyOf(levels);
+    }
+
+    /** What is poured, the top coat last. */
+    public List<Level> poured() {
+      if (coat == null) {
+        return levels;
+      }
+      List<Level> all = new ArrayList<>(levels);
+      all.add(coat);
+      return all;
+    }
+
+    /** A level by its index, the top coat's being the last. */
+    public Level level(int index) {
+      return index < levels.size() || coat == null ? levels.get(index) : coat;
     }
 
     public DepthProfile profile() {
@@ -66,12 +144,53 @@ public record Job(
   }
 
   /**
-   * One layer as it lies in the cavity.
+   * One layer as it lies in the cavity, or a coat on the piece.
    *
+   * @param colour its first
    * @param stage 0 for what is poured first; one more for every join that waits
+   * @param volumeMl of the mix, without what embeds displace
+   * @param toMm its surface; a coat begins and ends where the piece does
+   * @param colours every colour with its volume, in the order they are poured
+   * @param gathered whether they are poured into one cup first
+   * @param coatAreaCm2 what a coat lies on; 0 for a layer
    */
   public record Level(
-      Colour colour, Join join, int stage, double volumeMl, double fromMm, double toMm) {}
+      Colour colour,
+      Join join,
+      int stage,
+      double volumeMl,
+      double fromMm,
+      double toMm,
+      String resinId,
+      List<ColourShare> colours,
+      boolean gathered,
+      List<EmbedIn> embeds,
+      double coatAreaCm2) {
+    public Level {
+      colours = List.copyOf(colours);
+      embeds = List.copyOf(embeds);
+    }
+
+    public boolean coat() {
+      return coatAreaCm2 > 0;
+    }
+
+    /** Whether it is poured in two halves, an embed in between. */
+    public boolean inHalves() {
+      return embeds.stream().anyMatch(e -> e.placed().moment() == PlacedEmbed.Moment.HALF_FILL);
+    }
+  }
+
+  /** A colour of a layer and how much of it. */
+  public record ColourShare(Colour colour, double volumeMl) {}
+
+  /** An embed and how it is put in. */
+  public record EmbedIn(Embed embed, PlacedEmbed placed) {
+    /** What those of one piece displace, mL. */
+    public double displacesMl() {
+      return embed.displacesMl() * placed.count() * placed.inResin();
+    }
+  }
 
   /**
    * A cup put together by hand, as it was found to be possible.

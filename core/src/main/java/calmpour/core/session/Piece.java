@@ -3,6 +3,9 @@ package calmpour.core.session;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.design.Design;
+import calmpour.core.design.Layer;
+import calmpour.core.design.PieceWork;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -12,14 +15,39 @@ import org.jspecify.annotations.Nullable;
  * @param cavityId which of the mould's cavities; null for its first
  * @param count pieces and so cavities
  * @param layers from the floor of the mould up
+ * @param work what belongs to it beside its layers; null for nothing
  */
-public record Piece(String mouldId, @Nullable String cavityId, int count, List<Layer> layers) {
+public record Piece(
+    String mouldId,
+    @Nullable String cavityId,
+    int count,
+    List<Layer> layers,
+    @Nullable PieceWork work) {
   public static final Range COUNT = new Range(1, 500);
-  public static final Range LAYERS = new Range(1, 6);
+  public static final Range LAYERS = Design.LAYERS;
 
   /** Pieces from the first cavity of a mould. */
   public Piece(String mouldId, int count, List<Layer> layers) {
-    this(mouldId, null, count, layers);
+    this(mouldId, null, count, layers, null);
+  }
+
+  /** Pieces with nothing to do beside their layers. */
+  public Piece(String mouldId, @Nullable String cavityId, int count, List<Layer> layers) {
+    this(mouldId, cavityId, count, layers, null);
+  }
+
+  /** What belongs to it beside its layers. */
+  public PieceWork workOrNone() {
+    return work == null ? PieceWork.NONE : work;
+  }
+
+  /** The same pieces with other layers. */
+  public Piece withLayers(List<Layer> others) {
+    return new Piece(mouldId, cavityId, count, others, work);
+  }
+
+  public Piece withWork(@Nullable PieceWork other) {
+    return new Piece(mouldId, cavityId, count, layers, other);
   }
 
   public Piece {

@@ -4,6 +4,13 @@ import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
+import calmpour.core.design.PieceWork;
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.design.TopCoat;
+import calmpour.core.embed.Embed;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
@@ -16,6 +23,8 @@ import calmpour.core.tint.Colourant;
 import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.LoadingLimit;
 import calmpour.core.tint.Tint;
+import calmpour.core.tool.Booking;
+import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -50,6 +59,14 @@ public final class Resolution {
   private final Map<String, Colour> colours;
   private final Map<String, CupKind> cups;
   private final Map<String, ResinPart> parts;
+  private final Map<String, Embed> embeds;
+  private final List<Tool> tools;
+  private final List<Booking> bookings;
+
+  /** Colours as they are in each resin, by resin and colour. */
+  private final Map<String, Map<String, Tint>> tints = new LinkedHashMap<>();
+
+  private final Map<String, ResinSystem> bottled = new LinkedHashMap<>();
   private final List<Problem> problems = new ArrayList<>();
   private final List<Job.Assumption> assumptions = new ArrayList<>();
 
@@ -61,6 +78,9 @@ public final class Resolution {
     this.colours = byId(workshop.colours(), Colour::id);
     this.cups = byId(workshop.cups(), CupKind::id);
     this.parts = byId(workshop.parts(), ResinPart::id);
+    this.embeds = byId(workshop.embeds(), Embed::id);
+    this.tools = workshop.tools();
+    this.bookings = workshop.bookings();
     colours.putIfAbsent(Colour.CLEAR.id(), Colour.CLEAR);
   }
 
@@ -74,7 +94,7 @@ public final class Resolution {
   }
 
   private Job resolve() {
-    ResinSystem resin = withBottles(find(resins, session.resinId(), "resinId"));
+    ResinSystem resin = resin(session.resinId(), "resinId");
     List<Job.Line> lines = new ArrayList<>();
     int cavities = 0;
     for (int i = 0; i < session.pieces().size(); i++) {
@@ -92,33 +112,111 @@ public final class Resolution {
         problems.add(Problem.of(at + ".cavityId", Problem.Code.UNKNOWN_ID, piece.cavityId()));
       }
       if (cavity != null && !named.contains(null)) {
-        Measured measured = cavity.measured();
-        String name = mould.nameOf(cavity);
-        lines.add(
-            new Job.Line(piece, mould, cavity, measured, levels(at, piece, name, measured, named)));
+        line(at, piece, mould, cavity, named, lines);
       }
     }
     if (cavities > CAVITIES.maxInclusive()) {
       problems.add(Problem.outside("pieces", Problem.Code.TOO_MANY, cavities, CAVITIES));
     }
     List<CupKind> laidOut = laidOutCups();
-    Map<String, Tint> tints = resin == null ? Map.of() : tints(resin, lines);
+    if (resin != null) {
+      tint(resin, Colour.CLEAR);
+    }
     List<Job.CupByHand> byHand =
         problems.isEmpty() ? HandCups.of(session, lines, cups, problems) : List.of();
     if (!problems.isEmpty() || resin == null) {
       throw new InvalidValuesException(problems);
     }
-    assumeResin(resin);
+    bottled.values().forEach(this::assumeResin);
     return new Job(
         session,
         resin,
         lines,
-        tints,
+        tints.get(resin.id()),
+        bottled.values().stream()
+            .map(r -> new Job.ResinUse(r, tints.getOrDefault(r.id(), Map.of())))
+            .toList(),
         fit(laidOut, CupKind.Use.COLOUR),
         fit(laidOut, CupKind.Use.MIXING),
         byHand,
-        used(resin, lines, laidOut),
+        tools,
+        bookings,
+        used(lines, laidOut),
         assumptions);
+  }
+
+  /** A resin with its bottles; null after noting that there is none of that id. */
+  private @Nullable ResinSystem resin(String id, String at) {
+    if (!bottled.containsKey(id)) {
+      ResinSystem found = withBottles(find(resins, id, at));
+      if (found == null) {
+        return null;
+      }
+      bottled.put(id, found);
+    }
+    return bottled.get(id);
+  }
+
+  private void line(
+      String at,
+      Piece piece,
+      Mould mould,
+      Cavity cavity,
+      List<Colour> named,
+      List<Job.Line> lines) {
+    Measured measured = cavity.measured();
+    List<Job.Level> levels = levels(at, piece, mould.nameOf(cavity), measured, named);
+    TopCoat coat = piece.workOrNone().topCoat();
+    Job.Level onTop = null;
+    if (coat != null && !levels.isEmpty()) {
+      onTop = coat(at + ".work.topCoat", coat, measured.profile(), levels.get(levels.size() - 1));
+    }
+    lines.add(new Job.Line(piece, mould, cavity, measured, levels, onTop));
+  }
+
+  private Job.@Nullable Level coat(String at, TopCoat coat, DepthProfile profile, Job.Level top) {
+    Colour colour = find(colours, coat.colourId(), at + ".colourId");
+    ResinSystem resin =
+        coat.resinId() == null
+            ? resin(session.resinId(), "resinId")
+            : resin(coat.resinId(), at + ".resinId");
+    if (colour == null || resin == null) {
+      return null;
+    }
+    tint(resin, colour);
+    double open =
+        switch (coat.side()) {
+          case OPEN -> profile.areaAtMm2(top.toMm());
+          case FLOOR -> widest(profile, top.toMm());
+        };
+    double area = coat.areaCm2() == null ? open / 100 : coat.areaCm2();
+    double volume = coat.volumeMl(open / 100);
+    if (!(area > 0) || volume < Fill.VOLUME_ML.minInclusive()) {
+      problems.add(Problem.of(at + ".areaCm2", Problem.Code.MISSING, null));
+      return null;
+    }
+    return new Job.Level(
+        colour,
+        Join.CURED,
+        top.stage() + 1,
+        volume,
+        top.toMm(),
+        top.toMm(),
+        resin.id(),
+        List.of(new Job.ColourShare(colour, volume)),
+        false,
+        List.of(),
+        area);
+  }
+
+  /** Seen from the floor, a piece is as large as its widest place, mm². */
+  private static double widest(DepthProfile profile, double toMm) {
+    double widest = 0;
+    int steps = 40;
+    for (int i = 0; i <= steps; i++) {
+      widest = Math.max(widest, profile.areaAtMm2(Math.min(toMm, toMm * i / steps)));
+    }
+    return widest;
   }
 
   /** What its own bottles say stands in where the system's label says nothing. */
@@ -146,9 +244,31 @@ public final class Resolution {
       Layer layer = piece.layers().get(l);
       String layerAt = at + ".layers[" + l + "]";
       boolean onTop = l == piece.layers().size() - 1;
-      double asked = volume(layerAt, layer, onTop, name, mould, filled, depth);
-      double top = filled + asked;
-      if (Double.isNaN(asked)) {
+      ResinSystem resin =
+          layer.resinId() == null
+              ? resin(session.resinId(), "resinId")
+              : resin(layer.resinId(), layerAt + ".resinId");
+      List<Colour> colours = beside(layerAt, layer, named.get(l));
+      List<Job.EmbedIn> inside = embeds(layerAt, layer, l);
+      if (resin == null || colours.contains(null) || inside.contains(null)) {
+        return levels;
+      }
+      colours.forEach(c -> tint(resin, c));
+      double displaced = inside.stream().mapToDouble(Job.EmbedIn::displacesMl).sum();
+      double density = tints.get(resin.id()).get(layer.colourId()).mixDensity();
+      double room = room(layerAt, layer, onTop, name, mould, filled, depth, displaced, density);
+      double top = filled + room;
+      if (Double.isNaN(room)) {
+        return levels;
+      }
+      double mix = room - displaced;
+      if (mix < Fill.VOLUME_ML.minInclusive() && displaced > 0) {
+        problems.add(
+            Problem.outside(
+                layerAt + ".embeds",
+                Problem.Code.EMBEDS_FILL_LAYER,
+                displaced,
+                new Range(0, room)));
         return levels;
       }
       if (top > mould.volumeMl() * (1 + HAIR)) {
@@ -157,23 +277,79 @@ public final class Resolution {
         return levels;
       }
       double level = profile.depthAtMm(Math.min(top, mould.volumeMl()));
-      stage += l > 0 && layer.join() != Join.TOGETHER ? 1 : 0;
-      levels.add(new Job.Level(named.get(l), layer.join(), stage, asked, depth, level));
+      boolean waits = l > 0 && layer.join() != Join.TOGETHER;
+      if (l > 0 && !waits && !resin.id().equals(levels.get(l - 1).resinId())) {
+        problems.add(Problem.of(layerAt + ".join", Problem.Code.JOIN_OF_TWO_RESINS, null));
+        return levels;
+      }
+      stage += waits ? 1 : 0;
+      levels.add(
+          new Job.Level(
+              named.get(l),
+              layer.join(),
+              stage,
+              mix,
+              depth,
+              level,
+              resin.id(),
+              shares(layer, colours, mix),
+              layer.meeting() == Layer.Meeting.ONE_CUP && colours.size() > 1,
+              inside,
+              0));
       filled = top;
       depth = level;
     }
     return levels;
   }
 
-  /** Volume of one layer in mL; NaN after noting why there is none. */
-  private double volume(
+  /** The colours of a layer, its own first; null for one that is unknown. */
+  private List<Colour> beside(String at, Layer layer, Colour own) {
+    List<Colour> all = new ArrayList<>();
+    all.add(own);
+    for (int i = 0; i < layer.beside().size(); i++) {
+      all.add(find(colours, layer.beside().get(i).colourId(), at + ".beside[" + i + "].colourId"));
+    }
+    return all;
+  }
+
+  /** In the order they are poured: what presses the others apart comes last. */
+  private static List<Job.ColourShare> shares(Layer layer, List<Colour> colours, double volumeMl) {
+    List<Job.ColourShare> shares = new ArrayList<>();
+    for (int i = 1; i < colours.size(); i++) {
+      double share = layer.beside().get(i - 1).share();
+      shares.add(new Job.ColourShare(colours.get(i), volumeMl * share));
+    }
+    Job.ColourShare own = new Job.ColourShare(colours.get(0), volumeMl * layer.ownShare());
+    shares.add(layer.meeting() == Layer.Meeting.PRESSED_APART ? shares.size() : 0, own);
+    return shares;
+  }
+
+  private List<Job.EmbedIn> embeds(String at, Layer layer, int index) {
+    List<Job.EmbedIn> inside = new ArrayList<>();
+    for (int e = 0; e < layer.embeds().size(); e++) {
+      PlacedEmbed placed = layer.embeds().get(e);
+      String embedAt = at + ".embeds[" + e + "]";
+      Embed embed = find(embeds, placed.embedId(), embedAt + ".embedId");
+      boolean onFluid = index > 0 && layer.join() == Join.TOGETHER && !placed.anchored();
+      if (placed.moment() == PlacedEmbed.Moment.BEFORE_POUR && onFluid) {
+        problems.add(Problem.of(embedAt + ".moment", Problem.Code.EMBED_ON_FLUID, null));
+      }
+      inside.add(embed == null ? null : new Job.EmbedIn(embed, placed));
+    }
+    return inside;
+  }
+
+  /** Room of one layer in its cavity, mL, embeds and all; NaN after noting why there is none. */
+  private double room(
       String at,
       Layer layer,
       boolean onTop,
       String name,
       Measured mould,
       double filled,
-      double depth) {
+      double depth,
+      double displaced,
+      double density) {
     Fill fill = layer.fill();
     if (fill == null) {
       double left = mould.volumeMl() - filled;
@@ -191,35 +367,36 @@ public final class Resolution {
       return fill.share() * mould.volumeMl();
     }
     if (fill.volumeMl() != null) {
-      return fill.volumeMl();
+      return fill.volumeMl() + displaced;
+    }
+    if (fill.massG() != null) {
+      return fill.massG() / density + displaced;
     }
     double known = mould.profile().depthMm();
-    double thickness = fill.depthMm();
-    if (mould.depthAssumed()) {
+    // A share of the depth means the same in a cavity whose depth nobody measured.
+    double thickness = fill.depthShare() == null ? fill.depthMm() : fill.depthShare() * known;
+    if (mould.depthAssumed() && fill.depthShare() == null) {
       problems.add(Problem.of(at + ".fill.depthMm", Problem.Code.DEPTH_UNKNOWN, name));
       return Double.NaN;
     }
     double level = depth + thickness;
     if (level > known * (1 + HAIR)) {
       Range legal = new Range(0, known);
-      problems.add(Problem.outside(at + ".fill.depthMm", Problem.Code.OVERFILLED, level, legal));
+      String field = fill.depthShare() == null ? ".fill.depthMm" : ".fill.depthShare";
+      problems.add(Problem.outside(at + field, Problem.Code.OVERFILLED, level, legal));
       return Double.NaN;
     }
     return mould.profile().volumeAtMl(Math.min(level, known)) - filled;
   }
 
-  private Map<String, Tint> tints(ResinSystem resin, List<Job.Line> lines) {
-    Map<String, Tint> tints = new HashMap<>();
-    tints.put(Colour.CLEAR.id(), tint(resin, Colour.CLEAR));
-    for (Job.Line line : lines) {
-      for (Job.Level level : line.levels()) {
-        tints.computeIfAbsent(level.colour().id(), id -> tint(resin, level.colour()));
-      }
+  private void tint(ResinSystem resin, Colour colour) {
+    Map<String, Tint> ofResin = tints.computeIfAbsent(resin.id(), id -> new HashMap<>());
+    if (!ofResin.containsKey(colour.id())) {
+      ofResin.put(colour.id(), within(resin, colour));
     }
-    return tints;
   }
 
-  private Tint tint(ResinSystem resin, Colour colour) {
+  private Tint within(ResinSystem resin, Colour colour) {
     Habits habits = session.habits();
     List<Colourant> parts = new ArrayList<>();
     List<Double> percents = new ArrayList<>();
@@ -316,25 +493,30 @@ public final class Resolution {
             .toList();
   }
 
-  private Workshop used(ResinSystem resin, List<Job.Line> lines, List<CupKind> laidOut) {
+  private Workshop used(List<Job.Line> lines, List<CupKind> laidOut) {
     Map<String, Mould> usedMoulds = new LinkedHashMap<>();
     Map<String, Colour> usedColours = new LinkedHashMap<>();
     Map<String, Colourant> usedColourants = new LinkedHashMap<>();
+    Map<String, Embed> usedEmbeds = new LinkedHashMap<>();
     for (Job.Line line : lines) {
       usedMoulds.put(line.mould().id(), line.mould());
-      for (Job.Level level : line.levels()) {
-        usedColours.put(level.colour().id(), level.colour());
-        for (Colour.Part part : level.colour().recipe()) {
-          Colourant colourant = colourants.get(part.colourantId());
-          if (colourant != null) {
-            usedColourants.put(colourant.id(), colourant);
+      for (Job.Level level : line.poured()) {
+        level.embeds().forEach(e -> usedEmbeds.put(e.embed().id(), e.embed()));
+        for (Job.ColourShare share : level.colours()) {
+          Colour colour = share.colour();
+          usedColours.put(colour.id(), colour);
+          for (Colour.Part part : colour.recipe()) {
+            Colourant colourant = colourants.get(part.colourantId());
+            if (colourant != null) {
+              usedColourants.put(colourant.id(), colourant);
+            }
           }
         }
       }
     }
     return new Workshop(
         List.copyOf(usedMoulds.values()),
-        List.of(resin),
+        List.copyOf(bottled.values()),
         List.copyOf(usedColourants.values()),
         List.copyOf(usedColours.values()),
         // By id, so that the order of the shelf makes no difference to a snapshot.
@@ -343,10 +525,18 @@ public final class Resolution {
             .sorted(Comparator.comparing(CupKind::id))
             .toList(),
         parts.values().stream()
-            .filter(p -> p.id().equals(resin.partAId()) || p.id().equals(resin.partBId()))
+            .filter(p -> bottled.values().stream().anyMatch(r -> isOf(p, r)))
             .sorted(Comparator.comparing(ResinPart::id))
             .toList(),
+        List.copyOf(usedEmbeds.values()),
+        lines.stream().anyMatch(l -> l.piece().workOrNone().curing() != PieceWork.Curing.BENCH)
+            ? tools
+            : List.of(),
         List.of());
+  }
+
+  private static boolean isOf(ResinPart part, ResinSystem resin) {
+    return part.id().equals(resin.partAId()) || part.id().equals(resin.partBId());
   }
 
   /** Kinds that cups put together by hand ask for, whether they are laid out or not. */

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param splitInto how many batches each stage is spread over at least
  * @param cupsByHand cups the maker put together; the rest is split as the plan finds best
  * @param strengths colours made stronger or weaker than their recipes
+ * @param arrangement what the maker decides about the times
  */
 public record Session(
     String name,
@@ -37,10 +38,45 @@ public record Session(
     List<ColourStrength> strengths,
     Habits habits,
     Hands hands,
-    @Nullable Workshop carried) {
+    @Nullable Workshop carried,
+    Arrangement arrangement) {
   public static final Range SPLIT_INTO = new Range(1, 20);
   public static final Range PIECES = new Range(0, 200);
   public static final Range CUPS_BY_HAND = new Range(0, 200);
+
+  /** A session that goes as it goes. */
+  public Session(
+      String name,
+      LocalDateTime startsAt,
+      String zoneId,
+      Room room,
+      String resinId,
+      List<Piece> pieces,
+      @Nullable JustMix justMix,
+      List<String> cupIds,
+      int splitInto,
+      List<HandCup> cupsByHand,
+      List<ColourStrength> strengths,
+      Habits habits,
+      Hands hands,
+      @Nullable Workshop carried) {
+    this(
+        name,
+        startsAt,
+        zoneId,
+        room,
+        resinId,
+        pieces,
+        justMix,
+        cupIds,
+        splitInto,
+        cupsByHand,
+        strengths,
+        habits,
+        hands,
+        carried,
+        Arrangement.FREE);
+  }
 
   public Session {
     pieces = pieces == null ? List.of() : List.copyOf(pieces);
@@ -49,6 +85,7 @@ public record Session(
     strengths = strengths == null ? List.of() : List.copyOf(strengths);
     habits = habits == null ? Habits.DEFAULT : habits;
     hands = hands == null ? Hands.DEFAULT : hands;
+    arrangement = arrangement == null ? Arrangement.FREE : arrangement;
     new Check()
         .name("name", name)
         .present("startsAt", startsAt)
@@ -132,7 +169,48 @@ public record Session(
         others,
         habits,
         hands,
-        carried);
+        carried,
+        arrangement);
+  }
+
+  /** The same session with other decisions about its times. */
+  public Session withArrangement(Arrangement other) {
+    return new Session(
+        name,
+        startsAt,
+        zoneId,
+        room,
+        resinId,
+        pieces,
+        justMix,
+        cupIds,
+        splitInto,
+        cupsByHand,
+        strengths,
+        habits,
+        hands,
+        carried,
+        other);
+  }
+
+  /** The same session with other pieces. */
+  public Session withPieces(List<Piece> others) {
+    return new Session(
+        name,
+        startsAt,
+        zoneId,
+        room,
+        resinId,
+        others,
+        justMix,
+        cupIds,
+        splitInto,
+        cupsByHand,
+        strengths,
+        habits,
+        hands,
+        carried,
+        arrangement);
   }
 
   /** The same session with these materials along, so that it can be read anywhere. */
@@ -151,7 +229,8 @@ public record Session(
         strengths,
         habits,
         hands,
-        materials);
+        materials,
+        arrangement);
   }
 
   /** How much stronger than its recipe a colour is wanted. */
@@ -182,6 +261,7 @@ public record Session(
         strengths,
         otherHabits,
         hands,
-        carried);
+        carried,
+        arrangement);
   }
 }

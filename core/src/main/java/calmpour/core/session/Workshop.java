@@ -6,6 +6,8 @@ import calmpour.core.resin.ResinSystem;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tool.Booking;
+import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,7 +16,11 @@ import java.util.Objects;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
-/** What is on the shelves, as far as a session needs it: a snapshot, never the live store. */
+/**
+ * What is on the shelves, as far as a session needs it: a snapshot, never the live store.
+ *
+ * @param bookings what other sessions of this workshop need, and when
+ */
 public record Workshop(
     List<Mould> moulds,
     List<ResinSystem> resins,
@@ -22,9 +28,23 @@ public record Workshop(
     List<Colour> colours,
     List<CupKind> cups,
     List<ResinPart> parts,
-    List<Embed> embeds) {
+    List<Embed> embeds,
+    List<Tool> tools,
+    List<Booking> bookings) {
   public static final Workshop EMPTY =
       new Workshop(List.of(), List.of(), List.of(), List.of(), List.of());
+
+  /** A workshop without shared tools, and nothing else going on in it. */
+  public Workshop(
+      List<Mould> moulds,
+      List<ResinSystem> resins,
+      List<Colourant> colourants,
+      List<Colour> colours,
+      List<CupKind> cups,
+      List<ResinPart> parts,
+      List<Embed> embeds) {
+    this(moulds, resins, colourants, colours, cups, parts, embeds, List.of(), List.of());
+  }
 
   /** A workshop without bottles and embeds of its own. */
   public Workshop(
@@ -44,6 +64,8 @@ public record Workshop(
     cups = cups == null ? List.of() : List.copyOf(cups);
     parts = parts == null ? List.of() : List.copyOf(parts);
     embeds = embeds == null ? List.of() : List.copyOf(embeds);
+    tools = tools == null ? List.of() : List.copyOf(tools);
+    bookings = bookings == null ? List.of() : List.copyOf(bookings);
   }
 
   /** A resin with the densities of its own bottles, where its label gives none. */
@@ -69,7 +91,14 @@ public record Workshop(
         overlay(colours, carried.colours, Colour::id),
         overlay(cups, carried.cups, CupKind::id),
         overlay(parts, carried.parts, ResinPart::id),
-        overlay(embeds, carried.embeds, Embed::id));
+        overlay(embeds, carried.embeds, Embed::id),
+        overlay(tools, carried.tools, Tool::id),
+        bookings);
+  }
+
+  /** The same shelves while this goes on in other sessions. */
+  public Workshop withBookings(List<Booking> others) {
+    return new Workshop(moulds, resins, colourants, colours, cups, parts, embeds, tools, others);
   }
 
   private static <T> List<T> overlay(List<T> below, List<T> above, Function<T, String> id) {

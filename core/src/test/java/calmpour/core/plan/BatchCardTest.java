@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
+import calmpour.core.design.Layer;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldState;
 import calmpour.core.resin.MixRatio;
-import calmpour.core.session.Layer;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 
 @Domain(RandomSessions.class)
 class BatchCardTest {
-  private final Planner planner = new Planner();
+  private final Planner planner = Samples.planner();
 
   /** Reading the card aloud at the scale gives the batch of the plan, in the plan's order. */
   @Property(tries = 150, seed = "20261123")

@@ -10,9 +10,9 @@ import calmpour.core.cure.BodyShape;
 import calmpour.core.cure.CureStates;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.cure.TintShift;
+import calmpour.core.design.Layer;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.CupKind;
-import calmpour.core.session.Layer;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
@@ -31,7 +31,7 @@ import org.junit.jupiter.api.Test;
  */
 class CuredPlanTest {
   private static final EngineModel ENGINE = new EngineModel();
-  private static final Planner PLANNER = new Planner(ENGINE);
+  private static final Planner PLANNER = Samples.planner(ENGINE);
 
   @Property(tries = 40)
   @Domain(RandomSessions.class)

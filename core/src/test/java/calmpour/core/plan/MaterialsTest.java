@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
+import calmpour.core.design.Layer;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldState;
 import calmpour.core.resin.CureTimes;
@@ -13,7 +14,6 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.CupKind;
-import calmpour.core.session.Layer;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -79,7 +79,7 @@ class MaterialsTest {
                     CupKind.Outline.ROUND,
                     CupKind.Material.WAXED_PAPER,
                     null)));
-    return new Planner().plan(session, workshop);
+    return Samples.planner().plan(session, workshop);
   }
 
   private static List<Finding.Rule> rules(Plan plan) {
@@ -187,7 +187,7 @@ class MaterialsTest {
             List.of());
     Session session =
         Samples.session(List.of(new Piece("m", 1, List.of(new Layer("clear", null, null)))));
-    Batch batch = new Planner().plan(session, workshop).batches().get(0);
+    Batch batch = Samples.planner().plan(session, workshop).batches().get(0);
     // Equal volumes weigh as their densities do: 1.2 to 0.96 is 1.25.
     assertThat(batch.partA().massG() / batch.partB().massG()).isCloseTo(1.25, within(0.02));
   }
@@ -224,7 +224,8 @@ class MaterialsTest {
             List.of(mould(null, 100, 0.0)), List.of(silent), List.of(), List.of(), List.of());
     Session session =
         Samples.session(List.of(new Piece("m", 1, List.of(new Layer("clear", null, null)))));
-    List<Sensitivity.Weight> weights = new Sensitivity(session, workshop, new Planner()).weigh();
+    List<Sensitivity.Weight> weights =
+        new Sensitivity(session, workshop, Samples.planner()).weigh();
     assertThat(weights)
         .extracting(w -> w.assumption().quantity())
         .containsExactly("densityA", "potLifeMinutes", "potLifeMassG", "potLifeTemperatureC");

@@ -3,6 +3,7 @@ package calmpour.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import calmpour.core.Samples;
 import calmpour.core.derive.Derivation;
 import calmpour.core.mould.Mould;
 import calmpour.core.session.Piece;
@@ -24,7 +25,7 @@ import net.jqwik.api.domains.Domain;
 /** What has to hold for every session. */
 @Domain(RandomSessions.class)
 class PlannerProperties {
-  private final Planner planner = new Planner();
+  private final Planner planner = Samples.planner();
 
   private Plan plan(RandomSessions.Case given) {
     return planner.plan(given.session(), given.workshop());

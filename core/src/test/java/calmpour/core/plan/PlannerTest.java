@@ -7,14 +7,14 @@ import static org.assertj.core.api.Assertions.within;
 import calmpour.core.Samples;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.Fill;
-import calmpour.core.session.Join;
 import calmpour.core.session.JustMix;
-import calmpour.core.session.Layer;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -33,7 +33,7 @@ class PlannerTest {
   }
 
   private static Plan plan(Session session, Workshop workshop) {
-    return new Planner().plan(session, workshop);
+    return Samples.planner().plan(session, workshop);
   }
 
   private static Piece twoLayers(int count, Fill first, Join join) {
@@ -141,6 +141,7 @@ class PlannerTest {
             case SHORTER_REST -> session.withHabits(session.habits().withRestMinutes(mend.value()));
             case MORE_BATCHES -> session.withSplitInto((int) mend.value());
             case COOLER_ROOM -> session.withTemperatureC(mend.value());
+            default -> throw new AssertionError(mend + " is no way out of a late pour");
           };
       assertThat(plan(mended, workshop(quick, KNOB)).spareSeconds())
           .as(mend.toString())

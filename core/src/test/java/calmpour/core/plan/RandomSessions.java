@@ -1,15 +1,15 @@
 package calmpour.core.plan;
 
 import calmpour.core.Samples;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
 import calmpour.core.habit.Splitting;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.MixRatio;
-import calmpour.core.session.Fill;
 import calmpour.core.session.HandCup;
-import calmpour.core.session.Join;
-import calmpour.core.session.Layer;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;

@@ -3,12 +3,12 @@ package calmpour.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
+import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.session.Clings;
 import calmpour.core.session.CupKind;
-import calmpour.core.session.Layer;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -184,7 +184,7 @@ class SplitOptimumTest {
     int several = 0;
     for (long seed = from; seed < to; seed++) {
       Bench bench = Bench.of(seed);
-      Plan plan = new Planner().plan(bench.session, bench.workshop);
+      Plan plan = Samples.planner().plan(bench.session, bench.workshop);
       if (plan.batches().size() > 1) {
         // A pour larger than any cup is a matter of parts, not of splitting.
         continue;

@@ -7,6 +7,9 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import calmpour.core.Samples;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.resin.MixRatio;
@@ -90,7 +93,8 @@ class SessionTest {
         .isInstanceOf(InvalidValuesException.class)
         .hasMessageContaining("justMix");
     assertThatThrownBy(() -> new JustMix(50.0, 40.0)).isInstanceOf(InvalidValuesException.class);
-    assertThatThrownBy(() -> new Fill(0.5, 3.0, null)).isInstanceOf(InvalidValuesException.class);
+    assertThatThrownBy(() -> new Fill(0.5, 3.0, null, null, null))
+        .isInstanceOf(InvalidValuesException.class);
   }
 
   @Test

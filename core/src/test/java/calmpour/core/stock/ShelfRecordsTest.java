@@ -58,7 +58,8 @@ class ShelfRecordsTest {
   }
 
   private static MouldMake make(String notes) {
-    return new MouldMake(null, null, null, null, null, null, null, null, null, null, null, notes);
+    return new MouldMake(
+        null, null, null, null, null, null, null, null, null, null, null, notes, null);
   }
 
   private static MeshShape.MeshLevel level(double depth, double volume) {

@@ -1,4 +1,4 @@
-package calmpour.core.session;
+package calmpour.core.design;
 
 /** How a layer meets the one below it. */
 public enum Join {

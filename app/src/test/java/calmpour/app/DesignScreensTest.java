@@ -1,0 +1,241 @@
+package calmpour.app;
+
+import static calmpour.app.Seen.choose;
+import static calmpour.app.Seen.field;
+import static calmpour.app.Seen.group;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Designs drawn on the mould, tasks moved by hand, days, and what the audit says of it. */
+class DesignScreensTest {
+  @TempDir static Path data;
+  private static RunningApp demo;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    demo = RunningApp.demo(data);
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    demo.close();
+  }
+
+  @AfterEach
+  void nothingLeftTheMachineAndNothingFailed() {
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  private static Page fern(String name, int width) {
+    var session = RunningApp.demoDocument("sessions/fern-bell-pushes").put("name", name);
+    String id = demo.post("/api/sessions", session).body().get("id").asString();
+    Page page = browser.page(width, 900);
+    page.navigate(demo.url("/#/plan/" + id));
+    group(page, "Batch 1, mixing").waitFor();
+    return page;
+  }
+
+  private static Page opened(String name, int width) {
+    Page page = fern(name, width);
+    button(page, "Change Bell push").click();
+    slider(page).waitFor();
+    return page;
+  }
+
+  private static Locator slider(Page page) {
+    return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Top of layer 1"));
+  }
+
+  private static Locator mark(Page page, String begins) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + begins)));
+  }
+
+  @Test
+  void theTopOfALayerIsDraggedAndTheVolumesFollow() {
+    Page page = opened("Dragged level", 1280);
+    Locator first = group(page, "First layer");
+    assertThat(first).containsText("4.5 mL");
+    BoundingBox grip = slider(page).boundingBox();
+    page.mouse().move(grip.x + 18, grip.y + grip.height / 2);
+    page.mouse().down();
+    page.mouse().move(grip.x + 18, grip.y + grip.height / 2 + 20);
+    page.mouse().move(grip.x + 18, grip.y + grip.height / 2 + 40);
+    page.mouse().up();
+    assertThat(first).not().containsText("4.5 mL");
+    double mm = Double.parseDouble(slider(page).getAttribute("aria-valuenow"));
+    assertThat(mm).isLessThan(6);
+    // The same by keys, a tenth of a millimetre at a time.
+    slider(page).press("ArrowUp");
+    String higher =
+        new java.math.BigDecimal(mm + 0.1).setScale(1, java.math.RoundingMode.HALF_UP).toString();
+    assertThat(slider(page)).hasAttribute("aria-valuetext", higher + " mm");
+    button(page, "Undo").click();
+    assertThat(first).containsText("4.5 mL");
+  }
+
+  @Test
+  void theFrontIsOnTheSameSideHoweverItIsTurned() {
+    Page page = opened("Turned", 1280);
+    Locator poured =
+        page.getByRole(
+            AriaRole.GROUP,
+            new Page.GetByRoleOptions().setName("Bell push, the design in section, as poured"));
+    double frontBelow = poured.getByText("front").boundingBox().y;
+    double baseAbove = poured.getByText("base").boundingBox().y;
+    assertThat(frontBelow).isGreaterThan(baseAbove);
+    button(page, "as finished").click();
+    Locator finished =
+        page.getByRole(
+            AriaRole.GROUP,
+            new Page.GetByRoleOptions().setName("Bell push, the design in section, as finished"));
+    assertThat(finished.getByText("front").boundingBox().y)
+        .isLessThan(finished.getByText("base").boundingBox().y);
+  }
+
+  @Test
+  void aDesignIsKeptAndPouredInAnotherMould() {
+    Page page = opened("Kept", 1280);
+    button(page, "Keep this design").click();
+    field(page, "Name of the design").fill("Fern at two thirds");
+    button(page, "Keep").click();
+    button(page, "Keep this design").waitFor();
+    button(page, "Done").click();
+    button(page, "Change Knob 25").click();
+    choose(page, "Pour a kept design", "Fern at two thirds");
+    assertThat(group(page, "First layer")).containsText("Of the depth");
+    assertThat(group(page, "Layer 2")).isVisible();
+    // The knob leans outwards: 65 % of its depth is less than 65 % of its 6.3 mL.
+    Locator knob =
+        page.getByRole(
+            AriaRole.GROUP,
+            new Page.GetByRoleOptions().setName("Knob 25, the design in section, as poured"));
+    assertThat(knob).isVisible();
+    page.navigate(demo.url("/#/shelf/designs"));
+    assertThat(button(page, "Fern at two thirds")).isVisible();
+  }
+
+  @Test
+  void whatCannotBeIsToldAtTheEmbedAndNothingIsLost() {
+    Page page = opened("Too many", 1280);
+    Locator embed = group(page, "Embed");
+    embed.getByLabel("How many").fill("60");
+    assertThat(page.getByRole(AriaRole.ALERT).getByText(Pattern.compile("no resin would be left")))
+        .isVisible();
+    assertThat(embed.getByLabel("How many")).hasValue("60");
+    embed.getByLabel("How many").fill("2");
+    assertThat(page.getByText(Pattern.compile("no resin would be left"))).hasCount(0);
+    choose(embed, page, "Goes in", "laid first, then covered");
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("Two batches");
+  }
+
+  @Test
+  void aTaskDraggedTooEarlyIsToldAndMendedWithOneKey() {
+    Page page = fern("Too early", 1280);
+    button(page, "Batch 2, 19:57").click();
+    Locator back = mark(page, "pour Oat into Bell push, first");
+    BoundingBox from = back.boundingBox();
+    page.mouse().move(from.x + from.width / 2, from.y + from.height / 2);
+    page.mouse().down();
+    page.mouse().move(from.x - 100, from.y + from.height / 2);
+    page.mouse().move(from.x - 200, from.y + from.height / 2);
+    Locator told =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to look at"));
+    // The audit answers while it is still in the hand.
+    assertThat(told).isVisible();
+    page.mouse().up();
+    // Drops lie close together: one of them was caught.
+    assertThat(mark(page, "pour Oat into Bell push.*moved by hand$")).hasCount(1);
+    told.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Let the plan place it"))
+        .first()
+        .click();
+    assertThat(told).hasCount(0);
+    button(page, "Undo").click();
+    assertThat(told).isVisible();
+  }
+
+  @Test
+  void aTaskIsMovedByKeysAndGivenBack() {
+    Page page = fern("By keys", 1280);
+    Locator stir = mark(page, "stir, batch 1");
+    String before = stir.getAttribute("aria-label");
+    stir.press("ArrowRight");
+    assertThat(mark(page, "stir, batch 1"))
+        .hasAttribute("aria-label", Pattern.compile("moved by hand$"));
+    mark(page, "stir, batch 1").press("Delete");
+    assertThat(mark(page, "stir, batch 1")).hasAttribute("aria-label", before);
+  }
+
+  @Test
+  void theDaysTellWhatIsDueAndMakeRoomForADayAway() {
+    Page page = fern("Away", 1280);
+    Locator days = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Days"));
+    Locator second = days.getByText(Pattern.compile("take Bell push ×4 out of the mould"));
+    assertThat(second).isVisible();
+    Locator out =
+        days.locator("li").filter(new Locator.FilterOptions().setHasText("take Bell push")).first();
+    String day = out.locator("b").first().innerText();
+    out.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("away?")).click();
+    // Away all that day, so it is taken out on the next.
+    assertThat(
+            days.locator("li")
+                .filter(new Locator.FilterOptions().setHasText("take Bell push"))
+                .first()
+                .locator("b")
+                .first())
+        .not()
+        .hasText(day);
+    button(page, "Half an hour later: take Bell push ×4 out of the mould").click();
+    assertThat(button(page, "let the plan place it")).isVisible();
+  }
+
+  @Test
+  void twoSessionsThatWantTheSameHandsAreTold() {
+    var session = RunningApp.demoDocument("sessions/fern-bell-pushes").put("name", "One");
+    demo.post("/api/sessions", session);
+    String id = demo.post("/api/sessions", session.put("name", "Two")).body().get("id").asString();
+    Page page = browser.page(1280, 900);
+    page.navigate(demo.url("/#/plan/" + id));
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("another session");
+    Locator told =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to look at"));
+    assertThat(told).containsText("more like it");
+    button(page, Pattern.compile("and \\d+ more")).click();
+    assertThat(button(page, "Fewer")).isVisible();
+  }
+
+  private static Locator button(Page page, Pattern name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  private static Locator button(Page page, String name) {
+    return Seen.button(page, name);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {390, 768, 1280})
+  void theDesignFitsItsWidthAndPassesTheAccessibilityRules(int width) {
+    Page page = opened("Measured " + width, width);
+    Object beyond = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+    assertThat(((Number) beyond).intValue()).isNotPositive();
+    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+  }
+}

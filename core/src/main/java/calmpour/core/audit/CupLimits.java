@@ -1,0 +1,92 @@
+package calmpour.core.audit;
+
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+import calmpour.core.resin.ResinKind;
+import calmpour.core.session.Job;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Tint;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** A cup holds what is in it, stays cool enough, and is not loaded beyond any limit. */
+final class CupLimits implements Rule {
+  /** A limit is called near from this share of it on. */
+  private static final double NEAR = 0.9;
+
+  /** What rounding A and B up adds to a cup is no reason to speak of heat. */
+  private static final double ROUNDED_UP = 0.03;
+
+  /** Sums of doses carry the noise of their arithmetic. */
+  private static final double HAIR = 1e-9;
+
+  @Override
+  public void judge(Facts facts, Told told) {
+    for (Batch batch : facts.plan().batches()) {
+      Job job = facts.job(batch);
+      for (Cup cup : batch.cups()) {
+        loading(job, cup, told);
+        room(job, cup, told);
+      }
+    }
+  }
+
+  private static void loading(Job job, Cup cup, Told told) {
+    String place = "cup/" + cup.id();
+    Tint stirred = stirred(job, cup);
+    Tint.Reading nearest = null;
+    for (Tint.Reading reading : stirred.readings()) {
+      if (nearest == null || reading.fraction() > nearest.fraction()) {
+        nearest = reading;
+      }
+    }
+    if (nearest != null && nearest.fraction() > 1 + HAIR) {
+      told.breach(
+          Finding.Rule.LOADING_OVER_LIMIT, place, nearest.percent(), nearest.limitPercent(), "%");
+    } else if (cup.tintHeldAt() < 1) {
+      told.near(Finding.Rule.TINT_HELD_BACK, place, cup.tintHeldAt() * 100, 100, "%");
+    } else if (nearest != null && nearest.fraction() > NEAR) {
+      told.near(
+          Finding.Rule.LOADING_NEAR_LIMIT, place, nearest.percent(), nearest.limitPercent(), "%");
+    }
+  }
+
+  /** The mix as it is dosed in this cup, with the limits of its colour. */
+  private static Tint stirred(Job job, Cup cup) {
+    Tint planned = job.tints().get(cup.colourId());
+    Map<String, Colourant> colourants = new HashMap<>();
+    job.used().colourants().forEach(c -> colourants.put(c.id(), c));
+    List<Tint.Share> shares = new ArrayList<>();
+    for (Cup.Dose dose : cup.doses()) {
+      shares.add(new Tint.Share(colourants.get(dose.colourantId()), dose.massG() / cup.resinG()));
+    }
+    return Tint.asStirred(shares, planned.resinDensity(), planned.limits());
+  }
+
+  private static void room(Job job, Cup cup, Told told) {
+    String place = "cup/" + cup.id();
+    double capacity = cup.kind().capacityMl();
+    double contentMl = cup.contentG() / job.tints().get(cup.colourId()).mixDensity();
+    // Slow deep resins are ruled by their label.
+    double heat =
+        job.resin().kind() == ResinKind.DEEP
+            ? Double.POSITIVE_INFINITY
+            : job.session().habits().splitting().cupAtMostMl();
+    if (contentMl > heat * (1 + ROUNDED_UP)) {
+      told.near(Finding.Rule.CUP_HEATS, place, contentMl, heat, "mL");
+    }
+    for (Cup.Dose dose : cup.doses()) {
+      if (dose.stock() != null) {
+        double division = job.session().habits().scaleDivisionG();
+        told.note(Finding.Rule.STOCK_CUP, place, dose.massG(), division, "g");
+      }
+    }
+    if (contentMl > capacity + HAIR) {
+      told.breach(Finding.Rule.CUP_TOO_SMALL, place, contentMl, capacity, "mL");
+    }
+  }
+}

@@ -1,0 +1,72 @@
+package calmpour.core.audit;
+
+import calmpour.core.habit.Tinting;
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+import calmpour.core.resin.LabelFacts;
+import calmpour.core.resin.ResinKind;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.CupKind;
+import calmpour.core.session.Job;
+import calmpour.core.tint.Tint;
+import java.util.HashSet;
+import java.util.Set;
+
+/** Cups give nothing off into the mix; colours bring no water, and stay where they are. */
+final class CupsAndColours implements Rule {
+  /** Thinner than that, flakes and coarse glitter sink before it thickens; no source. */
+  private static final double THIN_PA_S = 0.5;
+
+  @Override
+  public void judge(Facts facts, Told told) {
+    Set<String> seen = new HashSet<>();
+    for (Batch batch : facts.plan().batches()) {
+      waxed("batch/" + batch.number(), batch.mixingCup(), told);
+      for (Cup cup : batch.cups()) {
+        if (batch.split()) {
+          waxed("cup/" + cup.id(), cup.kind(), told);
+        }
+        if (!cup.pours().isEmpty() && seen.add(batch.resinId() + "/" + cup.colourId())) {
+          Job job = facts.job(batch);
+          colour(job, "colour/" + cup.colourId(), job.tints().get(cup.colourId()), told);
+        }
+      }
+    }
+  }
+
+  private static void waxed(String place, CupKind cup, Told told) {
+    if (cup.material() == CupKind.Material.WAXED_PAPER) {
+      told.near(Finding.Rule.WAXED_CUP, place, 1, 0, "");
+    }
+  }
+
+  private static void colour(Job job, String place, Tint tint, Told told) {
+    double water = tint.waterPercent();
+    if (water > 0) {
+      boolean never = job.session().habits().tinting().waterPaint() == Tinting.WaterPaint.FORBID;
+      if (never) {
+        told.breach(Finding.Rule.WATER_FORBIDDEN, place, water, 0, "%");
+      } else {
+        told.near(Finding.Rule.WATER_IN_COLOUR, place, water, 0, "%");
+      }
+    }
+    double solvent = tint.solventPercent();
+    if (solvent > 0) {
+      told.near(Finding.Rule.SOLVENT_IN_COLOUR, place, solvent, 0, "%");
+    }
+    boolean coarse =
+        tint.shares().stream().anyMatch(s -> s.gPerGResin() > 0 && s.colourant().coarse());
+    if (coarse && thin(job.resin())) {
+      told.near(Finding.Rule.SINKS_IN_THIN, place, 1, 0, "");
+    }
+  }
+
+  /** Thin by its label, or by its kind where that says nothing. */
+  private static boolean thin(ResinSystem resin) {
+    LabelFacts facts = resin.facts();
+    Double viscosity = facts == null ? null : facts.viscosityPaS();
+    return viscosity == null ? resin.kind() == ResinKind.DEEP : viscosity < THIN_PA_S;
+  }
+}

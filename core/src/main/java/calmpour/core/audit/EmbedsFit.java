@@ -1,0 +1,64 @@
+package calmpour.core.audit;
+
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.design.SurfaceWork;
+import calmpour.core.embed.Embed;
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+import calmpour.core.plan.Finding.Mend;
+import calmpour.core.session.Job;
+import java.util.List;
+
+/** Embeds are dry, do not poke through loose powder, and stay where they are put. */
+final class EmbedsFit implements Rule {
+  @Override
+  public void judge(Facts facts, Told told) {
+    List<Job.Line> lines = facts.job().lines();
+    for (int l = 0; l < lines.size(); l++) {
+      Job.Line line = lines.get(l);
+      boolean loose =
+          line.piece().workOrNone().surface().stream()
+              .map(SurfaceWork::kind)
+              .anyMatch(SurfaceWork.Kind::loose);
+      for (int layer = 0; layer < line.levels().size(); layer++) {
+        Job.Level level = line.levels().get(layer);
+        for (Job.EmbedIn inside : level.embeds()) {
+          String place = "layer/" + l + "/" + layer;
+          Embed embed = inside.embed();
+          if (Boolean.FALSE.equals(embed.dry())) {
+            told.near(
+                Finding.Rule.EMBED_NOT_DRY,
+                place,
+                0,
+                1,
+                "",
+                new Mend(Mend.Kind.OPEN_SHELF, 0, "embed/" + embed.id()));
+          }
+          if (loose && layer == 0 && Boolean.TRUE.equals(embed.pointed())) {
+            told.near(Finding.Rule.EMBED_POKES_THROUGH, place, 1, 0, "");
+          }
+          moves(facts, level, inside, place, told);
+        }
+      }
+    }
+  }
+
+  /** Put free into a fresh layer, what is much lighter or heavier does not stay. */
+  private static void moves(
+      Facts facts, Job.Level level, Job.EmbedIn inside, String place, Told told) {
+    double density = facts.job().tint(level, level.colour()).mixDensity();
+    Embed.Tendency tendency = inside.embed().in(density);
+    boolean free =
+        !inside.placed().anchored()
+            && inside.placed().moment() == PlacedEmbed.Moment.AFTER_POUR
+            && tendency != Embed.Tendency.HOVERS;
+    if (free) {
+      told.note(
+          tendency == Embed.Tendency.FLOATS ? Finding.Rule.EMBED_RISES : Finding.Rule.EMBED_SINKS,
+          place,
+          inside.embed().knownDensity(),
+          density,
+          "g/mL");
+    }
+  }
+}

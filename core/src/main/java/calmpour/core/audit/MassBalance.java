@@ -1,0 +1,41 @@
+package calmpour.core.audit;
+
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+
+/** What is mixed is in cups or stays behind; what is in a cup is poured or stays in it. */
+final class MassBalance implements Rule {
+  /** Masses are whole milligrams, so sums of them are exact but for the last bit. */
+  private static final double HALF_MILLIGRAM = 5e-4;
+
+  @Override
+  public void judge(Facts facts, Told told) {
+    for (Batch batch : facts.plan().batches()) {
+      double inG = batch.partA().massG() + batch.partB().massG();
+      double outG = batch.staysG();
+      boolean whole = !batch.tintedWhole().isEmpty();
+      if (whole) {
+        inG += batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+      }
+      for (Cup cup : batch.cups()) {
+        double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
+        outG += whole ? cup.resinG() + doses : cup.resinG();
+        unequal(told, "cup/" + cup.id(), cup.resinG() + doses, cup.contentG());
+        double poured = cup.pours().stream().mapToDouble(Cup.Pour::massG).sum();
+        unequal(told, "cup/" + cup.id(), poured + cup.staysG(), cup.contentG());
+        if (cup.staysG() < -HALF_MILLIGRAM) {
+          told.breach(Finding.Rule.MASS_BALANCE, "cup/" + cup.id(), cup.staysG(), 0, "g");
+        }
+      }
+      unequal(told, "batch/" + batch.number(), outG, inG);
+    }
+  }
+
+  private static void unequal(Told told, String place, double value, double limit) {
+    if (Math.abs(value - limit) > HALF_MILLIGRAM) {
+      told.breach(Finding.Rule.MASS_BALANCE, place, value, limit, "g");
+    }
+  }
+}

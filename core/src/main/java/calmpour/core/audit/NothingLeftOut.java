@@ -1,0 +1,17 @@
+package calmpour.core.audit;
+
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+import calmpour.core.plan.Task;
+
+/** Everything that the pieces and habits ask for is done once. */
+final class NothingLeftOut implements Rule {
+  @Override
+  public void judge(Facts facts, Told told) {
+    for (Task expected : facts.expected()) {
+      if (!expected.optional() && facts.task(expected.id()).isEmpty()) {
+        told.breach(Finding.Rule.TASK_MISSING, Told.place(expected), 0, 1, "");
+      }
+    }
+  }
+}

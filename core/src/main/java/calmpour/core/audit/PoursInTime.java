@@ -1,0 +1,77 @@
+package calmpour.core.audit;
+
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.Task;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+
+/** Every pour ends inside its cup's working time less the margin. */
+final class PoursInTime implements Rule {
+  private final Supplier<List<Mend>> ways;
+
+  /**
+   * @param ways out of late pours, asked for only when one is
+   */
+  PoursInTime(Supplier<List<Mend>> ways) {
+    this.ways = ways;
+  }
+
+  @Override
+  public void judge(Facts facts, Told told) {
+    int margin = (int) Math.ceil(facts.job().session().habits().marginMinutes() * 60);
+    List<Mend> tried = null;
+    for (Batch batch : facts.plan().batches()) {
+      if (!facts.mixes(batch)) {
+        // Where A never meets B no clock runs; that is told by itself.
+        continue;
+      }
+      for (Cup cup : batch.cups()) {
+        Facts.CupEnds ends = facts.ends(cup);
+        int last = 0;
+        boolean late = false;
+        for (Cup.Pour pour : cup.pours()) {
+          Task task = facts.task("pour/" + pour.id()).orElse(null);
+          if (task == null) {
+            continue;
+          }
+          last = Math.max(last, task.endSeconds());
+          int over = task.endSeconds() - (ends.seconds() - margin);
+          if (over > 0) {
+            late = true;
+            tried = tried == null ? ways.get() : tried;
+            told.add(late(task, ends.seconds() - margin, tried));
+          }
+        }
+        if (!late && last > ends.earliestSeconds() - margin && last > 0) {
+          told.near(
+              Finding.Rule.POUR_AFTER_WORKING_TIME,
+              "cup/" + cup.id(),
+              Told.minutes(last),
+              Told.minutes(ends.earliestSeconds() - margin),
+              "min");
+        }
+      }
+    }
+  }
+
+  private static Finding late(Task task, int latest, List<Mend> ways) {
+    List<Mend> mends = new ArrayList<>();
+    if (task.pinned()) {
+      mends.add(new Mend(Mend.Kind.RELEASE_PIN, 0, task.id()));
+    }
+    mends.addAll(ways);
+    return new Finding(
+        Finding.Severity.BREACH,
+        Finding.Rule.POUR_AFTER_WORKING_TIME,
+        Told.place(task),
+        Told.minutes(task.endSeconds()),
+        Told.minutes(latest),
+        "min",
+        mends);
+  }
+}

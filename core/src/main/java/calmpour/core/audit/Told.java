@@ -1,0 +1,56 @@
+package calmpour.core.audit;
+
+import calmpour.core.plan.Finding;
+import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.Finding.Severity;
+import calmpour.core.plan.Task;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What the rules have found so far. */
+final class Told {
+  private final List<Finding> findings = new ArrayList<>();
+
+  List<Finding> findings() {
+    return findings;
+  }
+
+  void breach(
+      Finding.Rule rule, String place, double value, double limit, String unit, Mend... mends) {
+    add(Severity.BREACH, rule, place, value, limit, unit, mends);
+  }
+
+  void near(
+      Finding.Rule rule, String place, double value, double limit, String unit, Mend... mends) {
+    add(Severity.NEAR, rule, place, value, limit, unit, mends);
+  }
+
+  void note(
+      Finding.Rule rule, String place, double value, double limit, String unit, Mend... mends) {
+    add(Severity.NOTE, rule, place, value, limit, unit, mends);
+  }
+
+  private void add(
+      Severity severity,
+      Finding.Rule rule,
+      String place,
+      double value,
+      double limit,
+      String unit,
+      Mend... mends) {
+    findings.add(new Finding(severity, rule, place, value, limit, unit, List.of(mends)));
+  }
+
+  void add(Finding finding) {
+    findings.add(finding);
+  }
+
+  /** Where a task is told of: pours by their own address. */
+  static String place(Task task) {
+    return task.pourId() == null ? "task/" + task.id() : "pour/" + task.pourId();
+  }
+
+  static double minutes(int seconds) {
+    return seconds / 60.0;
+  }
+}

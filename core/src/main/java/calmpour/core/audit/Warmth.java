@@ -1,0 +1,75 @@
+package calmpour.core.audit;
+
+import calmpour.core.cure.CureEngine;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+import calmpour.core.resin.ResinKind;
+import calmpour.core.session.Job;
+import java.util.Comparator;
+import java.util.List;
+
+/** Judges what the cure engine says of a plan: how warm, how damp, how hard it ever gets. */
+final class Warmth implements Rule {
+  @Override
+  public void judge(Facts facts, Told told) {
+    air(facts.job(), told);
+    int refusals =
+        facts.job().resins().stream()
+            .mapToInt(r -> facts.cure().label(r.resin()).map(l -> l.refusals().size()).orElse(0))
+            .sum();
+    if (refusals > 0) {
+      told.note(Finding.Rule.LABEL_NOT_MET, "resin", refusals, 0, "");
+    }
+    layers(facts, told);
+    facts.plan().batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c -> c.peak() != null && !c.pours().isEmpty())
+        .max(Comparator.comparingDouble(c -> c.peak().peakC()))
+        .filter(c -> c.peak().peakC() >= CureEngine.TOO_WARM_C)
+        .ifPresent(c ->
+            told.note(
+                Finding.Rule.CUP_HOT_IF_FORGOTTEN,
+                "cup/" + c.id(),
+                c.peak().peakC(),
+                CureEngine.TOO_WARM_C,
+                "°C"));
+  }
+
+  private static void air(Job job, Told told) {
+    Double humidity = job.session().room().humidityPercent();
+    for (Job.ResinUse use : job.resins()) {
+      boolean urethane = use.resin().kind() == ResinKind.POLYURETHANE;
+      double damp = use.resin().kind().dampFromPercent();
+      if (humidity != null && humidity > damp && urethane) {
+        told.near(Finding.Rule.DAMP_AIR, "resin", humidity, damp, "%");
+      } else if (humidity != null && humidity > damp) {
+        told.note(Finding.Rule.DAMP_AIR, "resin", humidity, damp, "%");
+      }
+    }
+  }
+
+  /** The hottest layer, and whether any never gets hard: a line each, however many pieces. */
+  private static void layers(Facts facts, Told told) {
+    List<Cup.LayerCure> known =
+        facts.plan().batches().stream()
+            .flatMap(b -> b.cups().stream())
+            .flatMap(c -> c.layers().stream())
+            .filter(l -> l.peakC() != null)
+            .toList();
+    known.stream()
+        .max(Comparator.comparingDouble(l -> l.peakC()))
+        .filter(l -> l.peakC() >= CureEngine.TOO_WARM_C)
+        .ifPresent(l ->
+            told.near(
+                Finding.Rule.PIECE_GETS_HOT,
+                "pour/" + l.pourId(),
+                l.peakC(),
+                CureEngine.TOO_WARM_C,
+                "°C"));
+    if (known.stream().anyMatch(l -> l.fullCure() == null)) {
+      double roomC = facts.job().session().room().temperatureC();
+      told.near(Finding.Rule.NEVER_FULLY_CURED, "plan", roomC, roomC, "°C");
+    }
+  }
+}

@@ -1,0 +1,102 @@
+package calmpour.core.habit;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Range;
+
+/**
+ * What is done for moulds and pieces before, between and after the pours.
+ *
+ * @param bubbles how a bubble pass is made
+ * @param moulds what is done to every mould before the pour
+ * @param mouldDryMinutes until a wiped or sprayed mould is dry
+ * @param halfFillRestMinutes between the first half of a layer and its embed
+ * @param embedDryMinutes until the glue under an embed holds
+ * @param lampMinutes under the lamp, where that is how bubbles are brought up
+ * @param leaving when a piece may leave the house
+ * @param leavingDays for those who wait longer than the label, days lying flat
+ */
+public record Care(
+    BubbleMethod bubbles,
+    MouldPrep moulds,
+    double mouldDryMinutes,
+    double halfFillRestMinutes,
+    double embedDryMinutes,
+    double lampMinutes,
+    Leaving leaving,
+    double leavingDays) {
+  public static final Range MOULD_DRY_MINUTES = new Range(0, 1_440);
+  public static final Range HALF_FILL_REST_MINUTES = new Range(0, 120);
+  public static final Range EMBED_DRY_MINUTES = new Range(0, 2_880);
+  public static final Range LAMP_MINUTES = new Range(1, 120);
+  public static final Range LEAVING_DAYS = new Range(0, 365);
+
+  /** Starting values: common practice, no source. */
+  public static final Care DEFAULT =
+      new Care(BubbleMethod.SOFT_TOOL, MouldPrep.NONE, 15, 10, 60, 10, Leaving.FULL_CURE, 24);
+
+  /** How bubbles are brought out of a poured mould. */
+  public enum BubbleMethod {
+    SOFT_TOOL,
+    HOT_AIR,
+    FLAME,
+    LAMP,
+    ALCOHOL_MIST;
+
+    /** Whether it lights what evaporates from alcohol. */
+    public boolean ignites() {
+      return this == HOT_AIR || this == FLAME;
+    }
+  }
+
+  /** What is done to a mould before the pour. */
+  public enum MouldPrep {
+    NONE,
+    /** Wiped with isopropyl alcohol. */
+    ALCOHOL_WIPE,
+    RELEASE_SPRAY
+  }
+
+  /** When a piece may leave the house. */
+  public enum Leaving {
+    FULL_CURE,
+    /** Not before so many days have passed. */
+    AFTER_DAYS
+  }
+
+  public Care {
+    new Check()
+        .present("bubbles", bubbles)
+        .present("moulds", moulds)
+        .within("mouldDryMinutes", mouldDryMinutes, MOULD_DRY_MINUTES)
+        .within("halfFillRestMinutes", halfFillRestMinutes, HALF_FILL_REST_MINUTES)
+        .within("embedDryMinutes", embedDryMinutes, EMBED_DRY_MINUTES)
+        .within("lampMinutes", lampMinutes, LAMP_MINUTES)
+        .present("leaving", leaving)
+        .within("leavingDays", leavingDays, LEAVING_DAYS)
+        .orThrow();
+  }
+
+  public Care withBubbles(BubbleMethod other) {
+    return new Care(
+        other,
+        moulds,
+        mouldDryMinutes,
+        halfFillRestMinutes,
+        embedDryMinutes,
+        lampMinutes,
+        leaving,
+        leavingDays);
+  }
+
+  public Care withMoulds(MouldPrep other) {
+    return new Care(
+        bubbles,
+        other,
+        mouldDryMinutes,
+        halfFillRestMinutes,
+        embedDryMinutes,
+        lampMinutes,
+        leaving,
+        leavingDays);
+  }
+}

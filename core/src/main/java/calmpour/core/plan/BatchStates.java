@@ -1,0 +1,94 @@
+package calmpour.core.plan;
+
+import calmpour.core.cure.BodyHistory;
+import calmpour.core.cure.CureModel;
+import calmpour.core.cure.CureStates;
+import calmpour.core.session.Job;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How the bodies of one batch follow, from its amounts and times.
+ *
+ * @param cups by id
+ */
+record BatchStates(Map<String, CupStates> cups) {
+  /**
+   * @param states with the mass that is left in it at each moment
+   * @param forgotten as if nothing were ever poured from it
+   */
+  record CupStates(
+      CureStates states,
+      BodyHistory body,
+      CureStates forgotten,
+      BodyHistory forgottenBody,
+      List<LayerStates> layers) {}
+
+  /**
+   * How a layer follows, after the last pour of this line's layer from this cup.
+   *
+   * @param poured end of that pour, seconds from the first step
+   */
+  record LayerStates(Cup.Pour pour, int poured, CureStates states, BodyHistory body) {}
+
+  /**
+   * @param job with the batch's resin at hand
+   */
+  static BatchStates of(Job job, CureModel cure, Batch batch, Times times) {
+    Bodies bodies = new Bodies(job, batch, times);
+    // Each body is worked out from its own history alone, so they may be at the same time.
+    List<CupStates> found =
+        batch.cups().parallelStream().map(cup -> cup(job, cure, bodies, cup, times)).toList();
+    Map<String, CupStates> cups = new LinkedHashMap<>();
+    for (int i = 0; i < found.size(); i++) {
+      cups.put(batch.cups().get(i).id(), found.get(i));
+    }
+    return new BatchStates(cups);
+  }
+
+  private static CupStates cup(Job job, CureModel cure, Bodies bodies, Cup cup, Times times) {
+    BodyHistory body = bodies.emptied(cup);
+    BodyHistory full = bodies.forgotten(cup);
+    return new CupStates(
+        cure.states(job.resin(), body),
+        body,
+        cure.states(job.resin(), full),
+        full,
+        layers(job, cure, bodies, cup, times));
+  }
+
+  /** One for each layer of each line that this cup fills: the last of its cavities. */
+  private static List<LayerStates> layers(
+      Job job, CureModel cure, Bodies bodies, Cup cup, Times times) {
+    Map<String, Cup.Pour> last = new LinkedHashMap<>();
+    for (Cup.Pour pour : cup.pours()) {
+      last.merge(
+          pour.line() + "." + pour.layer(),
+          pour,
+          (a, b) -> times.end(Times.pour(a.id())) > times.end(Times.pour(b.id())) ? a : b);
+    }
+    return last.values().parallelStream()
+        .map(pour -> {
+          BodyHistory body = bodies.layer(cup, pour);
+          return new LayerStates(
+              pour, times.end(Times.pour(pour.id())), cure.states(job.resin(), body), body);
+        })
+        .toList();
+  }
+
+  /** The layer of a line as this batch pours it; null when it does not. */
+  @Nullable LayerStates layer(int line, int layer) {
+    LayerStates latest = null;
+    for (CupStates cup : cups.values()) {
+      for (LayerStates each : cup.layers) {
+        boolean its = each.pour.line() == line && each.pour.layer() == layer;
+        if (its && (latest == null || each.poured > latest.poured)) {
+          latest = each;
+        }
+      }
+    }
+    return latest;
+  }
+}

@@ -1,0 +1,200 @@
+package calmpour.core.plan;
+
+import calmpour.core.cure.CureModel;
+import calmpour.core.cure.CureStates;
+import calmpour.core.session.Job;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What follows from a plan's amounts and from the times of its tasks, whoever made it: how every
+ * cup thickens, what has to be done when, when the maker is there. Nothing that the plan itself
+ * says of states is believed.
+ */
+public final class Facts {
+  private final Job job;
+  private final Plan plan;
+  private final CureModel cure;
+  private final Times times;
+  private final Presence presence;
+  private final Filled filled = new Filled();
+  private final Map<String, CupEnds> cups = new HashMap<>();
+  private final List<Task> expected = new ArrayList<>();
+
+  /**
+   * When a cup's working time ends, seconds from the first step.
+   *
+   * @param earliestSeconds with label and room against us
+   */
+  public record CupEnds(int seconds, int earliestSeconds) {}
+
+  private Facts(Job job, CureModel cure, Plan plan) {
+    this.job = job;
+    this.plan = plan;
+    this.cure = cure;
+    this.times = Times.of(plan.tasks());
+    this.presence = new Presence(job.session());
+  }
+
+  public static Facts of(Job job, CureModel cure, Plan plan) {
+    Facts facts = new Facts(job, cure, plan);
+    facts.follow();
+    return facts;
+  }
+
+  public Job job() {
+    return job;
+  }
+
+  public Plan plan() {
+    return plan;
+  }
+
+  public CureModel cure() {
+    return cure;
+  }
+
+  /** The job with a batch's resin at hand. */
+  public Job job(Batch batch) {
+    return job.in(batch.resinId());
+  }
+
+  /** What a plan of these amounts has to do, each with what it waits for at these times. */
+  public List<Task> expected() {
+    return expected;
+  }
+
+  /** The plan's task of that id. */
+  public Optional<Task> task(String id) {
+    return Optional.ofNullable(times.task(id));
+  }
+
+  /** The moment that a lag counts from; null when the plan has no such thing. */
+  public @Nullable Integer moment(Lag lag) {
+    return times.moment(lag);
+  }
+
+  /** Whether A and B of a batch ever meet in this plan. */
+  public boolean mixes(Batch batch) {
+    return times.task(Times.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
+  }
+
+  public CupEnds ends(Cup cup) {
+    return cups.get(cup.id());
+  }
+
+  /** Whether the maker is there all the while, seconds from the first step. */
+  public boolean there(int fromSeconds, int toSeconds) {
+    return presence.there(fromSeconds, toSeconds);
+  }
+
+  /**
+   * Until when a piece keeps its cavity.
+   *
+   * @return end of demoulding, or of the plan's last task where it never comes to that
+   */
+  public int keepsCavityUntil(int line) {
+    Task out = times.task(Times.line(line, Task.Kind.DEMOULD));
+    return out != null
+        ? out.endSeconds()
+        : plan.tasks().stream().mapToInt(Task::endSeconds).max().orElse(0);
+  }
+
+  private void follow() {
+    PieceTasks pieces = new PieceTasks(job);
+    expected.addAll(pieces.before());
+    Set<String> begun = new HashSet<>();
+    List<Task> later = new ArrayList<>();
+    for (Batch batch : plan.batches()) {
+      Job inResin = job.in(batch.resinId());
+      BatchStates states = BatchStates.of(inResin, cure, batch, times);
+      int contact = times.contact(batch.number());
+      states
+          .cups()
+          .forEach((id, cup) -> {
+            CureStates.Moment ends = cup.states().workingTimeEnds();
+            cups.put(
+                id,
+                new CupEnds(
+                    Window.down(contact, ends.minutes()),
+                    Window.down(contact, ends.earliestMinutes())));
+          });
+      BatchWork work = new BatchWork(inResin, batch);
+      FollowUps next = new FollowUps(inResin, batch, states, times);
+      Map<String, List<Lag>> deadlines = next.deadlines();
+      List<Task> its = pieces.prepared(batch, work.tasks(order(batch), filled), begun);
+      for (Task task : its) {
+        List<Lag> more = new ArrayList<>(afterAll(batch, task));
+        more.addAll(deadlines.getOrDefault(task.id(), List.of()));
+        expected.add(task.and(more));
+      }
+      filled.put(batch, states, times);
+      next.lateEmbeds().forEach(e -> expected.add(pieces.prepared(e)));
+      later.addAll(next.cures());
+      later.addAll(next.nudges(times));
+      later.addAll(next.looks());
+    }
+    expected.addAll(later);
+    for (int l = 0; l < job.lines().size(); l++) {
+      List<Task> out = pieces.demould(l, filled, times);
+      expected.addAll(out);
+      expected.addAll(pieces.finishing(l, filled, !out.isEmpty()));
+    }
+  }
+
+  /** The pours as the plan does them, with the embeds between halves where they have to be. */
+  private List<BatchWork.Step> order(Batch batch) {
+    List<BatchWork.Step.PourStep> pours = new ArrayList<>();
+    for (Cup cup : batch.cups()) {
+      cup.pours().forEach(p -> pours.add(new BatchWork.Step.PourStep(cup, p)));
+    }
+    pours.sort(
+        Comparator.comparingInt((BatchWork.Step.PourStep p) -> {
+          Task task = times.task(Times.pour(p.pour().id()));
+          return task == null ? Integer.MAX_VALUE : task.startSeconds();
+        }));
+    // From the floor up within each cavity, whatever the plan does: that is what is judged.
+    Map<String, List<BatchWork.Step.PourStep>> byCavity = new LinkedHashMap<>();
+    pours.forEach(p ->
+        byCavity
+            .computeIfAbsent(p.pour().line() + "." + p.pour().cavity(), k -> new ArrayList<>())
+            .add(p));
+    byCavity
+        .values()
+        .forEach(c ->
+            c.sort(
+                Comparator.comparingInt((BatchWork.Step.PourStep p) -> p.pour().layer())
+                    .thenComparingInt(p -> p.pour().half())));
+    List<BatchWork.Step> order = new ArrayList<>();
+    Set<LineLayer> embedded = new HashSet<>();
+    for (BatchWork.Step.PourStep slot : pours) {
+      BatchWork.Step.PourStep next =
+          byCavity.get(slot.pour().line() + "." + slot.pour().cavity()).remove(0);
+      LineLayer at = LineLayer.of(next.pour());
+      if (next.pour().half() == 2 && embedded.add(at)) {
+        order.add(new BatchWork.Step.EmbedStep(at));
+      }
+      order.add(next);
+    }
+    return order;
+  }
+
+  /** What is done for the moulds together comes after every one of them is poured. */
+  private static List<Lag> afterAll(Batch batch, Task task) {
+    boolean together = task.kind() == Task.Kind.BUBBLE_PASS || task.kind() == Task.Kind.CLEAN_UP;
+    return together
+        ? batch.cups().stream()
+            .flatMap(c -> c.pours().stream())
+            .map(p -> Lag.after(Times.pour(p.id())))
+            .toList()
+        : List.of();
+  }
+}

@@ -1,0 +1,13 @@
+package calmpour.core.plan;
+
+import java.util.List;
+import java.util.function.Supplier;
+
+/** Finds what is wrong with a plan, or nearly so. */
+public interface Judge {
+  /**
+   * @param facts the plan and what follows from it
+   * @param latePours ways out of late pours, asked for only when there are any
+   */
+  List<Finding> judge(Facts facts, Supplier<List<Finding.Mend>> latePours);
+}

@@ -1,0 +1,66 @@
+package calmpour.core.plan;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
+import calmpour.core.session.Job;
+import java.util.HashSet;
+import java.util.Set;
+
+/** Whether a plan speaks of the same resins, colours and cavities as its session. */
+final class PlanCheck {
+  private PlanCheck() {}
+
+  /**
+   * @throws calmpour.core.check.InvalidValuesException naming everything the session does not have
+   */
+  static void orThrow(Job job, Plan plan) {
+    Check check = new Check();
+    Set<String> ids = new HashSet<>();
+    for (int t = 0; t < plan.tasks().size(); t++) {
+      Task task = plan.tasks().get(t);
+      check.that(
+          ids.add(task.id()),
+          Problem.of("plan.tasks[" + t + "].id", Problem.Code.DUPLICATE_ID, task.id()));
+      check.that(
+          task.endSeconds() >= task.startSeconds(),
+          Problem.of(
+              "plan.tasks[" + t + "].endSeconds",
+              Problem.Code.RANGE_REVERSED,
+              "" + task.endSeconds()));
+    }
+    for (int b = 0; b < plan.batches().size(); b++) {
+      Batch batch = plan.batches().get(b);
+      String at = "plan.batches[" + b + "]";
+      boolean known = job.resins().stream().anyMatch(r -> r.resin().id().equals(batch.resinId()));
+      check.that(known, Problem.of(at + ".resinId", Problem.Code.UNKNOWN_ID, batch.resinId()));
+      for (int c = 0; known && c < batch.cups().size(); c++) {
+        cup(job.in(batch.resinId()), batch.cups().get(c), at + ".cups[" + c + "]", check);
+      }
+    }
+    check.orThrow();
+  }
+
+  private static void cup(Job job, Cup cup, String at, Check check) {
+    check.that(
+        job.tints().containsKey(cup.colourId()),
+        Problem.of(at + ".colourId", Problem.Code.UNKNOWN_ID, cup.colourId()));
+    for (int d = 0; d < cup.doses().size(); d++) {
+      String id = cup.doses().get(d).colourantId();
+      check.that(
+          job.used().colourants().stream().anyMatch(c -> c.id().equals(id)),
+          Problem.of(at + ".doses[" + d + "].colourantId", Problem.Code.UNKNOWN_ID, id));
+    }
+    for (int p = 0; p < cup.pours().size(); p++) {
+      Cup.Pour pour = cup.pours().get(p);
+      boolean there =
+          pour.line() >= 0
+              && pour.line() < job.lines().size()
+              && pour.layer() >= 0
+              && pour.layer() < job.lines().get(pour.line()).poured().size()
+              && pour.cavity() >= 1
+              && pour.cavity() <= job.lines().get(pour.line()).piece().count();
+      check.that(
+          there, Problem.of(at + ".pours[" + p + "]", Problem.Code.NO_SUCH_CAVITY, pour.id()));
+    }
+  }
+}

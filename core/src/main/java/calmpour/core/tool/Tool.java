@@ -1,0 +1,45 @@
+package calmpour.core.tool;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Range;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A pot, box, lamp or board that several pieces share.
+ *
+ * @param holds pieces at once; null where nobody counted
+ * @param temperatureC inside, of a hot box; null for the room's
+ * @param ratedKPa what a pressure pot is rated for; null for what is none
+ */
+public record Tool(
+    String id,
+    String name,
+    Kind kind,
+    @Nullable Integer holds,
+    @Nullable Double temperatureC,
+    @Nullable Double ratedKPa) {
+  public static final Range HOLDS = new Range(1, 2_000);
+  public static final Range TEMPERATURE_C = new Range(15, 90);
+  public static final Range RATED_K_PA = new Range(50, 2_000);
+
+  /** What it is for. */
+  public enum Kind {
+    /** Shut from the pour to the cure; nothing joins later. */
+    PRESSURE_POT,
+    HOT_BOX,
+    LAMP,
+    /** A level board that moulds stand on until they are opened. */
+    BOARD
+  }
+
+  public Tool {
+    new Check()
+        .name("id", id)
+        .name("name", name)
+        .present("kind", kind)
+        .within("holds", holds, HOLDS)
+        .within("temperatureC", temperatureC, TEMPERATURE_C)
+        .within("ratedKPa", ratedKPa, RATED_K_PA)
+        .orThrow();
+  }
+}

@@ -1,0 +1,1212 @@
+package calmpour.core.audit;
+
+import calmpour.core.design.FinishStep;
+import calmpour.core.design.Join;
+import calmpour.core.design.PieceWork;
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.design.PlacedEmbed.Moment;
+import calmpour.core.design.SurfaceWork;
+import calmpour.core.embed.Embed;
+import calmpour.core.habit.Care;
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Mixing;
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Plan;
+import calmpour.core.plan.Task;
+import calmpour.core.plan.Task.Kind;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Hours;
+import calmpour.core.session.Job;
+import calmpour.core.session.Resolution;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tool.Booking;
+import calmpour.core.tool.Tool;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * A workshop that does what a plan says, minute by minute, and complains of what goes wrong.
+ * Written from the rules in words (docs/rules.md), with the rule of thumb for how resin ages, and
+ * not from the audit: the two have to find the same.
+ */
+final class Simulator {
+  private final Session session;
+  private final Habits habits;
+  private final Job job;
+  private final Plan plan;
+  private final Instant begin;
+  private final Map<String, Task> tasks = new LinkedHashMap<>();
+  private final Map<String, Double> found = new TreeMap<>();
+
+  /** The last pour into each layer of each cavity: line.cavity.layer. */
+  private final Map<String, Lies> lies = new HashMap<>();
+
+  private record Lies(Batch batch, Cup.Pour pour, int end) {}
+
+  /** A stretch of a body's life. */
+  private record Stretch(double minutes, double grams, double celsius) {}
+
+  Simulator(Session session, Workshop workshop, Plan plan) {
+    this.session = session;
+    this.habits = session.habits();
+    this.job = Resolution.of(session, workshop);
+    this.plan = plan;
+    this.begin = session.startsAt().atZone(ZoneId.of(session.zoneId())).toInstant();
+    plan.tasks().forEach(t -> tasks.put(t.id(), t));
+  }
+
+  /** Every breach as "RULE place", with how far beyond: seconds for times, else its own unit. */
+  Map<String, Double> run() {
+    beforeAnythingIsMixed();
+    for (Batch batch : plan.batches()) {
+      batch(batch);
+    }
+    afterwards();
+    hands();
+    sharedThings();
+    cavities();
+    masses();
+    stock();
+    flames();
+    return found;
+  }
+
+  // What is said.
+
+  private void wrong(String rule, String place, double by) {
+    found.merge(rule + " " + place, by, Math::max);
+  }
+
+  private static String place(String taskId) {
+    return taskId.startsWith("pour/") ? taskId : "task/" + taskId;
+  }
+
+  private Optional<Task> must(String id) {
+    if (!tasks.containsKey(id)) {
+      wrong("TASK_MISSING", place(id), 1e9);
+    }
+    return Optional.ofNullable(tasks.get(id));
+  }
+
+  private void notBefore(String rule, Task task, String other, int wait) {
+    Task first = tasks.get(other);
+    if (first != null && task.startSeconds() < first.endSeconds() + wait) {
+      wrong(rule, place(task.id()), first.endSeconds() + wait - task.startSeconds());
+    }
+  }
+
+  private void notBefore(String rule, Task task, double moment) {
+    if (task.startSeconds() < moment) {
+      wrong(rule, place(task.id()), moment - task.startSeconds());
+    }
+  }
+
+  private void notAfter(String rule, Task task, int at, double moment) {
+    if (at > moment) {
+      wrong(rule, place(task.id()), at - moment);
+    }
+  }
+
+  /** Where A never meets B no clock runs, and nothing is too early or too late by it. */
+  private boolean mixes(Batch batch) {
+    return tasks.containsKey(b(batch, Kind.WEIGH_FIRST));
+  }
+
+  private void notBefore(Batch clock, String rule, Task task, double moment) {
+    if (mixes(clock)) {
+      notBefore(rule, task, moment);
+    }
+  }
+
+  private void notAfter(Batch clock, String rule, Task task, int at, double moment) {
+    if (mixes(clock)) {
+      notAfter(rule, task, at, moment);
+    }
+  }
+
+  private static int up(double seconds) {
+    return (int) Math.ceil(seconds);
+  }
+
+  // Before anything is mixed: moulds wiped or sprayed and dry, surfaces done and dry, embeds ready.
+
+  private String wiped() {
+    return switch (habits.care().moulds()) {
+      case NONE -> null;
+      case ALCOHOL_WIPE -> "session/WIPE_MOULDS";
+      case RELEASE_SPRAY -> "session/SPRAY_MOULDS";
+    };
+  }
+
+  private int mouldDry() {
+    return up(habits.care().mouldDryMinutes() * 60);
+  }
+
+  private void beforeAnythingIsMixed() {
+    if (wiped() != null) {
+      must(wiped());
+    }
+    for (int l = 0; l < job.lines().size(); l++) {
+      List<SurfaceWork> surface = job.lines().get(l).piece().workOrNone().surface();
+      for (int s = 0; s < surface.size(); s++) {
+        Task task = must(surfaceId(l, s)).orElse(null);
+        if (task != null && s > 0) {
+          notBefore(
+              "NOT_YET_DRY",
+              task,
+              surfaceId(l, s - 1),
+              up(surface.get(s - 1).dryingMinutes() * 60));
+        } else if (task != null && wiped() != null) {
+          notBefore("NOT_YET_DRY", task, wiped(), mouldDry());
+        }
+      }
+      if (prepares(l)) {
+        must("line/" + (l + 1) + "/PREPARE_EMBEDS");
+      }
+      if (laidOnFloor(l)) {
+        Task lay = must("line/" + (l + 1) + "/LAY_EMBEDS").orElse(null);
+        if (lay != null) {
+          surfaceDry(lay, l);
+          embedsReady(lay, l);
+        }
+      }
+    }
+  }
+
+  private static String surfaceId(int line, int which) {
+    return "line/" + (line + 1) + "/SURFACE_WORK/" + (which + 1);
+  }
+
+  private void surfaceDry(Task task, int l) {
+    List<SurfaceWork> surface = job.lines().get(l).piece().workOrNone().surface();
+    if (!surface.isEmpty()) {
+      int last = surface.size() - 1;
+      notBefore(
+          "NOT_YET_DRY", task, surfaceId(l, last), up(surface.get(last).dryingMinutes() * 60));
+    }
+  }
+
+  private boolean prepares(int l) {
+    return job.lines().get(l).levels().stream()
+        .flatMap(v -> v.embeds().stream())
+        .anyMatch(e -> !e.placed().prepare().isEmpty());
+  }
+
+  private void embedsReady(Task task, int l) {
+    boolean glued =
+        job.lines().get(l).levels().stream()
+            .flatMap(v -> v.embeds().stream())
+            .anyMatch(e -> e.placed().prepare().contains(PlacedEmbed.Prepare.GLUE));
+    notBefore(
+        "NOT_YET_DRY",
+        task,
+        "line/" + (l + 1) + "/PREPARE_EMBEDS",
+        glued ? up(habits.care().embedDryMinutes() * 60) : 0);
+  }
+
+  private boolean laidOnFloor(int l) {
+    return job.lines().get(l).levels().stream()
+        .filter(v -> v.stage() == 0)
+        .anyMatch(v -> puts(v, Moment.BEFORE_POUR));
+  }
+
+  private static boolean puts(Job.Level level, Moment moment) {
+    return level.embeds().stream().anyMatch(e -> e.placed().moment() == moment);
+  }
+
+  // One batch.
+
+  private int end(String id) {
+    return tasks.containsKey(id) ? tasks.get(id).endSeconds() : 0;
+  }
+
+  private String b(Batch batch, Kind kind) {
+    return "batch/" + batch.number() + "/" + kind;
+  }
+
+  private int contact(Batch batch) {
+    return end(b(batch, Kind.WEIGH_FIRST));
+  }
+
+  private int mixed(Batch batch) {
+    String over = b(batch, Kind.SECOND_CUP);
+    return tasks.containsKey(over) ? end(over) : end(b(batch, Kind.STIR));
+  }
+
+  private Job in(Batch batch) {
+    return job.in(batch.resinId());
+  }
+
+  private void batch(Batch batch) {
+    String before = null;
+    List<Kind> chain = new ArrayList<>();
+    if (habits.mixing().minutesOfWarming() > 0) {
+      chain.add(Kind.WARM);
+    }
+    chain.addAll(List.of(Kind.WEIGH_FIRST, Kind.WEIGH_SECOND, Kind.STIR));
+    if (habits.mixing().twoCups()) {
+      chain.add(Kind.SECOND_CUP);
+    }
+    if (habits.restMinutes() > 0) {
+      chain.add(Kind.REST);
+    }
+    if (!batch.tintedWhole().isEmpty()) {
+      chain.add(Kind.TINT);
+    }
+    for (Kind kind : chain) {
+      before = afterOne(b(batch, kind), before);
+    }
+    Map<String, String> ready = new HashMap<>();
+    for (Cup cup : batch.cups()) {
+      String last = before;
+      if (batch.split()) {
+        last = afterOne("cup/" + cup.id() + "/SPLIT", last);
+      }
+      if (cup.doses().stream().anyMatch(d -> d.stock() != null)) {
+        last = afterOne("cup/" + cup.id() + "/STOCK_CUP", last);
+      }
+      boolean coloured = !in(batch).tints().get(cup.colourId()).shares().isEmpty();
+      if (coloured && batch.tintedWhole().isEmpty()) {
+        last = afterOne("cup/" + cup.id() + "/TINT", last);
+      }
+      ready.put(cup.id(), last);
+    }
+    if (batch.cups().stream().allMatch(c -> c.pours().isEmpty())) {
+      return;
+    }
+    pours(batch, ready);
+    embeds(batch);
+    theRest(batch);
+    for (Cup cup : batch.cups()) {
+      for (Cup.Pour pour : cup.pours()) {
+        lies.merge(
+            pour.line() + "." + pour.cavity() + "." + pour.layer(),
+            new Lies(batch, pour, end("pour/" + pour.id())),
+            (x, y) -> x.end > y.end ? x : y);
+      }
+    }
+  }
+
+  private String afterOne(String id, String before) {
+    Task task = must(id).orElse(null);
+    if (task != null && before != null) {
+      notBefore("OUT_OF_ORDER", task, before, 0);
+    }
+    return id;
+  }
+
+  private void pours(Batch batch, Map<String, String> ready) {
+    int margin = up(habits.marginMinutes() * 60);
+    Map<String, List<Cup.Pour>> cavities = new TreeMap<>();
+    for (Cup cup : batch.cups()) {
+      double thick = Math.floor(reach(1, cup(batch, cup)) * 60) + contact(batch);
+      for (Cup.Pour pour : cup.pours()) {
+        cavities
+            .computeIfAbsent(pour.line() + "." + pour.cavity(), c -> new ArrayList<>())
+            .add(pour);
+        Task task = must("pour/" + pour.id()).orElse(null);
+        if (task != null) {
+          notBefore("OUT_OF_ORDER", task, ready.get(cup.id()), 0);
+          notAfter(batch, "POUR_AFTER_WORKING_TIME", task, task.endSeconds(), thick - margin);
+        }
+      }
+    }
+    for (List<Cup.Pour> cavity : cavities.values()) {
+      cavity.sort(
+          Comparator.comparingInt(Cup.Pour::layer)
+              .thenComparingInt(Cup.Pour::half)
+              .thenComparingInt(p ->
+                  tasks.containsKey("pour/" + p.id())
+                      ? tasks.get("pour/" + p.id()).startSeconds()
+                      : Integer.MAX_VALUE));
+      cavity(batch, cavity);
+    }
+  }
+
+  /** The pours of one batch into one cavity, from the floor up. */
+  private void cavity(Batch batch, List<Cup.Pour> inOrder) {
+    Cup.Pour before = null;
+    for (Cup.Pour pour : inOrder) {
+      Task task = tasks.get("pour/" + pour.id());
+      Job.Line line = job.lines().get(pour.line());
+      Job.Level level = line.level(pour.layer());
+      if (task != null) {
+        if (before != null) {
+          notBefore("OUT_OF_ORDER", task, "pour/" + before.id(), 0);
+        } else {
+          join(batch, pour, task, "JOIN");
+          if (level.coat()) {
+            notBefore("OUT_OF_ORDER", task, "line/" + (pour.line() + 1) + "/DEMOULD", 0);
+          }
+          if (firstEver(pour)) {
+            if (wiped() != null) {
+              notBefore("NOT_YET_DRY", task, wiped(), mouldDry());
+            }
+            surfaceDry(task, pour.line());
+            if (laidOnFloor(pour.line())) {
+              String laid = "line/" + (pour.line() + 1) + "/LAY_EMBEDS";
+              notBefore("OUT_OF_ORDER", task, laid, 0);
+            }
+          }
+        }
+        if (pour.half() == 2) {
+          notBefore("OUT_OF_ORDER", task, embedId(batch, pour, Moment.HALF_FILL), 0);
+        }
+        if (level.stage() > 0 && puts(level, Moment.BEFORE_POUR)) {
+          notBefore("OUT_OF_ORDER", task, embedId(batch, pour, Moment.BEFORE_POUR), 0);
+        }
+      }
+      before = pour;
+    }
+  }
+
+  private boolean firstEver(Cup.Pour pour) {
+    for (int layer = 0; layer <= 10; layer++) {
+      if (lies.containsKey(pour.line() + "." + pour.cavity() + "." + layer)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static String embedId(Batch batch, Cup.Pour at, Moment moment) {
+    return "batch/"
+        + batch.number()
+        + "/EMBED/"
+        + (at.line() + 1)
+        + "."
+        + (at.layer() + 1)
+        + "/"
+        + moment;
+  }
+
+  /** Onto a layer of an earlier batch: neither before its state allows it nor after. */
+  private void join(Batch batch, Cup.Pour pour, Task task, String what) {
+    Lies below = lies.get(pour.line() + "." + pour.cavity() + "." + (pour.layer() - 1));
+    boolean other = below != null && below.batch.number() != batch.number();
+    if (!other || !tasks.containsKey("pour/" + below.pour.id())) {
+      return;
+    }
+    Job.Level level = job.lines().get(pour.line()).level(pour.layer());
+    Layer under = layer(below.batch, pour.line(), pour.layer() - 1);
+    Double label = in(below.batch).resin().gelMinutes();
+    int gel = mixed(below.batch) + up((label == null ? habits.gelWaitMinutes() : label) * 60);
+    double from;
+    double until = Double.POSITIVE_INFINITY;
+    switch (level.coat() ? Join.CURED : level.join()) {
+      case TOGETHER -> {
+        from = below.end;
+        until = under.at(reach(1, under.body));
+      }
+      case THICK -> {
+        from = Math.max(below.end, mixed(below.batch) + up(habits.thickWaitMinutes() * 60));
+        until = gel;
+      }
+      case GEL -> {
+        from = Math.max(below.end, gel);
+        until = under.at(hours(below.batch, under, Step.RECOAT));
+      }
+      default -> from = below.end + up(habits.curedWaitHours() * 3_600);
+    }
+    notBefore(what + "_TOO_EARLY", task, from);
+    notAfter(what + "_TOO_LATE", task, task.startSeconds(), until);
+  }
+
+  // Embeds, nudges, looks, pots, cleaning up.
+
+  private Map<String, List<Cup.Pour>> byLayer(Batch batch) {
+    Map<String, List<Cup.Pour>> layers = new TreeMap<>();
+    for (Cup cup : batch.cups()) {
+      for (Cup.Pour pour : cup.pours()) {
+        layers.computeIfAbsent(pour.line() + "." + pour.layer(), k -> new ArrayList<>()).add(pour);
+      }
+    }
+    return layers;
+  }
+
+  private void embeds(Batch batch) {
+    for (List<Cup.Pour> pours : byLayer(batch).values()) {
+      Cup.Pour any = pours.get(0);
+      Job.Level level = job.lines().get(any.line()).level(any.layer());
+      Layer layer = layer(batch, any.line(), any.layer());
+      double wetsUntil = layer.at(reach(1.2, layer.body));
+      double gels = layer.at(reach(1.4, layer.body));
+      for (Moment moment : Moment.values()) {
+        boolean ownTask = moment != Moment.BEFORE_POUR || level.stage() > 0;
+        if (!puts(level, moment) || !ownTask) {
+          continue;
+        }
+        Task task = must(embedId(batch, any, moment)).orElse(null);
+        if (task == null) {
+          continue;
+        }
+        if (prepares(any.line())) {
+          embedsReady(task, any.line());
+        }
+        switch (moment) {
+          case BEFORE_POUR -> pours.forEach(p -> join(batch, p, task, "EMBED"));
+          case HALF_FILL -> {
+            int rest = up(habits.care().halfFillRestMinutes() * 60);
+            pours.stream()
+                .filter(p -> p.half() == 1)
+                .forEach(p -> notBefore("EMBED_TOO_EARLY", task, "pour/" + p.id(), rest));
+            notAfter(batch, "EMBED_TOO_LATE", task, task.endSeconds(), wetsUntil);
+          }
+          case AFTER_POUR -> {
+            pours.forEach(p -> notBefore("EMBED_TOO_EARLY", task, "pour/" + p.id(), 0));
+            notAfter(batch, "EMBED_TOO_LATE", task, task.endSeconds(), wetsUntil);
+          }
+          case WHEN_THICK -> {
+            double thick = Math.max(layer.poured, contact(batch) + up(reach(1, layer.body) * 60));
+            notBefore(batch, "EMBED_TOO_EARLY", task, thick);
+            notAfter(batch, "EMBED_TOO_LATE", task, task.startSeconds(), gels);
+          }
+        }
+      }
+      nudges(batch, any, level, gels);
+    }
+  }
+
+  /** 10, 20, 40 … minutes after the last free embed, until gel. */
+  private void nudges(Batch batch, Cup.Pour at, Job.Level level, double gels) {
+    double density = job.tint(level, level.colour()).mixDensity();
+    int from = -1;
+    for (Job.EmbedIn inside : level.embeds()) {
+      double ratio = inside.embed().knownDensity() / density;
+      boolean moves = ratio > 1.02 || ratio < 0.98;
+      Task put = tasks.get(embedId(batch, at, inside.placed().moment()));
+      if (put != null && moves && !inside.placed().anchored()) {
+        from = Math.max(from, put.endSeconds());
+      }
+    }
+    int turn = 1;
+    for (int wait = 600; from >= 0 && from + wait < gels; wait *= 2) {
+      String id =
+          "batch/"
+              + batch.number()
+              + "/NUDGE/"
+              + (at.line() + 1)
+              + "."
+              + (at.layer() + 1)
+              + "/"
+              + turn;
+      Task task = must(id).orElse(null);
+      if (task != null) {
+        notBefore(batch, "OUT_OF_ORDER", task, from + (double) wait);
+        double latest = Math.min(gels, from + wait + Math.max(600, wait / 2));
+        notAfter(batch, "NUDGE_TOO_LATE", task, task.startSeconds(), latest);
+      }
+      turn++;
+    }
+  }
+
+  private void theRest(Batch batch) {
+    String last = null;
+    int lastEnd = 0;
+    for (Cup cup : batch.cups()) {
+      for (Cup.Pour pour : cup.pours()) {
+        if (end("pour/" + pour.id()) >= lastEnd) {
+          lastEnd = end("pour/" + pour.id());
+          last = "pour/" + pour.id();
+        }
+      }
+    }
+    List<String> inTurn = new ArrayList<>();
+    if (session.hands().bubbleSecondsCavity() > 0) {
+      inTurn.add(b(batch, Kind.BUBBLE_PASS));
+    }
+    if (habits.care().bubbles() == Care.BubbleMethod.LAMP) {
+      inTurn.add(b(batch, Kind.UNDER_LAMP));
+    }
+    inTurn.add(b(batch, Kind.COVER));
+    String before = last;
+    for (String id : inTurn) {
+      before = afterOne(id, before);
+    }
+    double firstGel = Double.POSITIVE_INFINITY;
+    for (Cup cup : batch.cups()) {
+      firstGel = Math.min(firstGel, contact(batch) + Math.floor(reach(1.4, cup(batch, cup)) * 60));
+    }
+    if (session.hands().cleanUpSeconds() > 0) {
+      Task clean = must(b(batch, Kind.CLEAN_UP)).orElse(null);
+      if (clean != null) {
+        notBefore("OUT_OF_ORDER", clean, lastEnd);
+        notAfter(batch, "AFTER_GEL", clean, clean.endSeconds(), firstGel);
+      }
+    }
+    for (PieceWork.Curing where :
+        List.of(PieceWork.Curing.PRESSURE_POT, PieceWork.Curing.HOT_BOX)) {
+      boolean pot = where == PieceWork.Curing.PRESSURE_POT;
+      List<Layer> tops = tops(batch, where);
+      if (!tops.isEmpty()) {
+        String load = b(batch, pot ? Kind.LOAD_POT : Kind.LOAD_BOX);
+        Task loading = must(load).orElse(null);
+        if (loading != null) {
+          notBefore("OUT_OF_ORDER", loading, before, 0);
+          Task shut = must(b(batch, pot ? Kind.IN_POT : Kind.IN_BOX)).orElse(null);
+          if (shut != null) {
+            notBefore("OUT_OF_ORDER", shut, load, 0);
+          }
+          for (Layer top : tops) {
+            if (pot) {
+              notAfter(
+                  batch, "AFTER_GEL", loading, loading.endSeconds(), top.at(reach(1.4, top.body)));
+            }
+          }
+        }
+      }
+    }
+    looks(batch);
+  }
+
+  private List<Layer> tops(Batch batch, PieceWork.Curing where) {
+    List<Layer> tops = new ArrayList<>();
+    for (List<Cup.Pour> pours : byLayer(batch).values()) {
+      Job.Line line = job.lines().get(pours.get(0).line());
+      boolean top = pours.get(0).layer() == line.levels().size() - 1;
+      if (top && line.piece().workOrNone().curing() == where) {
+        tops.add(layer(batch, pours.get(0).line(), pours.get(0).layer()));
+      }
+    }
+    return tops;
+  }
+
+  /** 15, 30 and 60 minutes after the last pour that is worth it, where it is a duty. */
+  private void looks(Batch batch) {
+    boolean duty = false;
+    int from = 0;
+    for (Cup cup : batch.cups()) {
+      for (Cup.Pour pour : cup.pours()) {
+        PieceWork work = job.lines().get(pour.line()).piece().workOrNone();
+        boolean shut = work.curing() == PieceWork.Curing.PRESSURE_POT;
+        boolean much = work.bubbles() == PieceWork.BubbleCare.MUCH;
+        boolean usual = work.bubbles() == PieceWork.BubbleCare.USUAL && !cup.doses().isEmpty();
+        if (!shut && (much || usual)) {
+          duty |= much;
+          from = Math.max(from, end("pour/" + pour.id()));
+        }
+      }
+    }
+    int turn = 1;
+    for (int minutes : new int[] {15, 30, 60}) {
+      String id = b(batch, Kind.LOOK) + "/" + turn;
+      Task task = duty ? must(id).orElse(null) : tasks.get(id);
+      if (task != null) {
+        notBefore(batch, "OUT_OF_ORDER", task, from + minutes * 60.0);
+        if (duty) {
+          notAfter(batch, "LOOK_TOO_LATE", task, task.startSeconds(), from + minutes * 60.0 + 600);
+        }
+      }
+      turn++;
+    }
+  }
+
+  // After it has cured.
+
+  private void afterwards() {
+    for (int l = 0; l < job.lines().size(); l++) {
+      Job.Line line = job.lines().get(l);
+      int top = line.levels().size() - 1;
+      String out = "line/" + (l + 1) + "/DEMOULD";
+      boolean poured = true;
+      for (int cavity = 1; cavity <= line.piece().count(); cavity++) {
+        poured &= lies.containsKey(l + "." + cavity + "." + top);
+      }
+      Task task = poured ? must(out).orElse(null) : null;
+      for (int cavity = 1; task != null && cavity <= line.piece().count(); cavity++) {
+        Lies in = lies.get(l + "." + cavity + "." + top);
+        Layer layer = layer(in.batch, l, top);
+        boolean there = tasks.containsKey("pour/" + in.pour.id());
+        double hard = contact(in.batch) + up(hours(in.batch, layer, Step.DEMOULD) * 60);
+        if (there) {
+          notBefore("NOT_YET_CURED", task, Math.max(in.end, hard));
+        }
+        Kind shut =
+            switch (line.piece().workOrNone().curing()) {
+              case BENCH -> null;
+              case PRESSURE_POT -> Kind.IN_POT;
+              case HOT_BOX -> Kind.IN_BOX;
+            };
+        if (shut != null) {
+          notBefore("OUT_OF_ORDER", task, b(in.batch, shut), 0);
+        }
+      }
+      if (poured) {
+        finishing(l, line, out);
+      }
+    }
+  }
+
+  private void finishing(int l, Job.Line line, String out) {
+    String before = out;
+    int turn = 0;
+    int count = line.piece().count();
+    Lies coat = lies.get(l + "." + count + "." + line.levels().size());
+    for (FinishStep step : line.piece().workOrNone().finishing()) {
+      for (int t = 0; t < step.times(); t++) {
+        turn++;
+        String id = "line/" + (l + 1) + "/FINISH/" + turn;
+        Task task = must(id).orElse(null);
+        if (task != null) {
+          notBefore("FINISHED_TOO_EARLY", task, before, up(step.waitHours() * 3_600));
+          if (turn == 1 && coat != null && tasks.containsKey("pour/" + coat.pour.id())) {
+            Layer layer = layer(coat.batch, l, coat.pour.layer());
+            double hard = contact(coat.batch) + up(hours(coat.batch, layer, Step.DEMOULD) * 60);
+            notBefore("NOT_YET_CURED", task, Math.max(coat.end, hard));
+          }
+        }
+        before = id;
+      }
+    }
+    Task ready = must("line/" + (l + 1) + "/READY").orElse(null);
+    if (ready == null) {
+      return;
+    }
+    notBefore("OUT_OF_ORDER", ready, before, 0);
+    for (int layer = 0; layer < line.poured().size(); layer++) {
+      Lies in = lies.get(l + "." + count + "." + layer);
+      if (in == null || !tasks.containsKey("pour/" + in.pour.id())) {
+        continue;
+      }
+      Layer of = layer(in.batch, l, layer);
+      double cured = contact(in.batch) + up(hours(in.batch, of, Step.FULL_CURE) * 60);
+      if (habits.care().leaving() == Care.Leaving.AFTER_DAYS) {
+        cured = Math.max(cured, in.end + up(habits.care().leavingDays() * 86_400));
+      }
+      notBefore("NOT_YET_CURED", ready, Math.max(in.end, cured));
+    }
+  }
+
+  // How resin ages, by the rule of thumb.
+
+  /** A layer in its mould, with its life so far. */
+  private static final class Layer {
+    final int contact;
+    final int poured;
+    final List<Stretch> body;
+    final double around;
+
+    /**
+     * @param around air about it in the end, °C
+     */
+    Layer(int contact, int poured, List<Stretch> body, double around) {
+      this.around = around;
+      this.contact = contact;
+      this.poured = poured;
+      this.body = body;
+    }
+
+    /** The second in which so many minutes since the first contact are over. */
+    double at(double minutes) {
+      return contact + Math.floor(minutes * 60);
+    }
+  }
+
+  private int filled(Batch batch, Cup cup) {
+    String split = "cup/" + cup.id() + "/SPLIT";
+    if (tasks.containsKey(split)) {
+      return end(split);
+    }
+    for (Kind kind : List.of(Kind.TINT, Kind.REST)) {
+      if (tasks.containsKey(b(batch, kind))) {
+        return end(b(batch, kind));
+      }
+    }
+    return mixed(batch);
+  }
+
+  private int inCupFrom(Batch batch, Cup cup) {
+    return batch.split() ? Math.max(contact(batch), filled(batch, cup)) : contact(batch);
+  }
+
+  private List<Stretch> mixing(Batch batch, Cup cup) {
+    List<Stretch> body = new ArrayList<>();
+    if (batch.split()) {
+      body.add(
+          new Stretch(
+              (inCupFrom(batch, cup) - contact(batch)) / 60.0,
+              batch.totalG(),
+              celsius(batch, session.room().temperatureC())));
+    }
+    return body;
+  }
+
+  /** A cup as it is emptied; its last pour counts with it, for its own deadline. */
+  private List<Stretch> cup(Batch batch, Cup cup) {
+    List<Stretch> body = mixing(batch, cup);
+    double left = cup.contentG();
+    int from = inCupFrom(batch, cup);
+    double warm = celsius(batch, session.room().temperatureC());
+    List<Cup.Pour> pours = new ArrayList<>(cup.pours());
+    pours.sort(Comparator.comparingInt(p -> end("pour/" + p.id())));
+    for (int p = 0; p + 1 < pours.size(); p++) {
+      int end = Math.max(from, end("pour/" + pours.get(p).id()));
+      body.add(new Stretch((end - from) / 60.0, left, warm));
+      left = Math.max(1e-3, left - pours.get(p).massG());
+      from = end;
+    }
+    body.add(new Stretch(0, left, warm));
+    return body;
+  }
+
+  /** A layer as the last of its cavities follows, of those that this batch pours. */
+  private Layer layer(Batch batch, int line, int layer) {
+    Cup ofCup = null;
+    Cup.Pour last = null;
+    for (Cup cup : batch.cups()) {
+      Cup.Pour own = null;
+      for (Cup.Pour pour : cup.pours()) {
+        boolean its = pour.line() == line && pour.layer() == layer;
+        if (its && (own == null || end("pour/" + pour.id()) >= end("pour/" + own.id()))) {
+          own = pour;
+        }
+      }
+      if (own != null && (last == null || end("pour/" + own.id()) > end("pour/" + last.id()))) {
+        last = own;
+        ofCup = cup;
+      }
+    }
+    List<Stretch> body = mixing(batch, ofCup);
+    int from = inCupFrom(batch, ofCup);
+    int end = Math.max(from, end("pour/" + last.id()));
+    double room = session.room().temperatureC();
+    body.add(new Stretch((end - from) / 60.0, ofCup.contentG(), celsius(batch, room)));
+    Job.Line of = job.lines().get(line);
+    double grams = of.level(layer).volumeMl() * ofCup.contentG() / ofCup.contentMl();
+    Task box = tasks.get(b(batch, Kind.IN_BOX));
+    Double warm =
+        box == null
+            ? null
+            : job.tools().stream()
+                .filter(t -> t.id().equals(box.toolId()))
+                .map(Tool::temperatureC)
+                .findFirst()
+                .orElse(null);
+    boolean boxed =
+        warm != null
+            && of.piece().workOrNone().curing() == PieceWork.Curing.HOT_BOX
+            && layer == of.levels().size() - 1;
+    if (boxed) {
+      double until = Math.max(0, box.startSeconds() - end) / 60.0;
+      body.add(new Stretch(until, grams, celsius(batch, room)));
+      body.add(new Stretch(0, grams, celsius(batch, warm)));
+    } else {
+      body.add(new Stretch(0, grams, celsius(batch, room)));
+    }
+    double around = boxed ? warm : room;
+    return new Layer(contact(batch), end("pour/" + last.id()), body, around);
+  }
+
+  /** As warm as it was warmed, or as what it stands in. */
+  private double celsius(Batch batch, double around) {
+    ResinSystem resin = in(batch).resin();
+    Mixing mixing = habits.mixing();
+    double room = session.room().temperatureC();
+    double mixedAt =
+        switch (mixing.warming()) {
+          case NONE -> room;
+          case BOTH -> Math.max(room, 28);
+          case TO_TEMPERATURE -> Math.max(room, 38);
+          case A_ONLY -> {
+            double a = resin.massShareA() * (1 + mixing.extraAPercent() / 100);
+            double b = 1 - resin.massShareA();
+            yield Math.max(room, (a * 40 + b * room) / (a + b));
+          }
+        };
+    return Math.max(mixedAt, around);
+  }
+
+  /** Minutes from the first contact until a body has used up so many working times. */
+  private double reach(double lives, List<Stretch> body) {
+    double left = lives;
+    double minutes = 0;
+    for (int s = 0; ; s++) {
+      Stretch stretch = body.get(s);
+      double whole = workingMinutes(stretch.grams, stretch.celsius);
+      double uses = stretch.minutes / whole;
+      if (s == body.size() - 1 || uses >= left) {
+        return minutes + left * whole;
+      }
+      left -= uses;
+      minutes += stretch.minutes;
+    }
+  }
+
+  /**
+   * The label's minutes; half of them for ten degrees more; 49 instead of 40 for a quarter of the
+   * mass, a straight line on logarithmic paper. Every resin here has the same label.
+   */
+  private double workingMinutes(double grams, double celsius) {
+    ResinSystem resin = job.resin();
+    double tens = (celsius - resin.knownPotLifeTemperatureC().value()) / 10;
+    double quarters = Math.log(resin.knownPotLifeMassG().value() / grams) / Math.log(4);
+    return resin.knownPotLifeMinutes().value()
+        * Math.pow(0.5, tens)
+        * Math.pow(49.0 / 40, quarters);
+  }
+
+  private enum Step {
+    RECOAT(12),
+    DEMOULD(24),
+    FULL_CURE(72);
+
+    final double usual;
+
+    Step(double usual) {
+      this.usual = usual;
+    }
+  }
+
+  /** Minutes until a hardened state: the usual hours, half of them for ten degrees more. */
+  private double hours(Batch batch, Layer layer, Step step) {
+    double meant = in(batch).resin().knownPotLifeTemperatureC().value();
+    return step.usual * 60 * Math.pow(0.5, (layer.around - meant) / 10);
+  }
+
+  // Hands, and when they are there.
+
+  private void hands() {
+    List<Task> work =
+        plan.tasks().stream()
+            .filter(t -> t.hands() && t.endSeconds() > t.startSeconds())
+            .sorted(Comparator.comparingInt(Task::startSeconds).thenComparingInt(Task::endSeconds))
+            .toList();
+    int busy = Integer.MIN_VALUE;
+    for (Task task : work) {
+      if (task.startSeconds() < busy) {
+        wrong("HANDS_TWICE", place(task.id()), busy - task.startSeconds());
+      }
+      busy = Math.max(busy, task.endSeconds());
+      Instant from = begin.plusSeconds(task.startSeconds());
+      Instant to = begin.plusSeconds(task.endSeconds());
+      for (Booking booking : job.bookings()) {
+        boolean meets = from.isBefore(booking.to()) && booking.from().isBefore(to);
+        if (booking.what() == Booking.Thing.HANDS && meets) {
+          wrong("HANDS_BOOKED", place(task.id()), 1e9);
+        }
+      }
+      away(task, from, to);
+    }
+  }
+
+  private void away(Task task, Instant from, Instant to) {
+    Hours hours = session.arrangement().hours();
+    if (hours == null) {
+      return;
+    }
+    ZoneId zone = ZoneId.of(session.zoneId());
+    LocalDate day = from.atZone(zone).toLocalDate();
+    Integer opens = hours.fromMinutes();
+    Integer shuts = hours.toMinutes();
+    for (Hours.OtherDay other : hours.otherwise()) {
+      if (other.date().equals(day)) {
+        opens = other.fromMinutes();
+        shuts = other.toMinutes();
+      }
+    }
+    if (opens == null
+        || from.isBefore(clock(day, opens, zone))
+        || to.isAfter(clock(day, shuts, zone))) {
+      wrong("MAKER_AWAY", place(task.id()), 1e9);
+    }
+  }
+
+  private static Instant clock(LocalDate day, int minutes, ZoneId zone) {
+    return day.atStartOfDay().plusMinutes(minutes).atZone(zone).toInstant();
+  }
+
+  // Pots, boxes, lamps, boards, moulds.
+
+  private void sharedThings() {
+    for (Task task : plan.tasks()) {
+      boolean uses =
+          task.kind() == Kind.IN_POT
+              || task.kind() == Kind.IN_BOX
+              || task.kind() == Kind.UNDER_LAMP;
+      if (!uses) {
+        continue;
+      }
+      Tool tool =
+          job.tools().stream().filter(t -> t.id().equals(task.toolId())).findFirst().orElse(null);
+      if (tool == null) {
+        wrong("NO_SUCH_TOOL", place(task.id()), 1e9);
+        continue;
+      }
+      if (tool.holds() != null && task.places() > tool.holds()) {
+        wrong("TOOL_OVERFULL", place(task.id()), 1e9);
+      }
+      for (Task other : plan.tasks()) {
+        boolean first =
+            other.startSeconds() < task.startSeconds()
+                || (other.startSeconds() == task.startSeconds()
+                    && other.id().compareTo(task.id()) < 0);
+        if (tool.id().equals(other.toolId())
+            && !other.id().equals(task.id())
+            && first
+            && other.endSeconds() > task.startSeconds()) {
+          wrong("TOOL_TWICE", place(task.id()), other.endSeconds() - task.startSeconds());
+        }
+      }
+      for (Booking booking : job.bookings()) {
+        boolean meets =
+            begin.plusSeconds(task.startSeconds()).isBefore(booking.to())
+                && booking.from().isBefore(begin.plusSeconds(task.endSeconds()));
+        if (booking.what() == Booking.Thing.TOOL && booking.id().equals(tool.id()) && meets) {
+          wrong("TOOL_TWICE", place(task.id()), 1e9);
+        }
+      }
+    }
+  }
+
+  private void cavities() {
+    int[][] stays = new int[job.lines().size()][];
+    int last = plan.tasks().stream().mapToInt(Task::endSeconds).max().orElse(0);
+    for (int l = 0; l < stays.length; l++) {
+      Task out = tasks.get("line/" + (l + 1) + "/DEMOULD");
+      int from = Integer.MAX_VALUE;
+      for (Task task : plan.tasks()) {
+        if (task.kind() == Kind.POUR && task.line() == l) {
+          from = Math.min(from, task.startSeconds());
+        }
+      }
+      stays[l] =
+          from == Integer.MAX_VALUE
+              ? null
+              : new int[] {from, out == null ? last : out.endSeconds()};
+    }
+    for (int l = 0; l < stays.length; l++) {
+      if (stays[l] == null) {
+        continue;
+      }
+      Job.Line line = job.lines().get(l);
+      int wanted = line.piece().count();
+      for (int o = 0; o < l; o++) {
+        Job.Line other = job.lines().get(o);
+        boolean same =
+            other.mould().id().equals(line.mould().id())
+                && other.cavity().id().equals(line.cavity().id());
+        if (same && stays[o] != null && stays[o][0] < stays[l][1] && stays[l][0] < stays[o][1]) {
+          wanted += other.piece().count();
+        }
+      }
+      Integer copies = line.mould().make() == null ? null : line.mould().make().copies();
+      if (copies != null && wanted > copies * line.cavity().count()) {
+        wrong("MOULD_TWICE", "piece/" + l, 1e9);
+      }
+      int booked = 0;
+      for (Booking booking : job.bookings()) {
+        boolean meets =
+            begin.plusSeconds(stays[l][0]).isBefore(booking.to())
+                && booking.from().isBefore(begin.plusSeconds(stays[l][1]));
+        if (booking.what() == Booking.Thing.MOULD
+            && booking.id().equals(line.mould().id() + "/" + line.cavity().id())
+            && meets) {
+          booked += booking.count();
+        }
+      }
+      if (booked > 0 && copies != null && wanted + booked > copies * line.cavity().count()) {
+        wrong("MOULD_BOOKED", "piece/" + l, 1e9);
+      }
+    }
+    boards(stays);
+    for (int l = 0; l < job.lines().size(); l++) {
+      levels(l, job.lines().get(l));
+    }
+  }
+
+  private void boards(int[][] stays) {
+    int room = 0;
+    for (Tool tool : job.tools()) {
+      if (tool.kind() == Tool.Kind.BOARD && tool.holds() == null) {
+        return;
+      }
+      room += tool.kind() == Tool.Kind.BOARD ? tool.holds() : 0;
+    }
+    if (job.tools().stream().noneMatch(t -> t.kind() == Tool.Kind.BOARD)) {
+      return;
+    }
+    for (int[] now : stays) {
+      int standing = 0;
+      for (int l = 0; l < stays.length; l++) {
+        boolean there =
+            now != null && stays[l] != null && stays[l][0] <= now[0] && now[0] < stays[l][1];
+        standing += there ? job.lines().get(l).piece().count() : 0;
+      }
+      if (standing > room) {
+        wrong("BOARD_FULL", "plan", 1e9);
+      }
+    }
+  }
+
+  private void levels(int l, Job.Line line) {
+    for (int cavity = 1; cavity <= line.piece().count(); cavity++) {
+      for (int layer = 0; layer < line.poured().size(); layer++) {
+        double has = 0;
+        for (Batch batch : plan.batches()) {
+          for (Cup cup : batch.cups()) {
+            for (Cup.Pour pour : cup.pours()) {
+              boolean its = pour.line() == l && pour.cavity() == cavity && pour.layer() == layer;
+              has += its && tasks.containsKey("pour/" + pour.id()) ? pour.volumeMl() : 0;
+            }
+          }
+        }
+        double wants = line.level(layer).volumeMl();
+        String place = "pour/" + (l + 1) + "." + cavity + "." + (layer + 1);
+        if (has < wants - 1e-4 * wants) {
+          wrong("CAVITY_SHORT", place, 1e9);
+        } else if (has > wants + 1e-4 * wants) {
+          wrong("CAVITY_OVERFULL", place, 1e9);
+        }
+      }
+    }
+  }
+
+  // Grams.
+
+  private void masses() {
+    for (Batch batch : plan.batches()) {
+      double a = batch.partA().massG();
+      double b = batch.partB().massG();
+      String place = "batch/" + batch.number();
+      ResinSystem resin = in(batch).resin();
+      boolean whole = !batch.tintedWhole().isEmpty();
+      double went = batch.staysG();
+      double came = a + b + batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+      for (Cup cup : batch.cups()) {
+        double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
+        went += cup.resinG() + (whole ? doses : 0);
+        double poured = cup.pours().stream().mapToDouble(Cup.Pour::massG).sum();
+        double off =
+            Math.max(
+                Math.abs(cup.resinG() + doses - cup.contentG()),
+                Math.abs(cup.contentG() - poured - cup.staysG()));
+        if (off > 6e-4 || cup.staysG() < -6e-4) {
+          wrong("MASS_BALANCE", "cup/" + cup.id(), 1e9);
+        }
+        tooMuchIn(batch, cup);
+      }
+      if (Math.abs(came - went) > 6e-4) {
+        wrong("MASS_BALANCE", place, 1e9);
+      }
+      // As many grams of A to one of B as the label's ratio means, with the maker's extra A.
+      double ratio =
+          resin.massShareA()
+              * (1 + habits.mixing().extraAPercent() / 100)
+              / (1 - resin.massShareA());
+      if (Math.abs(a / b / ratio - 1) * 100 > habits.ratioTolerancePercent() + 0.05) {
+        wrong("RATIO_OFF", place, 1e9);
+      }
+      if (resin.largestBatchG() != null && a + b > resin.largestBatchG() + 1e-6) {
+        wrong("BATCH_TOO_LARGE", place, 1e9);
+      }
+      double ml = a / resin.knownDensityA().value() + b / resin.knownDensityB().value();
+      if (ml > batch.mixingCup().capacityMl() + 1e-6) {
+        wrong("CUP_TOO_SMALL", place, 1e9);
+      }
+    }
+  }
+
+  private void tooMuchIn(Batch batch, Cup cup) {
+    Map<String, Colourant> colourants = new HashMap<>();
+    job.used().colourants().forEach(c -> colourants.put(c.id(), c));
+    double bulk = 0;
+    double liquid = 0;
+    double doses = 0;
+    for (Cup.Dose dose : cup.doses()) {
+      Colourant colourant = colourants.get(dose.colourantId());
+      bulk += dose.massG() / colourant.knownBulkDensity().value();
+      liquid += colourant.form().liquid() ? dose.massG() : 0;
+      doses += dose.massG();
+    }
+    double resinMl = cup.resinG() / in(batch).resin().mixedDensity();
+    if (bulk / (resinMl + bulk) > 0.10 + 1e-7 || liquid / (cup.resinG() + doses) > 0.06 + 1e-7) {
+      wrong("LOADING_OVER_LIMIT", "cup/" + cup.id(), 1e9);
+    }
+    double ml = cup.contentG() / in(batch).tints().get(cup.colourId()).mixDensity();
+    if (ml > cup.kind().capacityMl() + 1e-6) {
+      wrong("CUP_TOO_SMALL", "cup/" + cup.id(), 1e9);
+    }
+  }
+
+  private void stock() {
+    Map<String, Double> takes = new TreeMap<>();
+    for (Batch batch : plan.batches()) {
+      ResinSystem resin = in(batch).resin();
+      if (resin.partAId() != null) {
+        takes.merge("part/" + resin.partAId(), batch.partA().massG(), Double::sum);
+      }
+      if (resin.partBId() != null) {
+        takes.merge("part/" + resin.partBId(), batch.partB().massG(), Double::sum);
+      }
+    }
+    job.used()
+        .parts()
+        .forEach(part -> {
+          double left = part.lots().stream().mapToDouble(lot -> lot.leftG()).sum();
+          double wants = takes.getOrDefault("part/" + part.id(), 0.0);
+          if (!part.lots().isEmpty() && wants > left + 2e-3) {
+            wrong("STOCK_SHORT", "part/" + part.id(), 1e9);
+          }
+        });
+    Map<String, Integer> pieces = new TreeMap<>();
+    for (Job.Line line : job.lines()) {
+      for (Job.Level level : line.levels()) {
+        level
+            .embeds()
+            .forEach(e ->
+                pieces.merge(
+                    e.embed().id(), e.placed().count() * line.piece().count(), Integer::sum));
+      }
+    }
+    for (Embed embed : job.used().embeds()) {
+      if (embed.left() != null && pieces.getOrDefault(embed.id(), 0) > embed.left()) {
+        wrong("STOCK_SHORT", "embed/" + embed.id(), 1e9);
+      }
+    }
+  }
+
+  /** Alcohol wiped on or stirred in, and later a flame or hot air on the same bench. */
+  private void flames() {
+    Care.BubbleMethod method = habits.care().bubbles();
+    if (method != Care.BubbleMethod.FLAME && method != Care.BubbleMethod.HOT_AIR) {
+      return;
+    }
+    int out = Integer.MAX_VALUE;
+    for (Batch batch : plan.batches()) {
+      for (Cup cup : batch.cups()) {
+        if (in(batch).tints().get(cup.colourId()).solventPercent() > 0) {
+          for (String id :
+              List.of(
+                  "cup/" + cup.id() + "/TINT",
+                  "cup/" + cup.id() + "/STOCK_CUP",
+                  b(batch, Kind.TINT))) {
+            if (tasks.containsKey(id)) {
+              out = Math.min(out, tasks.get(id).startSeconds());
+            }
+          }
+        }
+      }
+    }
+    if (tasks.containsKey("session/WIPE_MOULDS")) {
+      out = Math.min(out, tasks.get("session/WIPE_MOULDS").startSeconds());
+    }
+    for (Task task : plan.tasks()) {
+      boolean flame = task.kind() == Kind.BUBBLE_PASS || task.kind() == Kind.LOOK;
+      if (flame && task.endSeconds() > out) {
+        wrong("FLAME_NEAR_ALCOHOL", place(task.id()), 1e9);
+      }
+    }
+  }
+}

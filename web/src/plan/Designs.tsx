@@ -1,0 +1,110 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { useEffect, useState } from "react";
+import { api, ask, type Design, type Piece, type Session, type Trouble } from "../api/client";
+import { leftOut } from "../form/path";
+import { Told } from "../frame/Told";
+
+interface Props {
+  session: Session;
+  line: number;
+  piece: Piece;
+  onChange: (piece: Piece, field: string | null) => void;
+}
+
+/** Designs that are kept under a name: poured here, or this one kept for other moulds. */
+export function Designs({ session, line, piece, onChange }: Props) {
+  const [designs, setDesigns] = useState<Design[]>([]);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [name, setName] = useState<string | null>(null);
+  const [version, setVersion] = useState(0);
+  useEffect(() => {
+    let here = true;
+    const load = async () => {
+      const answer = await ask(api.GET("/api/designs"));
+      if (here && answer.status === "ok") {
+        setDesigns(answer.value);
+      } else if (here && answer.status === "trouble") {
+        setTrouble(answer.trouble);
+      }
+    };
+    void load();
+    return () => {
+      here = false;
+    };
+  }, [version]);
+  const apply = (id: string) => {
+    const design = designs.find((d) => d.id === id);
+    if (design) {
+      const poured = { ...leftOut(piece, "work"), layers: design.layers };
+      onChange(design.work ? { ...poured, work: design.work } : poured, null);
+    }
+  };
+  const keep = async () => {
+    const scaled = await ask(api.POST("/api/plan/design", { body: { session, line } }));
+    if (scaled.status === "trouble") {
+      setTrouble(scaled.trouble);
+      return;
+    }
+    const called = (name ?? "").trim();
+    const id = called.toLowerCase().replace(/[^a-z0-9]+/g, "-") || "design";
+    const design: Design = {
+      id,
+      name: called,
+      layers: scaled.value,
+      ...(piece.work ? { work: piece.work } : {}),
+    };
+    const kept = await ask(
+      api.PUT("/api/designs/{id}", { params: { path: { id } }, body: design }),
+    );
+    if (kept.status === "trouble") {
+      setTrouble(kept.trouble);
+      return;
+    }
+    setTrouble(null);
+    setName(null);
+    setVersion((v) => v + 1);
+  };
+  return (
+    <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
+      <TextField
+        select
+        label="Pour a kept design"
+        value=""
+        onChange={(e) => apply(e.target.value)}
+        disabled={designs.length === 0}
+        sx={{ width: 190 }}
+      >
+        {designs.map((d) => (
+          <MenuItem key={d.id} value={d.id}>
+            {d.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {name === null ? (
+        <Button onClick={() => setName("")}>Keep this design</Button>
+      ) : (
+        <>
+          <TextField
+            label="Name of the design"
+            value={name}
+            autoFocus
+            onChange={(e) => setName(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+            helperText={
+              designs.some((d) => d.name === name.trim()) ? "Takes the place of the one kept" : ""
+            }
+            sx={{ width: 190 }}
+          />
+          <Button variant="contained" disabled={name.trim() === ""} onClick={() => void keep()}>
+            Keep
+          </Button>
+          <Button onClick={() => setName(null)}>Leave it</Button>
+        </>
+      )}
+      {trouble && <Told trouble={trouble} />}
+    </Box>
+  );
+}
