@@ -6,7 +6,7 @@ import { Fields, type FieldSpec } from "../form/Fields";
 import { Told } from "../frame/Told";
 import { CavityFigures } from "./CavityFigures";
 import { MeasureForm } from "./MeasureForm";
-import { Parts } from "./Parts";
+import { InnerFields } from "./InnerFields";
 import { useMeasured } from "./useMeasured";
 
 interface Props {
@@ -22,17 +22,6 @@ interface Props {
 const NAME: FieldSpec[] = [
   { path: "name", label: "This cavity is the", kind: "text", needed: true, width: 190 },
   { path: "count", label: "How many of it", kind: "number", needed: true, width: 125 },
-];
-const INNER: FieldSpec[] = [
-  {
-    path: "clearanceMm",
-    label: "Stands above the floor",
-    kind: "number",
-    quantity: "LENGTH",
-    needed: true,
-    width: 190,
-  },
-  { path: "massG", label: "Weighs", kind: "number", quantity: "MASS" },
 ];
 const BED: FieldSpec[] = [
   {
@@ -84,45 +73,13 @@ export function CavityEditor({ cavity, errors, only, startOpen, onChange, onRemo
           <>
             <MeasureForm cavity={cavity} errors={all} onChange={onChange} />
             <Box role="group" aria-label="Inner mould">
-              {inner ? (
-                <Box sx={{ display: "grid", gap: 1.5 }}>
-                  <b>Inner mould, leaves a hollow</b>
-                  <Fields
-                    specs={INNER}
-                    draft={inner}
-                    errors={errorsUnder(all, "inner")}
-                    onChange={(next) => onChange({ ...cavity, inner: next })}
-                  />
-                  <Parts
-                    parts={inner.parts}
-                    errors={all
-                      .filter((e) => e.field.startsWith("inner.parts"))
-                      .map((e) => ({ ...e, field: e.field.slice("inner.parts".length) }))}
-                    onChange={(parts) => onChange({ ...cavity, inner: { ...inner, parts } })}
-                  />
-                  <Box>
-                    <Button onClick={() => onChange(without(cavity, "inner"))}>
-                      No inner mould
-                    </Button>
-                  </Box>
-                </Box>
-              ) : (
-                <Button
-                  onClick={() =>
-                    onChange({
-                      ...cavity,
-                      inner: {
-                        clearanceMm: 4,
-                        parts: [
-                          { kind: "CONE_FRUSTUM", widthMm: 10, floorWidthMm: 8, depthMm: 20 },
-                        ],
-                      },
-                    })
-                  }
-                >
-                  + an inner mould (a hollow)
-                </Button>
-              )}
+              <InnerFields
+                inner={inner}
+                errors={all}
+                onChange={(next) =>
+                  onChange(next ? { ...cavity, inner: next } : without(cavity, "inner"))
+                }
+              />
               {!bed && (
                 <Button onClick={() => onChange({ ...cavity, bed: { bulkMl: 2, massG: 2 } })}>
                   + a bed of chips on the floor

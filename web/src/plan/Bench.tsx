@@ -322,6 +322,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     errors={errors}
                     onBringBack={bringBack(chosen)}
                     onChange={(piece, field) => setPiece(selected, piece, field)}
+                    onEvery={(change) => setPieces(pieces.map(change), null)}
                     onRemove={() => remove(selected)}
                     onRemoveLayer={(layer) => removeLayer(selected, layer)}
                     onClose={() => setSelected(null)}
@@ -331,18 +332,6 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                   <LayerStates plan={plan} piece={selected} startsAt={startsAt} zoneId={zoneId} />
                 )}
               </Sheet>
-            </Box>
-          )}
-          {plan && !trouble && (
-            <Box sx={{ gridColumn: "1 / -1", minWidth: 0, order: 1 }}>
-              <Days
-                plan={plan}
-                session={session}
-                startsAt={startsAt}
-                onMove={(taskId, start) => edit(pinned(session, taskId, start), `pin ${taskId}`)}
-                onRelease={(taskId) => edit(released(session, taskId), null)}
-                onEdit={editCups}
-              />
             </Box>
           )}
           <Box sx={{ gridColumn: "1 / -1", minWidth: 0 }}>
@@ -382,6 +371,18 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
               </Box>
             </Sheet>
           </Box>
+          {plan && !trouble && (
+            <Box sx={{ gridColumn: "1 / -1", minWidth: 0 }}>
+              <Days
+                plan={plan}
+                session={session}
+                startsAt={startsAt}
+                onMove={(taskId, start) => edit(pinned(session, taskId, start), `pin ${taskId}`)}
+                onRelease={(taskId) => edit(released(session, taskId), null)}
+                onEdit={editCups}
+              />
+            </Box>
+          )}
         </Box>
         {plan && <Assumed plan={plan} session={session} />}
         <Cautions />

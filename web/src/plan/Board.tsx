@@ -49,7 +49,14 @@ export function Board(props: Props) {
       >
         {pieces.map((piece, i) => {
           const view = views[i] ?? null;
-          const wrong = errors.some((e) => e.field.startsWith(`pieces[${i}]`));
+          const wrong =
+            errors.some((e) => e.field.startsWith(`pieces[${i}]`)) ||
+            (plan?.findings.some(
+              (f) =>
+                f.severity === "BREACH" &&
+                (f.place === `piece/${i}` || f.place.startsWith(`layer/${i}/`)),
+            ) ??
+              false);
           const name =
             view?.mouldName ??
             props.shelf.moulds.find((m) => m.id === piece.mouldId)?.name ??

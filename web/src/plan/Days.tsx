@@ -193,6 +193,7 @@ const WITH_BATCH = new Set<Task["kind"]>([
   "BUBBLE_PASS",
   "UNDER_LAMP",
   "COVER",
+  "LEFTOVERS",
   "CLEAN_UP",
 ]);
 

@@ -1,5 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useEffect, useState } from "react";
@@ -12,13 +14,16 @@ interface Props {
   line: number;
   piece: Piece;
   onChange: (piece: Piece, field: string | null) => void;
+  /** The same change for every line of the board. */
+  onEvery: (change: (piece: Piece) => Piece) => void;
 }
 
 /** Designs that are kept under a name: poured here, or this one kept for other moulds. */
-export function Designs({ session, line, piece, onChange }: Props) {
+export function Designs({ session, line, piece, onChange, onEvery }: Props) {
   const [designs, setDesigns] = useState<Design[]>([]);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [name, setName] = useState<string | null>(null);
+  const [everywhere, setEverywhere] = useState(false);
   const [version, setVersion] = useState(0);
   useEffect(() => {
     let here = true;
@@ -37,9 +42,14 @@ export function Designs({ session, line, piece, onChange }: Props) {
   }, [version]);
   const apply = (id: string) => {
     const design = designs.find((d) => d.id === id);
-    if (design) {
-      const poured = { ...leftOut(piece, "work"), layers: design.layers };
-      onChange(design.work ? { ...poured, work: design.work } : poured, null);
+    const pour = (each: Piece): Piece => {
+      const poured = { ...leftOut(each, "work"), layers: design?.layers ?? each.layers };
+      return design?.work ? { ...poured, work: design.work } : poured;
+    };
+    if (design && everywhere) {
+      onEvery(pour);
+    } else if (design) {
+      onChange(pour(piece), null);
     }
   };
   const keep = async () => {
@@ -83,6 +93,14 @@ export function Designs({ session, line, piece, onChange }: Props) {
           </MenuItem>
         ))}
       </TextField>
+      {(session.pieces ?? []).length > 1 && (
+        <FormControlLabel
+          control={
+            <Checkbox checked={everywhere} onChange={(e) => setEverywhere(e.target.checked)} />
+          }
+          label="in every mould"
+        />
+      )}
       {name === null ? (
         <Button onClick={() => setName("")}>Keep this design</Button>
       ) : (

@@ -25,6 +25,7 @@ interface Props {
   /** The mould as it was when the session was saved, when it has since been removed. */
   onBringBack: (() => void) | null;
   onChange: (piece: Piece, field: string | null) => void;
+  onEvery: (change: (piece: Piece) => Piece) => void;
   onRemove: () => void;
   onRemoveLayer: (layer: number) => void;
   onClose: () => void;
@@ -91,7 +92,13 @@ export function PieceEditor(props: Props) {
           error={errorAt(`${at}.count`)}
           onChange={(count) => count !== null && props.onChange({ ...piece, count }, `${at}.count`)}
         />
-        <Designs session={props.session} line={line} piece={piece} onChange={props.onChange} />
+        <Designs
+          session={props.session}
+          line={line}
+          piece={piece}
+          onChange={props.onChange}
+          onEvery={props.onEvery}
+        />
         <Box sx={{ ml: "auto", display: "flex" }}>
           <Button onClick={props.onRemove} color="error">
             Take off the board

@@ -1,16 +1,18 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type {
-  FieldError,
-  FinishStep,
-  PieceWork,
-  SurfaceWork,
-  TopCoat,
-  Workshop,
+import {
+  errorsUnder,
+  type FieldError,
+  type FinishStep,
+  type PieceWork,
+  type SurfaceWork,
+  type TopCoat,
+  type Workshop,
 } from "../api/client";
 import { Fields, type FieldSpec } from "../form/Fields";
 import { leftOut } from "../form/path";
+import { InnerFields } from "../moulds/InnerFields";
 import { FINISH_WORDS, SURFACE_WORDS } from "./taskWording";
 
 interface Props {
@@ -105,10 +107,7 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
   const now = { ...NONE, ...work };
   const surface = now.surface ?? [];
   const finishing = now.finishing ?? [];
-  const under = (path: string) =>
-    errors
-      .filter((e) => e.field.startsWith(`${at}.${path}`))
-      .map((e) => ({ ...e, field: e.field.slice(at.length + path.length + 2) }));
+  const under = (path: string) => errorsUnder(errors, path === "" ? at : `${at}.${path}`);
   if (!open) {
     return <Button onClick={() => setOpen(true)}>Front and base, before and after</Button>;
   }
@@ -167,6 +166,13 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
         errors={under("")}
         onChange={(next) => onChange(next)}
       />
+      {now.curing === "PRESSURE_POT" && (
+        <Box sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.5 }}>
+          The pot below its rating and with a relief valve, its lid tightened crosswise, emptied
+          before it is opened; local rules come first. Nobody sees inside: a witness cup outside
+          tells.
+        </Box>
+      )}
       {surface.map((step, i) => (
         <Row key={i} onRemove={() => onChange({ ...now, surface: without(surface, i) })}>
           <Fields
@@ -204,6 +210,11 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
           />
         </Row>
       ))}
+      <InnerFields
+        inner={now.inner}
+        errors={under("")}
+        onChange={(inner) => onChange(inner ? { ...now, inner } : leftOut(now, "inner"))}
+      />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
         <Button
           disabled={surface.length >= 6}

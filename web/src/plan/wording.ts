@@ -296,6 +296,12 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)}: its embed is lighter than the mix and rises. Anchor it, or put it in when the layer has thickened.`;
     case "EMBED_SINKS":
       return `${capital(place)}: its embed is heavier than the mix and sinks to the floor. Anchor it, or lay it on a bed.`;
+    case "INNER_MOULD_RISES":
+      return `${capital(place)}: the resin lifts the inner mould; lay ${showWith(units.MASS, finding.value, 0)} on it.`;
+    case "INNER_WALL_THIN":
+      return `${capital(place)}: ${showWith(units.LENGTH, finding.value, 1)} of wall round the inner mould is thin enough to tear.`;
+    case "CUPS_SHORT":
+      return `${capital(place)} needs ${finding.value} of “${finding.unit}”, and there are ${finding.limit}.`;
     case "NEVER_FULLY_CURED":
       return `In a room of ${showWith(units.TEMPERATURE, finding.value, 0)} some pieces never cure fully: they turn to glass before. A warm box for a night lets them go on.`;
   }

@@ -31,6 +31,7 @@ import {
   CHIP_SPECS,
   COLOUR_SPECS,
   COLOURANT_SPECS,
+  CUP_HAVE,
   CUP_SPECS,
   EMBED_SPECS,
   LOT_SPECS,
@@ -448,7 +449,7 @@ export function CupEditor({ draft, errors, onChange }: EditorProps<CupKind>) {
   const words = cupText(draft.material);
   return (
     <Box sx={{ display: "grid", gap: 1.5 }}>
-      <Fields specs={CUP_SPECS} draft={draft} errors={errors} onChange={onChange} />
+      <Fields specs={[...CUP_SPECS, CUP_HAVE]} draft={draft} errors={errors} onChange={onChange} />
       {words && <Box>{words}</Box>}
     </Box>
   );

@@ -324,6 +324,14 @@ export const CUP_SPECS: FieldSpec[] = [
   { path: "staysG", label: "What stays in it, weighed", kind: "number", symbol: "g", width: 195 },
 ];
 
+/** How many there are of a cup; nobody has to count. */
+export const CUP_HAVE: FieldSpec = {
+  path: "have",
+  label: "How many there are",
+  kind: "number",
+  width: 170,
+};
+
 export const TOOL_KINDS = [
   ["PRESSURE_POT", "pressure pot"],
   ["HOT_BOX", "warm box"],

@@ -129,6 +129,11 @@ class DesignScreensTest {
             AriaRole.GROUP,
             new Page.GetByRoleOptions().setName("Knob 25, the design in section, as poured"));
     assertThat(knob).isVisible();
+    // And in every mould at once: the bell push has it, the knob has it, one undo takes both back.
+    page.getByLabel("in every mould").check();
+    choose(page, "Pour a kept design", "Half and half");
+    assertThat(group(page, "First layer")).containsText("Of the depth");
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("One batch");
     page.navigate(demo.url("/#/shelf/designs"));
     assertThat(button(page, "Fern at two thirds")).isVisible();
   }

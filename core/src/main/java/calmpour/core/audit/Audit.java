@@ -39,6 +39,7 @@ public final class Audit implements Judge {
         new MassBalance(),
         new Weighing(),
         new CupLimits(),
+        new CupsSuffice(),
         new StockLasts(),
         new MouldsFit(),
         new RightResin(),

@@ -1,6 +1,7 @@
 package calmpour.core.audit;
 
 import calmpour.core.design.PieceWork;
+import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.mould.MouldState;
 import calmpour.core.plan.Facts;
@@ -27,6 +28,17 @@ final class MouldsFit implements Rule {
       if (line.uncertainShare() > UNSURE) {
         told.note(
             Finding.Rule.VOLUME_UNSURE, place, line.uncertainShare() * 100, UNSURE * 100, "%");
+      }
+      InnerMould inner = line.piece().workOrNone().inner();
+      if (inner != null) {
+        double density = facts.job().tint(line.level(0), line.level(0).colour()).mixDensity();
+        InnerMould.Effect effect = inner.effect(line.cavity().bare(), density);
+        if (effect.ballastG() > 0) {
+          told.near(Finding.Rule.INNER_MOULD_RISES, place, effect.ballastG(), 0, "g");
+        }
+        if (effect.thin()) {
+          told.near(Finding.Rule.INNER_WALL_THIN, place, effect.wallMm(), 2, "mm");
+        }
       }
       MouldMake make = line.mould().make();
       boolean pot = line.piece().workOrNone().curing() == PieceWork.Curing.PRESSURE_POT;

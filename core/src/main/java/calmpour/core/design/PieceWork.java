@@ -3,6 +3,7 @@ package calmpour.core.design;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.mould.InnerMould;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param finishing after demoulding, in this order
  * @param bubbles how much bubbles matter
  * @param curing where it cures
+ * @param inner a form that stands in it while it is poured and leaves a hollow; null for what the
+ *     mould itself has
  */
 public record PieceWork(
     @Nullable PieceSide front,
@@ -25,12 +28,13 @@ public record PieceWork(
     @Nullable TopCoat topCoat,
     List<FinishStep> finishing,
     BubbleCare bubbles,
-    Curing curing) {
+    Curing curing,
+    @Nullable InnerMould inner) {
   public static final Range SURFACE = new Range(0, 6);
   public static final Range FINISHING = new Range(0, 10);
 
   public static final PieceWork NONE =
-      new PieceWork(null, null, List.of(), null, List.of(), BubbleCare.USUAL, Curing.BENCH);
+      new PieceWork(null, null, List.of(), null, List.of(), BubbleCare.USUAL, Curing.BENCH, null);
 
   /** How much bubbles matter in a design: it makes its looks a duty, a wish, or nothing. */
   public enum BubbleCare {
@@ -40,6 +44,18 @@ public record PieceWork(
     USUAL,
     /** Every look counts. */
     MUCH
+  }
+
+  /** A piece without a hollow of its own. */
+  public PieceWork(
+      @Nullable PieceSide front,
+      @Nullable PieceSide base,
+      List<SurfaceWork> surface,
+      @Nullable TopCoat topCoat,
+      List<FinishStep> finishing,
+      @Nullable BubbleCare bubbles,
+      @Nullable Curing curing) {
+    this(front, base, surface, topCoat, finishing, bubbles, curing, null);
   }
 
   /** Where a piece cures. */

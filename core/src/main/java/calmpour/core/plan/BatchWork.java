@@ -27,6 +27,9 @@ import org.jspecify.annotations.Nullable;
 final class BatchWork {
   private static final int LOAD_SECONDS = 60;
 
+  /** Less than that fills no mould (starting value, no source), mL. */
+  private static final double WORTH_A_FILLER_ML = 3;
+
   private final Job job;
   private final Batch batch;
   private final Hands hands;
@@ -350,8 +353,22 @@ final class BatchWork {
     }
     load(all, last, PieceWork.Curing.PRESSURE_POT, Task.Kind.LOAD_POT);
     load(all, last, PieceWork.Curing.HOT_BOX, Task.Kind.LOAD_BOX);
+    leftovers(all, last);
     if (hands.cleanUpSeconds() > 0) {
       add(all, Task.Kind.CLEAN_UP, hands.cleanUpSeconds(), Times.pour(lastPour(order)));
+    }
+  }
+
+  /** The overage is resin that was paid for: if there is time it goes into a filler. */
+  private void leftovers(List<TaskDraft> all, String after) {
+    double leftMl =
+        batch.cups().stream().mapToDouble(c -> c.pouredG() / c.contentG() * c.contentMl()).sum()
+            * habits.overagePercent()
+            / 100;
+    if (leftMl >= WORTH_A_FILLER_ML) {
+      double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * leftMl;
+      add(all, Task.Kind.LEFTOVERS, takes, after);
+      all.get(all.size() - 1).ifThereIsTime();
     }
   }
 

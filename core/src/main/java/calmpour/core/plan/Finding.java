@@ -118,7 +118,10 @@ public record Finding(
     EMBED_NOT_DRY,
     EMBED_POKES_THROUGH,
     EMBED_RISES,
-    EMBED_SINKS;
+    EMBED_SINKS,
+    INNER_MOULD_RISES,
+    INNER_WALL_THIN,
+    CUPS_SHORT;
 
     /**
      * Rules about the right kind of resin, mould or colour: told, and the maker may know better.

@@ -142,7 +142,9 @@ public final class Sensitivity {
         workshop.colours(),
         workshop.cups(),
         workshop.parts(),
-        workshop.embeds());
+        workshop.embeds(),
+        workshop.tools(),
+        workshop.bookings());
   }
 
   private static ResinSystem resin(ResinSystem r, Job.Assumption of, double value) {

@@ -67,6 +67,8 @@ public record Task(
     IN_POT,
     LOAD_BOX,
     IN_BOX,
+    /** What is left over goes into fillers kept ready. */
+    LEFTOVERS,
     CLEAN_UP,
     /** For bubbles, once more. */
     LOOK,

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param use for the whole mix, for one colour, or for either
  * @param outline round or square seen from above; null for round
  * @param material null when nobody has said
+ * @param have how many there are; null when nobody has counted
  * @param staysG what stays in it when it is poured out, weighed; null when nobody has
  */
 public record CupKind(
@@ -24,7 +25,9 @@ public record CupKind(
     double heightMm,
     @Nullable Outline outline,
     @Nullable Material material,
-    @Nullable Double staysG) {
+    @Nullable Double staysG,
+    @Nullable Integer have) {
+  public static final Range HAVE = new Range(1, 10_000);
   public static final Range BOTTOM_WIDTH_MM = new Range(5, 500);
   public static final Range TOP_WIDTH_MM = new Range(5, 500);
   public static final Range HEIGHT_MM = new Range(5, 600);
@@ -77,7 +80,21 @@ public record CupKind(
   /** A round cup of a material nobody has noted. */
   public CupKind(
       String id, String name, Use use, double bottomWidthMm, double topWidthMm, double heightMm) {
-    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null, null);
+    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null, null, null);
+  }
+
+  /** A cup of which nobody has counted how many there are. */
+  public CupKind(
+      String id,
+      String name,
+      Use use,
+      double bottomWidthMm,
+      double topWidthMm,
+      double heightMm,
+      @Nullable Outline outline,
+      @Nullable Material material,
+      @Nullable Double staysG) {
+    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, outline, material, staysG, null);
   }
 
   public CupKind {
@@ -89,6 +106,7 @@ public record CupKind(
         .within("topWidthMm", topWidthMm, TOP_WIDTH_MM)
         .within("heightMm", heightMm, HEIGHT_MM)
         .within("staysG", staysG, STAYS_G)
+        .within("have", have, HAVE)
         .orThrow();
     double holdsG = volume(heightMm, bottomWidthMm, topWidthMm, outline) * LIGHTEST_MIX;
     new Check()

@@ -14,6 +14,7 @@ import calmpour.core.embed.Embed;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
@@ -164,14 +165,40 @@ public final class Resolution {
       Cavity cavity,
       List<Colour> named,
       List<Job.Line> lines) {
-    Measured measured = cavity.measured();
+    Cavity stood = withInner(at, piece, cavity);
+    if (stood == null) {
+      return;
+    }
+    Measured measured = stood.measured();
     List<Job.Level> levels = levels(at, piece, mould.nameOf(cavity), measured, named);
     TopCoat coat = piece.workOrNone().topCoat();
     Job.Level onTop = null;
     if (coat != null && !levels.isEmpty()) {
       onTop = coat(at + ".work.topCoat", coat, measured.profile(), levels.get(levels.size() - 1));
     }
-    lines.add(new Job.Line(piece, mould, cavity, measured, levels, onTop));
+    lines.add(new Job.Line(piece, mould, stood, measured, levels, onTop));
+  }
+
+  /** The cavity with the piece's own inner mould in it; null after noting why it does not fit. */
+  private @Nullable Cavity withInner(String at, Piece piece, Cavity cavity) {
+    InnerMould inner = piece.workOrNone().inner();
+    if (inner == null) {
+      return cavity;
+    }
+    try {
+      return new Cavity(
+          cavity.id(),
+          cavity.name(),
+          cavity.count(),
+          cavity.measure(),
+          cavity.depthMm(),
+          cavity.lengthMm(),
+          inner,
+          cavity.bed());
+    } catch (InvalidValuesException doesNotFit) {
+      doesNotFit.problems().forEach(p -> problems.add(p.under(at + ".work")));
+      return null;
+    }
   }
 
   private Job.@Nullable Level coat(String at, TopCoat coat, DepthProfile profile, Job.Level top) {

@@ -77,6 +77,7 @@ class AgreementTest {
           Finding.Rule.BATCH_TOO_LARGE,
           Finding.Rule.CUP_TOO_SMALL,
           Finding.Rule.LOADING_OVER_LIMIT,
+          Finding.Rule.CUPS_SHORT,
           Finding.Rule.STOCK_SHORT,
           Finding.Rule.FLAME_NEAR_ALCOHOL);
 

@@ -22,6 +22,7 @@ import calmpour.core.plan.Planner;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Arrangement;
+import calmpour.core.session.CupKind;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
@@ -116,7 +117,7 @@ final class RandomWork {
             new Colour("blue", "Blue", "#111111", List.of(new Colour.Part("tint", 2))),
             new Colour("shine", "Shine", "#222222", List.of(new Colour.Part("mica", 1))),
             new Colour("inky", "Inky", "#333333", List.of(new Colour.Part("ink", 1)))),
-        List.of(Samples.MIXING, Samples.SMALL),
+        List.of(Samples.MIXING, chance(0.3) ? counted() : Samples.SMALL),
         parts,
         List.of(
             new Embed("brass", "Brass", 1.2, null, 8.45, true, false, null, 500),
@@ -124,6 +125,21 @@ final class RandomWork {
             new Embed("even", "Even", null, 0.3, 1.1, true, false, null, 500)),
         tools,
         List.of());
+  }
+
+  private CupKind counted() {
+    CupKind c = Samples.SMALL;
+    return new CupKind(
+        c.id(),
+        c.name(),
+        c.use(),
+        c.bottomWidthMm(),
+        c.topWidthMm(),
+        c.heightMm(),
+        null,
+        null,
+        null,
+        1 + random.nextInt(4));
   }
 
   private static ResinPart part(String id, ResinPart.Side side, double leftG) {
@@ -193,7 +209,7 @@ final class RandomWork {
       Join join = one(Join.values());
       String resin = chance(0.15) ? "other" : null;
       List<PlacedEmbed> embeds = new ArrayList<>();
-      if (chance(0.35)) {
+      if (chance(0.5)) {
         embeds.add(embed());
       }
       layers.add(new Layer(colour, fill, join, resin, beside, one(Layer.Meeting.values()), embeds));

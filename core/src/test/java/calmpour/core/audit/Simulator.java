@@ -535,6 +535,11 @@ final class Simulator {
     for (String id : inTurn) {
       before = afterOne(id, before);
     }
+    Task left = tasks.get(b(batch, Kind.LEFTOVERS));
+    if (left != null) {
+      notBefore("OUT_OF_ORDER", left, before, 0);
+    }
+    cupsInUse(batch);
     double firstGel = Double.POSITIVE_INFINITY;
     for (Cup cup : batch.cups()) {
       firstGel = Math.min(firstGel, contact(batch) + Math.floor(reach(1.4, cup(batch, cup)) * 60));
@@ -569,6 +574,23 @@ final class Simulator {
       }
     }
     looks(batch);
+  }
+
+  /** Every cup of a batch stands on the bench at once, two for mixing by habit. */
+  private void cupsInUse(Batch batch) {
+    Map<String, Integer> taken = new TreeMap<>();
+    Map<String, Integer> have = new TreeMap<>();
+    taken.put(batch.mixingCup().id(), habits.mixing().twoCups() ? 2 : 1);
+    have.put(batch.mixingCup().id(), batch.mixingCup().have());
+    for (Cup cup : batch.split() ? batch.cups() : List.<Cup>of()) {
+      taken.merge(cup.kind().id(), 1, Integer::sum);
+      have.put(cup.kind().id(), cup.kind().have());
+    }
+    taken.forEach((id, count) -> {
+      if (have.get(id) != null && count > have.get(id)) {
+        wrong("CUPS_SHORT", "batch/" + batch.number(), 1e9);
+      }
+    });
   }
 
   private List<Layer> tops(Batch batch, PieceWork.Curing where) {

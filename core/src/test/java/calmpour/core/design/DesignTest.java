@@ -9,6 +9,7 @@ import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Cavity;
+import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.Measurement;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.Solid;
@@ -138,6 +139,48 @@ class DesignTest {
     Job.Level level = line("straight", told).levels().get(0);
     assertThat(level.volumeMl()).isEqualTo(10);
     assertThat(level.toMm()).isCloseTo(30 * 10.6 / straight, within(1e-9));
+  }
+
+  /** A cylinder of 10 mm across that stands 5 mm above the floor keeps its own volume out. */
+  @Test
+  void anInnerMouldStandsInThePiece() {
+    Solid rod = new Solid(SolidKind.CYLINDER, null, 10.0, 40.0, null, null, null, null, null);
+    Piece plain = new Piece("straight", 1, List.of(new Layer("blue", null, null)));
+    Piece hollow =
+        plain.withWork(
+            new PieceWork(
+                null,
+                null,
+                List.of(),
+                null,
+                List.of(),
+                null,
+                null,
+                new InnerMould(List.of(rod), 5, null)));
+    double solid = job(plain).lines().get(0).levels().get(0).volumeMl();
+    double round = job(hollow).lines().get(0).levels().get(0).volumeMl();
+    assertThat(solid - round).isCloseTo(Math.PI * 25 * 25 / 1_000, within(1e-6));
+    Solid wide = new Solid(SolidKind.CYLINDER, null, 60.0, 10.0, null, null, null, null, null);
+    Piece tooWide =
+        plain.withWork(
+            new PieceWork(
+                null,
+                null,
+                List.of(),
+                null,
+                List.of(),
+                null,
+                null,
+                new InnerMould(List.of(wide), 5, null)));
+    assertThatThrownBy(() -> job(tooWide))
+        .isInstanceOfSatisfying(
+            InvalidValuesException.class,
+            e ->
+                assertThat(e.problems())
+                    .extracting(Problem::field, Problem::code)
+                    .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple(
+                            "pieces[0].work.inner.parts", Problem.Code.INNER_TOO_WIDE)));
   }
 
   @Test

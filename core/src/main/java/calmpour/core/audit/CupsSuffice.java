@@ -1,0 +1,43 @@
+package calmpour.core.audit;
+
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Facts;
+import calmpour.core.plan.Finding;
+import calmpour.core.plan.Finding.Mend;
+import calmpour.core.session.CupKind;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * A cup holds one thing until it is wiped: of each kind no more are in use at once than there are.
+ */
+final class CupsSuffice implements Rule {
+  @Override
+  public void judge(Facts facts, Told told) {
+    for (Batch batch : facts.plan().batches()) {
+      Map<CupKind, Integer> inUse = new HashMap<>();
+      inUse.merge(
+          batch.mixingCup(),
+          facts.job().session().habits().mixing().twoCups() ? 2 : 1,
+          Integer::sum);
+      if (batch.split()) {
+        for (Cup cup : batch.cups()) {
+          inUse.merge(cup.kind(), 1, Integer::sum);
+        }
+      }
+      inUse.forEach((kind, count) -> {
+        if (kind.have() != null && count > kind.have()) {
+          told.breach(
+              Finding.Rule.CUPS_SHORT,
+              "batch/" + batch.number(),
+              count,
+              kind.have(),
+              kind.name(),
+              new Mend(Mend.Kind.MORE_BATCHES, 0, null),
+              new Mend(Mend.Kind.OPEN_SHELF, 0, "cup/" + kind.id()));
+        }
+      });
+    }
+  }
+}
