@@ -90,13 +90,15 @@ public class AuditBench {
       colours.add(
           new Colour("c" + c, "Colour " + c, "#446688", List.of(new Colour.Part("tint", 1 + c / 5.0))));
     }
-    for (int m = 0; m < moulds; m++) {
+    // A session has at most 200 lines; beyond, each mould stands on the board twice as often.
+    int lines = Math.min(moulds, 120);
+    for (int m = 0; m < lines; m++) {
       all.add(Mould.told("m" + m, "Mould " + m, 4 + (m * 7) % 17, 10.0 + m % 9, 1.0));
       String resin = m % 2 == 0 ? null : "other";
       pieces.add(
           new Piece(
               "m" + m,
-              2,
+              2 * moulds / lines,
               List.of(
                   layer(m, resin, Fill.ofShare(0.3), Join.TOGETHER),
                   layer(m + 3, resin, Fill.ofShare(0.3), m % 3 == 0 ? Join.GEL : Join.CURED),

@@ -17,14 +17,17 @@ import org.jspecify.annotations.Nullable;
 final class MouldsFree implements Rule {
   @Override
   public void judge(Facts facts, Told told) {
-    List<Job.Line> lines = facts.job().lines();
-    for (int l = 0; l < lines.size(); l++) {
-      Stay stay = stay(facts, l);
+    List<@Nullable Stay> stays = new ArrayList<>();
+    for (int l = 0; l < facts.job().lines().size(); l++) {
+      stays.add(stay(facts, l));
+    }
+    for (int l = 0; l < stays.size(); l++) {
+      Stay stay = stays.get(l);
       if (stay != null) {
-        cavities(facts, l, stay, told);
+        cavities(facts, l, stay, stays, told);
       }
     }
-    boards(facts, told);
+    boards(facts, stays, told);
   }
 
   /** From the first pour into a line's cavities until they are empty again. */
@@ -44,7 +47,8 @@ final class MouldsFree implements Rule {
     return from < 0 ? null : new Stay(from, facts.keepsCavityUntil(line));
   }
 
-  private static void cavities(Facts facts, int l, Stay stay, Told told) {
+  private static void cavities(
+      Facts facts, int l, Stay stay, List<@Nullable Stay> stays, Told told) {
     List<Job.Line> lines = facts.job().lines();
     Job.Line line = lines.get(l);
     String place = "piece/" + l;
@@ -53,7 +57,7 @@ final class MouldsFree implements Rule {
     int wanted = line.piece().count();
     // The line that comes second is the one that finds its cavity taken.
     for (int other = 0; other < l; other++) {
-      Stay its = stay(facts, other);
+      Stay its = stays.get(other);
       boolean same =
           lines.get(other).mould().id().equals(line.mould().id())
               && lines.get(other).cavity().id().equals(line.cavity().id());
@@ -96,7 +100,7 @@ final class MouldsFree implements Rule {
     }
   }
 
-  private static void boards(Facts facts, Told told) {
+  private static void boards(Facts facts, List<@Nullable Stay> stays, Told told) {
     List<Tool> boards =
         facts.job().tools().stream().filter(t -> t.kind() == Tool.Kind.BOARD).toList();
     boolean counted = !boards.isEmpty() && boards.stream().allMatch(b -> b.holds() != null);
@@ -105,10 +109,6 @@ final class MouldsFree implements Rule {
     }
     int room = boards.stream().mapToInt(Tool::holds).sum();
     List<Job.Line> lines = facts.job().lines();
-    List<@Nullable Stay> stays = new ArrayList<>();
-    for (int l = 0; l < lines.size(); l++) {
-      stays.add(stay(facts, l));
-    }
     int most = 0;
     for (Stay at : stays) {
       int standing = 0;

@@ -70,17 +70,23 @@ final class Mends {
     if ((last - first) * step < 0 || !holds(change.apply(last))) {
       return Optional.empty();
     }
-    for (double value = first; (last - value) * step > 0; value += step) {
-      if (holds(change.apply(value))) {
-        return Optional.of(value);
+    // More of a change makes pours no later, as a rule; the one that is found was tried.
+    int least = 0;
+    int most = (int) Math.round((last - first) / step);
+    while (least < most) {
+      int middle = (least + most) / 2;
+      if (holds(change.apply(first + middle * step))) {
+        most = middle;
+      } else {
+        least = middle + 1;
       }
     }
-    return Optional.of(last);
+    return Optional.of(first + most * step);
   }
 
   private boolean holds(Session changed) {
     try {
-      return planner.unjudged(changed, workshop).spareSeconds() >= 0;
+      return planner.inTime(changed, workshop);
     } catch (InvalidValuesException cannotBePlanned) {
       return false;
     }

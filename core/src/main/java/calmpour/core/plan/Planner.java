@@ -65,6 +65,15 @@ public final class Planner {
     return arrange(Resolution.of(session, workshop), Recorder.off());
   }
 
+  /** Whether every pour of a session is in time, pins left aside. */
+  boolean inTime(Session session, Workshop workshop) {
+    Job job = Resolution.of(session, workshop);
+    if (session.justMix() != null) {
+      return arrange(job, Recorder.off()).spareSeconds() >= 0;
+    }
+    return Schedule.spare(job, cure, amounts(job, fill(job, Recorder.off()))) >= 0;
+  }
+
   /**
    * How one number of the plan came about: the plan is made once more with somebody writing along.
    *

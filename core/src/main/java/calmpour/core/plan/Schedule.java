@@ -79,6 +79,40 @@ final class Schedule {
     return new Laid(schedule.tasks, schedule.times, schedule.states);
   }
 
+  /**
+   * The least time between the end of a pour and its cup's last good moment, s. Whether a pour is
+   * in time does not depend on when its batch begins, so nothing but the cups is worked out.
+   *
+   * @param batches their amounts, at least one pour among them
+   */
+  static int spare(Job job, CureModel cure, List<Batch> batches) {
+    Schedule schedule = new Schedule(job, cure);
+    return batches.stream()
+        .mapToInt(b -> schedule.spare(job.in(b.resinId()), b))
+        .min()
+        .orElseThrow();
+  }
+
+  private int spare(Job inResin, Batch batch) {
+    BatchWork work = new BatchWork(inResin, batch);
+    Times laid = Times.of(laidOut(work.tasks(work.order(asFull(inResin, batch, work)), filled)));
+    Bodies bodies = new Bodies(inResin, batch, laid);
+    int fromContact = laid.contact(batch.number()) - Assembly.marginSeconds(job.session().habits());
+    return batch.cups().parallelStream()
+        .mapToInt(cup -> {
+          double ends =
+              cure.states(inResin.resin(), bodies.emptied(cup)).workingTimeEnds().minutes();
+          int last =
+              cup.pours().stream()
+                  .mapToInt(p -> laid.end(Times.pour(p.id())))
+                  .max()
+                  .orElse(Integer.MIN_VALUE / 2);
+          return Window.down(fromContact, ends) - last;
+        })
+        .min()
+        .orElseThrow();
+  }
+
   private void batch(Job inResin, Batch batch) {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
