@@ -147,14 +147,14 @@ function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
           key={`${mend.kind} ${mend.target ?? ""}`}
           size="small"
           variant="outlined"
-          sx={{ py: 0 }}
+          sx={{ py: 0, minHeight: 30 }}
           onClick={() => onMend(mend)}
         >
           {mendWords(mend)}
         </Button>
       ))}
       {finding && finding.accepted === undefined && acceptable(finding) && !asking && (
-        <Button size="small" sx={{ py: 0 }} onClick={() => setAsking(true)}>
+        <Button size="small" sx={{ py: 0, minHeight: 30 }} onClick={() => setAsking(true)}>
           Do it on purpose
         </Button>
       )}

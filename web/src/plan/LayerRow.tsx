@@ -87,7 +87,7 @@ export function LayerRow(props: LayerProps) {
           onChange={(e) => setKind(e.target.value as FillKind)}
           error={Boolean(error && kind === "rest")}
           helperText={kind === "rest" ? error?.message : undefined}
-          sx={{ width: 185 }}
+          sx={{ width: 208 }}
         >
           {(top || kind === "rest") && <MenuItem value="rest">the rest</MenuItem>}
           <MenuItem value="depthMm">a depth</MenuItem>

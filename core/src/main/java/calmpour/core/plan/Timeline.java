@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 final class Timeline {
   private final Presence presence;
 
-  /** Start to end of every stretch that is taken; none overlap unless two pins do. */
+  /** Start to end of every stretch that is taken; none overlap. */
   private final TreeMap<Integer, Integer> taken = new TreeMap<>();
 
   /** Start and end of what the hands do in other sessions. */
@@ -30,9 +30,20 @@ final class Timeline {
   }
 
   void take(int start, int end) {
-    if (end > start) {
-      taken.merge(start, end, Math::max);
+    if (end <= start) {
+      return;
     }
+    // Two pins may lie over each other: what is taken is the stretch they cover together.
+    int from = start;
+    int to = end;
+    Map.Entry<Integer, Integer> before = taken.lowerEntry(to);
+    while (before != null && before.getValue() > from) {
+      from = Math.min(from, before.getKey());
+      to = Math.max(to, before.getValue());
+      taken.remove(before.getKey());
+      before = taken.lowerEntry(to);
+    }
+    taken.put(from, to);
   }
 
   /** The first moment from which hands are free and the maker is there; as asked if never. */

@@ -316,6 +316,27 @@ class NamedCasesTest {
         .isGreaterThanOrEqualTo(task(moved, "pour/1.1.1").endSeconds());
   }
 
+  /** Two pins over each other are told of once each; everything else keeps clear of both. */
+  @Test
+  void pinsThatCannotBothHoldAreToldAndNothingElseIsLaidOverThem() {
+    Session session = session(new Piece("push", 4, List.of(new Layer("oat", null, null))));
+    Plan free = plan(session);
+    int at = task(free, "pour/1.2.1").startSeconds();
+    Plan moved =
+        plan(
+            session.withArrangement(
+                Arrangement.FREE.withPins(
+                    List.of(
+                        new Arrangement.Pin("pour/1.1.1", at),
+                        new Arrangement.Pin("pour/1.4.1", at + 5)))));
+    assertThat(breaches(moved))
+        .extracting(Finding::rule, Finding::place)
+        .containsExactly(
+            org.assertj.core.groups.Tuple.tuple(Finding.Rule.HANDS_TWICE, "pour/1.4.1"));
+    assertThat(breaches(moved).get(0).mends())
+        .containsExactly(new Finding.Mend(Finding.Mend.Kind.RELEASE_PIN, 0, "pour/1.4.1"));
+  }
+
   @Test
   void anotherSessionsHandsAndMouldsAreMinded() {
     Session session = session(new Piece("push", 2, List.of(new Layer("oat", null, null))));
