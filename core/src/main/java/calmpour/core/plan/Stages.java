@@ -3,6 +3,7 @@ package calmpour.core.plan;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.design.Join;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
@@ -23,15 +24,18 @@ final class Stages {
   private static final Range PARTS = new Range(1, 100);
 
   private final Job job;
+  private final Join waits;
   private final Limits limits;
   private final List<BatchDraft> drafts;
 
   /**
    * @param job with the resin at hand of which batches are gathered
+   * @param waits for what the pours of these batches wait
    * @param drafts gathered so far; more are added
    */
-  private Stages(Job job, List<BatchDraft> drafts) {
+  private Stages(Job job, Join waits, List<BatchDraft> drafts) {
     this.job = job;
+    this.waits = waits;
     this.limits = new Limits(job);
     this.drafts = drafts;
   }
@@ -48,8 +52,11 @@ final class Stages {
             .max()
             .orElse(-1);
     for (int stage = 0; stage <= last; stage++) {
-      for (Job.ResinUse use : job.resins()) {
-        new Stages(job.in(use.resin().id()), drafts).gather(stage);
+      // The shortest wait first; each is a sitting of its own.
+      for (Join waits : Join.values()) {
+        for (Job.ResinUse use : job.resins()) {
+          new Stages(job.in(use.resin().id()), waits, drafts).gather(stage);
+        }
       }
     }
     return drafts.stream().map(BatchDraft::settled).toList();
@@ -199,7 +206,8 @@ final class Stages {
         List<PourDraft> pours = new ArrayList<>();
         for (int layer = 0; layer < line.poured().size(); layer++) {
           Job.Level level = line.level(layer);
-          if (level.stage() == stage && level.resinId().equals(job.resin().id())) {
+          boolean now = level.stage() == stage && line.waits(level) == waits;
+          if (now && level.resinId().equals(job.resin().id())) {
             int hand = byHand.getOrDefault(new Job.CavityLayer(l, cavity, layer), CupDraft.BY_PLAN);
             pours.addAll(
                 PourDraft.of(

@@ -44,7 +44,7 @@ final class HandCups {
   private Set<Job.CavityLayer> pours(HandCup cup, String at) {
     Set<Job.CavityLayer> pours = new HashSet<>();
     Set<String> colours = new HashSet<>();
-    Set<Integer> sittings = new HashSet<>();
+    Set<String> sittings = new HashSet<>();
     for (int l = 0; l < cup.layers().size(); l++) {
       HandCup.HandLayer layer = cup.layers().get(l);
       int from = taken.getOrDefault(layer.line() + "." + layer.layer(), 0);
@@ -57,7 +57,7 @@ final class HandCups {
       taken.put(layer.line() + "." + layer.layer(), from + wanted);
       Job.Level level = lines.get(layer.line()).levels().get(layer.layer());
       colours.add(level.colour().id());
-      sittings.add(level.stage());
+      sittings.add(level.stage() + " " + lines.get(layer.line()).waits(level));
       for (int cavity = from + 1; cavity <= from + wanted; cavity++) {
         pours.add(new Job.CavityLayer(layer.line(), cavity, layer.layer()));
       }

@@ -123,6 +123,21 @@ public record Job(
       return all;
     }
 
+    /**
+     * What a level waits for: how the first of its stage meets what lies below; together for what
+     * is poured first. What waits for a day is no company for what waits for gel.
+     */
+    public Join waits(Level level) {
+      if (level.stage() == 0) {
+        return Join.TOGETHER;
+      }
+      return poured().stream()
+          .filter(v -> v.stage() == level.stage())
+          .map(Level::join)
+          .findFirst()
+          .orElseThrow();
+    }
+
     /** A level by its index, the top coat's being the last. */
     public Level level(int index) {
       return index < levels.size() || coat == null ? levels.get(index) : coat;

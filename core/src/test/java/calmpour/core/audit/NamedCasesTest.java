@@ -111,6 +111,21 @@ class NamedCasesTest {
     assertThat(out).isBetween(16.0, 48.0);
   }
 
+  /** A back layer at gel does not wait for another piece's day. */
+  @Test
+  void whatWaitsForADayIsNoCompanyForWhatWaitsForGel() {
+    Piece daily =
+        new Piece(
+            "push",
+            2,
+            List.of(
+                new Layer("clear", Fill.ofDepthShare(0.5), null),
+                new Layer("oat", null, Join.CURED)));
+    Plan plan = plan(Samples.session(List.of(layered(2), daily)));
+    assertThat(breaches(plan)).isEmpty();
+    assertThat(plan.batches()).hasSize(3);
+  }
+
   /** What floats is nudged until gel, again and again. */
   @Test
   void whatFloatsIsNudgedUntilItGels() {
