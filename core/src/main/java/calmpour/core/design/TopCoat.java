@@ -40,11 +40,6 @@ public record TopCoat(
         .orThrow();
   }
 
-  /** A clear coat of 2 mm on the open side that does not run over. */
-  public static TopCoat usual() {
-    return new TopCoat("clear", null, 2, null, 0, 0, PieceSide.OPEN);
-  }
-
   /**
    * Mix that one piece takes, mL: area × thickness, edges and drip on top.
    *

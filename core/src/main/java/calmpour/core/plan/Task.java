@@ -103,26 +103,6 @@ public record Task(
         byHand);
   }
 
-  /** The same task, until another moment. */
-  Task until(int end) {
-    return new Task(
-        id,
-        kind,
-        batch,
-        cupId,
-        pourId,
-        line,
-        hands,
-        toolId,
-        places,
-        startSeconds,
-        end,
-        spreadSeconds,
-        after,
-        optional,
-        pinned);
-  }
-
   /** The same task with further lags. */
   Task and(List<Lag> more) {
     List<Lag> all = new ArrayList<>(after);
