@@ -33,6 +33,7 @@ const ONE_GO = new Set<Task["kind"]>([
   "SPLIT",
   "STOCK_CUP",
   "TINT",
+  "GATHER",
   "LAY_EMBEDS",
   "POUR",
   "EMBED",

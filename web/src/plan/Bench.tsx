@@ -123,6 +123,8 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
       remove(way.value);
     } else if (way.kind === "CHANGE_HOURS") {
       setConditions(true);
+    } else if (way.kind === "OPEN_PIECE") {
+      setSelected(way.value);
     } else if (way.target?.startsWith("mould/")) {
       window.location.hash = `#/moulds/${way.target.slice("mould/".length)}`;
     } else {

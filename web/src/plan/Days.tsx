@@ -189,6 +189,7 @@ const WITH_BATCH = new Set<Task["kind"]>([
   "SPLIT",
   "STOCK_CUP",
   "TINT",
+  "GATHER",
   "POUR",
   "BUBBLE_PASS",
   "UNDER_LAMP",

@@ -1,10 +1,26 @@
 import Box from "@mui/material/Box";
 import type { Dose, PlanAnswer, Session, Task } from "../api/client";
+import { taskName } from "./taskWording";
 import { stockText } from "../card/wording";
 import { Cautions } from "../frame/Cautions";
 import { show, showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { cavityName, clockTime, cupName, dayAndTime, doseText, findingText } from "./wording";
+
+/** What is done for a batch beside weighing, tinting and pouring. */
+const BESIDE = new Set<Task["kind"]>([
+  "LAY_EMBEDS",
+  "GATHER",
+  "EMBED",
+  "BUBBLE_PASS",
+  "COVER",
+  "LOAD_POT",
+  "LOAD_BOX",
+  "LEFTOVERS",
+  "CLEAN_UP",
+  "LOOK",
+  "NUDGE",
+]);
 
 /** The plan on paper for the bench: no colour needed, a box to tick for every step. */
 export function PrintSheet({ session, answer }: { session: Session; answer: PlanAnswer }) {
@@ -22,6 +38,17 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
           : `${doseText(d.drops, d.scoops)} ${d.colourantName} (${show(units.MASS, d.massG, 2)} ${units.MASS.symbol})`,
       )
       .join(", ");
+  const begins = Math.min(...plan.batches.map((b) => b.startSeconds), Infinity);
+  const steps = (of: Task[]) =>
+    of.map((t) => (
+      <p key={t.id}>
+        ☐{" "}
+        {t.batch > 0
+          ? at(t.startSeconds)
+          : dayAndTime(new Date(startsAt.getTime() + t.startSeconds * 1000), zoneId)}{" "}
+        {taskName(t, plan, session)}
+      </p>
+    ));
   const table = {
     borderCollapse: "collapse",
     width: "100%",
@@ -44,6 +71,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
             <b>Wrong:</b> {findingText(f, plan, units)}
           </p>
         ))}
+      {steps(plan.tasks.filter((t) => t.batch === 0 && t.startSeconds < begins))}
       {plan.batches.map((batch) => {
         const first = batch.firstPart === "A" ? batch.partA : batch.partB;
         const second = batch.firstPart === "A" ? batch.partB : batch.partA;
@@ -137,9 +165,11 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
                   ))}
               </tbody>
             </Box>
+            {steps(plan.tasks.filter((t) => t.batch === batch.number && BESIDE.has(t.kind)))}
           </section>
         );
       })}
+      {steps(plan.tasks.filter((t) => t.batch === 0 && t.startSeconds >= begins))}
       <Cautions />
     </Box>
   );

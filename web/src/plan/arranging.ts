@@ -1,3 +1,4 @@
+import { release } from "./cupsByHand";
 import type { Finding, Mend, Piece, Session } from "../api/client";
 
 type Arrangement = NonNullable<Session["arrangement"]>;
@@ -63,6 +64,7 @@ export function mended(
     case "MORE_BATCHES":
       return { ...session, splitInto: Math.max(way.value, session.splitInto + 1) };
     case "COOLER_ROOM":
+    case "WARMER_ROOM":
       return { ...session, room: { ...session.room, temperatureC: way.value } };
     case "MOVE_TASK":
       return way.target ? pinned(session, way.target, way.value) : null;
@@ -74,9 +76,16 @@ export function mended(
       return { ...session, habits: { ...habits, care: { ...habits.care, bubbles: "SOFT_TOOL" } } };
     case "CURE_ON_BENCH":
       return { ...session, pieces: onTheBench(session.pieces ?? []) };
+    case "DRIER_AIR":
+      return { ...session, room: { ...session.room, humidityPercent: way.value } };
+    case "RELEASE_CUP":
+      return release(session, way.value);
+    case "ANEW":
+      return arranged({ ...session, cupsByHand: [] }, { pins: [] });
     case "CHANGE_HOURS":
     case "LEAVE_OUT":
     case "OPEN_SHELF":
+    case "OPEN_PIECE":
       return null;
   }
 }

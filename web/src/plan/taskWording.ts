@@ -25,6 +25,7 @@ export const TASK_WORDS: Record<Task["kind"], string> = {
   IN_POT: "in the pot",
   LOAD_BOX: "into the box",
   IN_BOX: "in the box",
+  GATHER: "gathering colours",
   LEFTOVERS: "leftovers",
   CLEAN_UP: "clean up",
   LOOK: "look",
@@ -78,6 +79,8 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
       return `into the warm box, ${task.places} pieces`;
     case "IN_BOX":
       return `in the warm box, ${task.places} pieces`;
+    case "GATHER":
+      return `colours of ${of} into one cup`;
     case "LEFTOVERS":
       return `pour what is left of batch ${task.batch} into fillers`;
     case "CLEAN_UP":

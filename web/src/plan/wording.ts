@@ -231,16 +231,25 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "JOIN_TOO_EARLY":
       return `${capital(place)}: the layer below needs ${span(finding.limit - finding.value)} more before this join.`;
     case "JOIN_TOO_LATE":
+      if (finding.severity === "NEAR") {
+        return `${capital(place)}: this join just makes it, ${span(-over)} before it is too late.`;
+      }
       return `${capital(place)}: the layer below is ${span(over)} past this join.`;
     case "EMBED_TOO_EARLY":
       return `${capital(place)}, ${span(finding.limit - finding.value)} before the layer would hold it.`;
     case "EMBED_TOO_LATE":
+      if (finding.severity === "NEAR") {
+        return `${capital(place)}, only ${span(-over)} before the layer no longer wets it.`;
+      }
       return `${capital(place)}, ${span(over)} after the layer would still wet it.`;
     case "NUDGE_TOO_LATE":
       return `${capital(place)} comes ${span(over)} later than it helps.`;
     case "LOOK_TOO_LATE":
       return `${capital(place)} comes ${span(over)} later than bubbles wait.`;
     case "AFTER_GEL":
+      if (finding.severity === "NEAR") {
+        return `${capital(place)}, only ${span(-over)} before the first of it gels.`;
+      }
       return `${capital(place)} ends ${span(over)} after the gel.`;
     case "NOT_YET_DRY":
       return `${capital(place)}: what lies below it needs ${span(finding.limit - finding.value)} more to dry.`;
@@ -281,6 +290,9 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "LOADING_OVER_LIMIT":
       return `${capital(place)} is loaded to ${finding.value.toFixed(1)} %, and ${finding.limit.toFixed(1)} % is the most.`;
     case "STOCK_SHORT":
+      if (finding.severity === "NEAR") {
+        return `${capital(place)}: nearly all of it goes, ${showWith(units.MASS, finding.value, 0)} of ${showWith(units.MASS, finding.limit, 0)}.`;
+      }
       return finding.unit === "g"
         ? `${capital(place)} runs out: ${showWith(units.MASS, finding.value, 0)} wanted, ${showWith(units.MASS, finding.limit, 0)} left on the shelf.`
         : `${capital(place)}: ${finding.value} wanted, ${finding.limit} left on the shelf.`;
@@ -357,9 +369,21 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
         ? "No rest"
         : `Rest ${minutes(mend.value)} instead of ${minutes(session.habits?.restMinutes ?? 0)}`;
     case "MORE_BATCHES":
-      return `Mix ${countWord(mend.value).toLowerCase()} smaller batches`;
+      return mend.value === 0
+        ? "Mix one batch more"
+        : `Mix ${countWord(mend.value).toLowerCase()} smaller batches`;
     case "COOLER_ROOM":
       return `Cool the room to ${showWith(units.TEMPERATURE, mend.value)}`;
+    case "WARMER_ROOM":
+      return `Warm the room to ${showWith(units.TEMPERATURE, mend.value)}`;
+    case "DRIER_AIR":
+      return `Dry the air to ${mend.value} %`;
+    case "RELEASE_CUP":
+      return "Give the cup back to the plan";
+    case "ANEW":
+      return "Make the plan anew";
+    case "OPEN_PIECE":
+      return "Open the piece";
     case "MOVE_TASK":
       return `Move it to ${clockTime(startsAt, mend.value, session.zoneId)}`;
     case "RELEASE_PIN":

@@ -4,6 +4,7 @@ import calmpour.core.plan.Batch;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
+import calmpour.core.plan.Finding.Mend;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
@@ -37,6 +38,7 @@ final class CupLimits implements Rule {
 
   private static void loading(Job job, Cup cup, Told told) {
     String place = "cup/" + cup.id();
+    Mend colour = Told.open("colour/" + cup.colourId());
     Tint stirred = stirred(job, cup);
     Tint.Reading nearest = null;
     for (Tint.Reading reading : stirred.readings()) {
@@ -46,12 +48,23 @@ final class CupLimits implements Rule {
     }
     if (nearest != null && nearest.fraction() > 1 + HAIR) {
       told.breach(
-          Finding.Rule.LOADING_OVER_LIMIT, place, nearest.percent(), nearest.limitPercent(), "%");
+          Finding.Rule.LOADING_OVER_LIMIT,
+          place,
+          nearest.percent(),
+          nearest.limitPercent(),
+          "%",
+          colour,
+          Told.ANEW);
     } else if (cup.tintHeldAt() < 1) {
-      told.near(Finding.Rule.TINT_HELD_BACK, place, cup.tintHeldAt() * 100, 100, "%");
+      told.near(Finding.Rule.TINT_HELD_BACK, place, cup.tintHeldAt() * 100, 100, "%", colour);
     } else if (nearest != null && nearest.fraction() > NEAR) {
       told.near(
-          Finding.Rule.LOADING_NEAR_LIMIT, place, nearest.percent(), nearest.limitPercent(), "%");
+          Finding.Rule.LOADING_NEAR_LIMIT,
+          place,
+          nearest.percent(),
+          nearest.limitPercent(),
+          "%",
+          colour);
     }
   }
 
@@ -67,6 +80,12 @@ final class CupLimits implements Rule {
     return Tint.asStirred(shares, planned.resinDensity(), planned.limits());
   }
 
+  private static Mend smaller(Cup cup) {
+    return cup.byHand() == null
+        ? Told.ANOTHER_BATCH
+        : new Mend(Mend.Kind.RELEASE_CUP, cup.byHand());
+  }
+
   private static void room(Job job, Cup cup, Told told) {
     String place = "cup/" + cup.id();
     double capacity = cup.kind().capacityMl();
@@ -77,7 +96,7 @@ final class CupLimits implements Rule {
             ? Double.POSITIVE_INFINITY
             : job.session().habits().splitting().cupAtMostMl();
     if (contentMl > heat * (1 + ROUNDED_UP)) {
-      told.near(Finding.Rule.CUP_HEATS, place, contentMl, heat, "mL");
+      told.near(Finding.Rule.CUP_HEATS, place, contentMl, heat, "mL", smaller(cup));
     }
     for (Cup.Dose dose : cup.doses()) {
       if (dose.stock() != null) {
@@ -86,7 +105,7 @@ final class CupLimits implements Rule {
       }
     }
     if (contentMl > capacity + HAIR) {
-      told.breach(Finding.Rule.CUP_TOO_SMALL, place, contentMl, capacity, "mL");
+      told.breach(Finding.Rule.CUP_TOO_SMALL, place, contentMl, capacity, "mL", smaller(cup));
     }
   }
 }

@@ -38,7 +38,7 @@ final class CupsAndColours implements Rule {
 
   private static void waxed(String place, CupKind cup, Told told) {
     if (cup.material() == CupKind.Material.WAXED_PAPER) {
-      told.near(Finding.Rule.WAXED_CUP, place, 1, 0, "");
+      told.near(Finding.Rule.WAXED_CUP, place, 1, 0, "", Told.open("cup/" + cup.id()));
     }
   }
 
@@ -47,19 +47,19 @@ final class CupsAndColours implements Rule {
     if (water > 0) {
       boolean never = job.session().habits().tinting().waterPaint() == Tinting.WaterPaint.FORBID;
       if (never) {
-        told.breach(Finding.Rule.WATER_FORBIDDEN, place, water, 0, "%");
+        told.breach(Finding.Rule.WATER_FORBIDDEN, place, water, 0, "%", Told.open(place));
       } else {
-        told.near(Finding.Rule.WATER_IN_COLOUR, place, water, 0, "%");
+        told.near(Finding.Rule.WATER_IN_COLOUR, place, water, 0, "%", Told.open(place));
       }
     }
     double solvent = tint.solventPercent();
     if (solvent > 0) {
-      told.near(Finding.Rule.SOLVENT_IN_COLOUR, place, solvent, 0, "%");
+      told.near(Finding.Rule.SOLVENT_IN_COLOUR, place, solvent, 0, "%", Told.open(place));
     }
     boolean coarse =
         tint.shares().stream().anyMatch(s -> s.gPerGResin() > 0 && s.colourant().coarse());
     if (coarse && thin(job.resin())) {
-      told.near(Finding.Rule.SINKS_IN_THIN, place, 1, 0, "");
+      told.near(Finding.Rule.SINKS_IN_THIN, place, 1, 0, "", Told.open(place));
     }
   }
 

@@ -26,6 +26,8 @@ final class CupsSuffice implements Rule {
           inUse.merge(cup.kind(), 1, Integer::sum);
         }
       }
+      // Colours that are poured from one cup need that cup besides.
+      facts.gathered(batch).forEach(cups -> inUse.merge(cups.get(0).kind(), 1, Integer::sum));
       inUse.forEach((kind, count) -> {
         if (kind.have() != null && count > kind.have()) {
           told.breach(

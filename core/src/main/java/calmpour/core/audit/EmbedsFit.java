@@ -35,7 +35,7 @@ final class EmbedsFit implements Rule {
                 new Mend(Mend.Kind.OPEN_SHELF, 0, "embed/" + embed.id()));
           }
           if (loose && layer == 0 && Boolean.TRUE.equals(embed.pointed())) {
-            told.near(Finding.Rule.EMBED_POKES_THROUGH, place, 1, 0, "");
+            told.near(Finding.Rule.EMBED_POKES_THROUGH, place, 1, 0, "", Told.openPiece(l));
           }
           moves(facts, level, inside, place, told);
         }

@@ -38,9 +38,9 @@ final class EveryCavity implements Rule {
           double has = poured.getOrDefault(l + "." + cavity + "." + layer, 0.0);
           String place = "pour/" + (l + 1) + "." + cavity + "." + (layer + 1);
           if (has < wanted * (1 - HAIR)) {
-            told.breach(Finding.Rule.CAVITY_SHORT, place, has, wanted, "mL");
+            told.breach(Finding.Rule.CAVITY_SHORT, place, has, wanted, "mL", Told.ANEW);
           } else if (has > wanted * (1 + HAIR)) {
-            told.breach(Finding.Rule.CAVITY_OVERFULL, place, has, wanted, "mL");
+            told.breach(Finding.Rule.CAVITY_OVERFULL, place, has, wanted, "mL", Told.ANEW);
           }
         }
       }

@@ -26,7 +26,8 @@ final class MassBalance implements Rule {
         double poured = cup.pours().stream().mapToDouble(Cup.Pour::massG).sum();
         unequal(told, "cup/" + cup.id(), poured + cup.staysG(), cup.contentG());
         if (cup.staysG() < -HALF_MILLIGRAM) {
-          told.breach(Finding.Rule.MASS_BALANCE, "cup/" + cup.id(), cup.staysG(), 0, "g");
+          told.breach(
+              Finding.Rule.MASS_BALANCE, "cup/" + cup.id(), cup.staysG(), 0, "g", Told.ANEW);
         }
       }
       unequal(told, "batch/" + batch.number(), outG, inG);
@@ -35,7 +36,7 @@ final class MassBalance implements Rule {
 
   private static void unequal(Told told, String place, double value, double limit) {
     if (Math.abs(value - limit) > HALF_MILLIGRAM) {
-      told.breach(Finding.Rule.MASS_BALANCE, place, value, limit, "g");
+      told.breach(Finding.Rule.MASS_BALANCE, place, value, limit, "g", Told.ANEW);
     }
   }
 }

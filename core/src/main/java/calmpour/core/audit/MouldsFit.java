@@ -11,7 +11,6 @@ import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import java.time.Duration;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /** Moulds are dry, clean, ready, not worn out, known well enough, and fit for what is poured. */
 final class MouldsFit implements Rule {
@@ -34,10 +33,12 @@ final class MouldsFit implements Rule {
         double density = facts.job().tint(line.level(0), line.level(0).colour()).mixDensity();
         InnerMould.Effect effect = inner.effect(line.cavity().bare(), density);
         if (effect.ballastG() > 0) {
-          told.near(Finding.Rule.INNER_MOULD_RISES, place, effect.ballastG(), 0, "g");
+          told.near(
+              Finding.Rule.INNER_MOULD_RISES, place, effect.ballastG(), 0, "g", Told.openPiece(i));
         }
         if (effect.thin()) {
-          told.near(Finding.Rule.INNER_WALL_THIN, place, effect.wallMm(), 2, "mm");
+          told.near(
+              Finding.Rule.INNER_WALL_THIN, place, effect.wallMm(), 2, "mm", Told.openPiece(i));
         }
       }
       MouldMake make = line.mould().make();
@@ -59,7 +60,7 @@ final class MouldsFit implements Rule {
     if (state == null) {
       return;
     }
-    Mend open = new Mend(Mend.Kind.OPEN_SHELF, 0, "mould/" + line.mould().id());
+    Mend open = Told.open("mould/" + line.mould().id());
     for (MouldState.Want want : state.wants()) {
       wants(job, line, place, state, want, open, told);
     }
@@ -82,7 +83,7 @@ final class MouldsFit implements Rule {
       String place,
       MouldState state,
       MouldState.Want want,
-      @Nullable Mend open,
+      Mend open,
       Told told) {
     Integer expected = state.expectedCasts();
     double most = expected == null ? 0 : expected;
@@ -90,7 +91,7 @@ final class MouldsFit implements Rule {
       case DRYING -> told.near(Finding.Rule.MOULD_NOT_DRY, place, 0, 1, "", open);
       case CLEANING -> told.near(Finding.Rule.MOULD_NOT_CLEAN, place, 0, 1, "", open);
       case REPLACING ->
-          told.near(Finding.Rule.MOULD_PAST_ITS_END, place, state.casts(), most, "casts");
+          told.near(Finding.Rule.MOULD_PAST_ITS_END, place, state.casts(), most, "casts", open);
       case NEARLY_WORN ->
           told.note(Finding.Rule.MOULD_NEAR_ITS_END, place, state.casts(), most, "casts");
       case FIRST_CAST -> told.note(Finding.Rule.MOULD_FIRST_CAST, place, 0, 1, "casts");
@@ -99,7 +100,7 @@ final class MouldsFit implements Rule {
             line.levels().stream()
                 .anyMatch(v -> job.in(v.resinId()).resin().kind() != ResinKind.POLYURETHANE);
         if (other) {
-          told.near(Finding.Rule.URETHANE_BEFORE_EPOXY, place, 1, 0, "");
+          told.near(Finding.Rule.URETHANE_BEFORE_EPOXY, place, 1, 0, "", open);
         }
       }
     }

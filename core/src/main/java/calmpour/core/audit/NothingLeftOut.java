@@ -10,7 +10,7 @@ final class NothingLeftOut implements Rule {
   public void judge(Facts facts, Told told) {
     for (Task expected : facts.expected()) {
       if (!expected.optional() && facts.task(expected.id()).isEmpty()) {
-        told.breach(Finding.Rule.TASK_MISSING, Told.place(expected), 0, 1, "");
+        told.breach(Finding.Rule.TASK_MISSING, Told.place(expected), 0, 1, "", Told.ANEW);
       }
     }
   }

@@ -65,6 +65,12 @@ final class PoursInTime implements Rule {
       mends.add(new Mend(Mend.Kind.RELEASE_PIN, 0, task.id()));
     }
     mends.addAll(ways);
+    if (mends.isEmpty()) {
+      // A plan from elsewhere: nothing was tried on it, but this pour can be done sooner.
+      int over = task.endSeconds() - latest;
+      double start = Math.max(0, task.startSeconds() - over);
+      mends.add(new Mend(Mend.Kind.MOVE_TASK, start, task.id()));
+    }
     return new Finding(
         Finding.Severity.BREACH,
         Finding.Rule.POUR_AFTER_WORKING_TIME,

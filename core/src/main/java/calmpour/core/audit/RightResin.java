@@ -17,14 +17,14 @@ final class RightResin implements Rule {
   public void judge(Facts facts, Told told) {
     Job job = facts.job();
     for (int i = 0; i < job.lines().size(); i++) {
-      rated(job, "piece/" + i, job.lines().get(i), told);
+      rated(job, i, told);
     }
     boolean coating =
         job.lines().stream()
             .flatMap(l -> l.levels().stream())
             .anyMatch(v -> job.in(v.resinId()).resin().kind() == ResinKind.COATING);
     if (coating) {
-      told.near(Finding.Rule.COATING_IN_A_MOULD, "resin", 1, 0, "");
+      told.near(Finding.Rule.COATING_IN_A_MOULD, "resin", 1, 0, "", Told.open("resin"));
     }
     int doubts = job.resins().stream().mapToInt(r -> LabelCheck.of(r.resin()).size()).sum();
     if (doubts > 0) {
@@ -33,7 +33,9 @@ final class RightResin implements Rule {
   }
 
   /** Depth that is poured in one go, against what the label allows. */
-  private static void rated(Job job, String place, Job.Line line, Told told) {
+  private static void rated(Job job, int which, Told told) {
+    String place = "piece/" + which;
+    Job.Line line = job.lines().get(which);
     int stages = line.levels().stream().mapToInt(Job.Level::stage).max().orElse(-1);
     for (int stage = 0; stage <= stages; stage++) {
       int now = stage;
@@ -45,7 +47,14 @@ final class RightResin implements Rule {
       LabelFacts facts = resin.facts();
       double depth = poured.stream().mapToDouble(l -> l.toMm() - l.fromMm()).sum();
       if (facts != null && facts.depthToMm() != null && depth > facts.depthToMm()) {
-        told.breach(Finding.Rule.DEEPER_THAN_RATED, place, depth, facts.depthToMm(), "mm");
+        told.breach(
+            Finding.Rule.DEEPER_THAN_RATED,
+            place,
+            depth,
+            facts.depthToMm(),
+            "mm",
+            Told.openPiece(which),
+            Told.leaveOut(which));
       }
       if (facts != null && facts.depthFromMm() != null && depth < facts.depthFromMm()) {
         told.note(Finding.Rule.THINNER_THAN_RATED, place, depth, facts.depthFromMm(), "mm");

@@ -55,7 +55,10 @@ final class SharedTools implements Rule {
                   Told.place(task),
                   Told.minutes(task.startSeconds()),
                   Told.minutes(until),
-                  "min"));
+                  "min",
+                  new Mend(
+                      Mend.Kind.OTHER_START, Math.ceil(Told.minutes(until - task.startSeconds()))),
+                  new Mend(Mend.Kind.CURE_ON_BENCH, 0, task.id())));
     }
   }
 

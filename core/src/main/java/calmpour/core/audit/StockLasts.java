@@ -4,7 +4,6 @@ import calmpour.core.plan.Batch;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Job;
 import calmpour.core.stock.Lot;
@@ -16,6 +15,9 @@ import org.jspecify.annotations.Nullable;
 
 /** What stands on the shelf is enough, as far as anybody has counted it. */
 final class StockLasts implements Rule {
+  /** So much of what is left is nearly all: a spill and it is short (starting value). */
+  private static final double NEAR = 0.95;
+
   /** Below a scale's step nobody is short of anything, g. */
   private static final double HAIR_G = 1e-3;
 
@@ -68,13 +70,9 @@ final class StockLasts implements Rule {
 
   private static void runsShort(Told told, String place, double needs, @Nullable Double left) {
     if (left != null && needs > left + HAIR_G) {
-      told.breach(
-          Finding.Rule.STOCK_SHORT,
-          place,
-          needs,
-          left,
-          "g",
-          new Mend(Mend.Kind.OPEN_SHELF, 0, place));
+      told.breach(Finding.Rule.STOCK_SHORT, place, needs, left, "g", Told.open(place));
+    } else if (left != null && needs > NEAR * left) {
+      told.near(Finding.Rule.STOCK_SHORT, place, needs, left, "g", Told.open(place));
     }
   }
 
@@ -97,12 +95,7 @@ final class StockLasts implements Rule {
           String place = "embed/" + embed.id();
           if (embed.left() != null && wanted > embed.left()) {
             told.breach(
-                Finding.Rule.STOCK_SHORT,
-                place,
-                wanted,
-                embed.left(),
-                "pieces",
-                new Mend(Mend.Kind.OPEN_SHELF, 0, place));
+                Finding.Rule.STOCK_SHORT, place, wanted, embed.left(), "pieces", Told.open(place));
           }
         });
   }

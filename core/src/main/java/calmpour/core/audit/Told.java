@@ -45,6 +45,24 @@ final class Told {
     findings.add(finding);
   }
 
+  /** What no change to one thing mends: amounts or tasks that are not what a plan of ours has. */
+  static final Mend ANEW = new Mend(Mend.Kind.ANEW, 0);
+
+  static Mend open(String target) {
+    return new Mend(Mend.Kind.OPEN_SHELF, 0, target);
+  }
+
+  static Mend openPiece(int line) {
+    return new Mend(Mend.Kind.OPEN_PIECE, line);
+  }
+
+  static Mend leaveOut(int line) {
+    return new Mend(Mend.Kind.LEAVE_OUT, line);
+  }
+
+  /** One batch more than there is. */
+  static final Mend ANOTHER_BATCH = new Mend(Mend.Kind.MORE_BATCHES, 0);
+
   /** Where a task is told of: pours by their own address. */
   static String place(Task task) {
     return task.pourId() == null ? "task/" + task.id() : "pour/" + task.pourId();

@@ -6,6 +6,7 @@ import calmpour.core.plan.Finding.Mend;
 import calmpour.core.plan.Lag;
 import calmpour.core.plan.Task;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +23,8 @@ final class Waits implements Rule {
   private static void judge(Facts facts, Task expected, Task task, Told told) {
     Map<Lag.Why, Miss> early = new EnumMap<>(Lag.Why.class);
     Map<Lag.Why, Miss> late = new EnumMap<>(Lag.Why.class);
+    Map<Lag.Why, Miss> near = new EnumMap<>(Lag.Why.class);
+    int margin = (int) Math.ceil(facts.job().session().habits().marginMinutes() * 60);
     for (Lag lag : expected.after()) {
       Integer moment = facts.moment(lag);
       if (moment == null || lag.why() == Lag.Why.WORKING_TIME) {
@@ -32,8 +35,11 @@ final class Waits implements Rule {
       if (!lag.ends() && at < lag.atLeastSeconds()) {
         worst(early, lag.why(), new Miss(at, lag.atLeastSeconds()));
       }
-      if (most != null && at > most && !expected.optional()) {
+      boolean wish = expected.optional() && lag.why() == Lag.Why.LOOK;
+      if (most != null && at > most && !wish) {
         worst(late, lag.why(), new Miss(at, most));
+      } else if (most != null && at > most - margin && shuts(lag)) {
+        near.merge(lag.why(), new Miss(at, most), (a, b) -> a.by() <= b.by() ? a : b);
       }
     }
     early.forEach((why, miss) -> {
@@ -49,23 +55,42 @@ final class Waits implements Rule {
           "min",
           task.pinned() ? new Mend(Mend.Kind.RELEASE_PIN, 0, task.id()) : later);
     });
-    late.forEach((why, miss) -> {
-      Finding.Rule rule = tooLate(why);
-      if (rule != null) {
-        Mend earlier =
-            new Mend(
-                Mend.Kind.MOVE_TASK,
-                Math.max(0, task.startSeconds() + (double) miss.limit - miss.at),
-                task.id());
-        told.breach(
+    late.forEach((why, miss) -> tooLate(why, miss, task, Finding.Severity.BREACH, 0, told));
+    late.keySet().forEach(near::remove);
+    near.forEach((why, miss) -> tooLate(why, miss, task, Finding.Severity.NEAR, margin, told));
+  }
+
+  /** Whether something really ends there; looks and nudges are due then, and a little later. */
+  private static boolean shuts(Lag lag) {
+    return switch (lag.why()) {
+      case JOIN, EMBED, BEFORE_GEL -> lag.atMostSeconds() > lag.atLeastSeconds();
+      default -> false;
+    };
+  }
+
+  /**
+   * @param margin how much earlier than its limit it had better be, s
+   */
+  private static void tooLate(
+      Lag.Why why, Miss miss, Task task, Finding.Severity severity, int margin, Told told) {
+    Finding.Rule rule = tooLate(why);
+    if (rule == null) {
+      return;
+    }
+    double earlier = Math.max(0, task.startSeconds() + (double) miss.limit - margin - miss.at);
+    Mend mend =
+        task.pinned()
+            ? new Mend(Mend.Kind.RELEASE_PIN, 0, task.id())
+            : new Mend(Mend.Kind.MOVE_TASK, earlier, task.id());
+    told.add(
+        new Finding(
+            severity,
             rule,
             Told.place(task),
             Told.minutes(miss.at),
             Told.minutes(miss.limit),
             "min",
-            task.pinned() ? new Mend(Mend.Kind.RELEASE_PIN, 0, task.id()) : earlier);
-      }
-    });
+            List.of(mend)));
   }
 
   private record Miss(int at, int limit) {

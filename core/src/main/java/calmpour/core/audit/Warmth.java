@@ -4,6 +4,7 @@ import calmpour.core.cure.CureEngine;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
+import calmpour.core.plan.Finding.Mend;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import java.util.Comparator;
@@ -11,6 +12,11 @@ import java.util.List;
 
 /** Judges what the cure engine says of a plan: how warm, how damp, how hard it ever gets. */
 final class Warmth implements Rule {
+  /** A room to cure in is at least this warm, and this much warmer than now (no source), °C. */
+  private static final double WARM_ENOUGH_C = 24;
+
+  private static final double WARMER_C = 3;
+
   @Override
   public void judge(Facts facts, Told told) {
     air(facts.job(), told);
@@ -42,7 +48,13 @@ final class Warmth implements Rule {
       boolean urethane = use.resin().kind() == ResinKind.POLYURETHANE;
       double damp = use.resin().kind().dampFromPercent();
       if (humidity != null && humidity > damp && urethane) {
-        told.near(Finding.Rule.DAMP_AIR, "resin", humidity, damp, "%");
+        told.near(
+            Finding.Rule.DAMP_AIR,
+            "resin",
+            humidity,
+            damp,
+            "%",
+            new Mend(Mend.Kind.DRIER_AIR, damp));
       } else if (humidity != null && humidity > damp) {
         told.note(Finding.Rule.DAMP_AIR, "resin", humidity, damp, "%");
       }
@@ -66,10 +78,18 @@ final class Warmth implements Rule {
                 "pour/" + l.pourId(),
                 l.peakC(),
                 CureEngine.TOO_WARM_C,
-                "°C"));
+                "°C",
+                Told.openPiece(l.line())));
     if (known.stream().anyMatch(l -> l.fullCure() == null)) {
       double roomC = facts.job().session().room().temperatureC();
-      told.near(Finding.Rule.NEVER_FULLY_CURED, "plan", roomC, roomC, "°C");
+      double warmer = Math.max(WARM_ENOUGH_C, roomC + WARMER_C);
+      told.near(
+          Finding.Rule.NEVER_FULLY_CURED,
+          "plan",
+          roomC,
+          warmer,
+          "°C",
+          new Mend(Mend.Kind.WARMER_ROOM, warmer));
     }
   }
 }

@@ -25,16 +25,23 @@ final class Weighing implements Rule {
       // Each part is kept in whole milligrams.
       double rounded = 100 * (1e-3 / a + 1e-3 / b);
       if (Math.abs(error) > habits.ratioTolerancePercent() + rounded) {
-        told.breach(Finding.Rule.RATIO_OFF, place, error, habits.ratioTolerancePercent(), "%");
+        told.breach(
+            Finding.Rule.RATIO_OFF, place, error, habits.ratioTolerancePercent(), "%", Told.ANEW);
       }
       Double largest = resin.largestBatchG();
       if (largest != null && a + b > largest + HAIR) {
-        told.breach(Finding.Rule.BATCH_TOO_LARGE, place, a + b, largest, "g");
+        told.breach(Finding.Rule.BATCH_TOO_LARGE, place, a + b, largest, "g", Told.ANOTHER_BATCH);
       }
       double volume = a / resin.knownDensityA().value() + b / resin.knownDensityB().value();
       if (volume > batch.mixingCup().capacityMl() + HAIR) {
         told.breach(
-            Finding.Rule.CUP_TOO_SMALL, place, volume, batch.mixingCup().capacityMl(), "mL");
+            Finding.Rule.CUP_TOO_SMALL,
+            place,
+            volume,
+            batch.mixingCup().capacityMl(),
+            "mL",
+            Told.ANOTHER_BATCH,
+            Told.open("cup/" + batch.mixingCup().id()));
       }
     }
   }

@@ -60,6 +60,7 @@ final class BatchWork {
     List<TaskDraft> all = new ArrayList<>();
     String mixed = mixing(all);
     Map<String, String> ready = cups(all, mixed);
+    gather(all, ready);
     pours(all, order, ready, filled);
     if (!order.isEmpty()) {
       afterwards(all, order);
@@ -132,6 +133,36 @@ final class BatchWork {
     ready.put(cup.id(), id);
   }
 
+  /** Colours that are poured from one cup meet in it first, each as long as splitting takes. */
+  private void gather(List<TaskDraft> all, Map<String, String> ready) {
+    gatheredCups(job, batch)
+        .forEach((at, cups) -> {
+          TaskDraft draft =
+              TaskDraft.of(
+                      gatherId(at), Task.Kind.GATHER, number, hands.splitSecondsCup() * cups.size())
+                  .line(at.line());
+          cups.forEach(cup -> draft.after(ready.get(cup.id())));
+          all.add(draft);
+        });
+  }
+
+  private String gatherId(LineLayer at) {
+    return Times.batch(number, Task.Kind.GATHER) + "/" + at;
+  }
+
+  /** The cups of each layer whose colours meet in one more cup before they are poured. */
+  static Map<LineLayer, List<Cup>> gatheredCups(Job job, Batch batch) {
+    Map<LineLayer, List<Cup>> gathered = new LinkedHashMap<>();
+    for (Cup cup : batch.cups()) {
+      cup.pours().stream()
+          .filter(p -> job.lines().get(p.line()).level(p.layer()).gathered())
+          .map(LineLayer::of)
+          .distinct()
+          .forEach(at -> gathered.computeIfAbsent(at, k -> new ArrayList<>()).add(cup));
+    }
+    return gathered;
+  }
+
   private double tintSeconds(Cup cup) {
     Tint tint = cup.tint(job);
     if (tint.shares().isEmpty()) {
@@ -187,6 +218,9 @@ final class BatchWork {
             join(draft, pour, filled);
           }
           Job.Level level = job.lines().get(pour.line()).level(pour.layer());
+          if (level.gathered()) {
+            draft.after(gatherId(LineLayer.of(pour)));
+          }
           if (inHalves(pour, 2)) {
             draft.after(embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.HALF_FILL));
           }

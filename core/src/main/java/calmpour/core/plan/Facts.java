@@ -87,6 +87,11 @@ public final class Facts {
     return times.task(Times.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
   }
 
+  /** The cups whose colours meet in one more cup, layer by layer. */
+  public List<List<Cup>> gathered(Batch batch) {
+    return List.copyOf(BatchWork.gatheredCups(job, batch).values());
+  }
+
   public CupEnds ends(Cup cup) {
     return cups.get(cup.id());
   }

@@ -170,7 +170,16 @@ public record Finding(
       LEAVE_OUT,
       CURE_ON_BENCH,
       /** Something to set right on the shelf or the mould's page. */
-      OPEN_SHELF
+      OPEN_SHELF,
+      /** The line of pieces {@code value}, to change its design. */
+      OPEN_PIECE,
+      /** The cup by hand {@code value} is given back to the plan. */
+      RELEASE_CUP,
+      WARMER_ROOM,
+      /** No damper than {@code value} per cent. */
+      DRIER_AIR,
+      /** Everything by hand is given back, and the plan made anew. */
+      ANEW
     }
 
     /** A change that is clear without a target. */

@@ -54,10 +54,12 @@ final class FollowUps {
     Map<String, List<Lag>> lags = new LinkedHashMap<>();
     int margin = Assembly.marginSeconds(job.session().habits());
     int firstGel = Integer.MAX_VALUE;
+    int lastGel = 0;
     for (Cup cup : batch.cups()) {
       BatchStates.CupStates of = states.cups().get(cup.id());
       int thickens = Window.down(0, of.states().workingTimeEnds().minutes());
       firstGel = Math.min(firstGel, Window.down(0, of.states().gels().minutes()));
+      lastGel = Math.max(lastGel, Window.down(0, of.states().gels().minutes()));
       for (Cup.Pour pour : cup.pours()) {
         lags.computeIfAbsent(Times.pour(pour.id()), k -> new ArrayList<>())
             .add(fromContact(thickens - margin, Lag.Why.WORKING_TIME));
@@ -67,6 +69,8 @@ final class FollowUps {
       lags.computeIfAbsent(Times.batch(number, Task.Kind.CLEAN_UP), k -> new ArrayList<>())
           .add(fromContact(firstGel, Lag.Why.BEFORE_GEL));
     }
+    lags.computeIfAbsent(Times.batch(number, Task.Kind.LEFTOVERS), k -> new ArrayList<>())
+        .add(fromContact(lastGel, Lag.Why.BEFORE_GEL));
     pot(lags);
     for (LineLayer at : layers()) {
       embeds(lags, at.line(), at.layer());

@@ -122,7 +122,8 @@ final class Schedule {
       }
     }
     BatchWork work = new BatchWork(inResin, batch);
-    List<Task> chain = laidOut(work.tasks(work.order(asFull(inResin, batch, work)), filled));
+    Map<String, CureStates> full = asFull(inResin, batch, work);
+    List<Task> chain = inTime(work.tasks(work.order(full), filled), batch, full);
     chain = pieces.prepared(batch, chain, begun);
     int start = hands.firstFit(ready(chain, work), chain);
     boolean moved = chain.stream().anyMatch(t -> pins.containsKey(t.id()));
@@ -133,6 +134,28 @@ final class Schedule {
     }
     lastStart = Math.max(lastStart, start);
     follow(inResin, batch);
+  }
+
+  /** A batch's tasks from second 0 on, without those that are only done while it still flows. */
+  private static List<Task> inTime(List<Task> chain, Batch batch, Map<String, CureStates> full) {
+    List<Task> laid = laidOut(chain);
+    int contact = Times.of(laid).contact(batch.number());
+    int thick =
+        full.values().stream()
+            .mapToInt(s -> Window.down(contact, s.workingTimeEnds().minutes()))
+            .max()
+            .orElse(0);
+    int gels =
+        full.values().stream()
+            .mapToInt(s -> Window.down(contact, s.gels().minutes()))
+            .min()
+            .orElse(0);
+    boolean late =
+        laid.stream().anyMatch(t -> t.kind() == Task.Kind.LEFTOVERS && t.endSeconds() > thick)
+            || laid.stream().anyMatch(t -> t.kind() == Task.Kind.CLEAN_UP && t.endSeconds() > gels);
+    return late
+        ? laidOut(chain.stream().filter(t -> t.kind() != Task.Kind.LEFTOVERS).toList())
+        : laid;
   }
 
   /** How each cup thickens if nothing is poured from it: what its place in the order follows. */

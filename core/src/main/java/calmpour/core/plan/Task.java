@@ -56,6 +56,8 @@ public record Task(
     SPLIT,
     STOCK_CUP,
     TINT,
+    /** Several colours over each other into one more cup, to be poured at once. */
+    GATHER,
     /** Embeds on the floor or on the layer below, before they are covered. */
     LAY_EMBEDS,
     POUR,

@@ -1,11 +1,14 @@
 package calmpour.core.audit;
 
 import calmpour.core.audit.RandomWork.Work;
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Tinting;
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Task;
 import calmpour.core.resin.WeighOut;
+import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
@@ -168,6 +171,32 @@ enum Breakage {
     Work spoil(Work work, Random random) {
       return shelf(work);
     }
+  },
+  /** Wet, dirty, worn, new or poisoned moulds, with air in their rubber. */
+  SPOILT_MOULDS {
+    @Override
+    Work spoil(Work work, Random random) {
+      return new Work(
+          work.session(),
+          Spoilt.moulds(work.workshop(), work.session().startsAt(), random),
+          work.plan());
+    }
+  },
+  /** Other kinds of resin with narrow labels, paint for tint, damp embeds. */
+  SPOILT_MATERIALS {
+    @Override
+    Work spoil(Work work, Random random) {
+      Habits habits = work.session().habits();
+      Tinting tinting = habits.tinting();
+      Tinting.WaterPaint school =
+          random.nextBoolean() ? Tinting.WaterPaint.FORBID : Tinting.WaterPaint.WARN;
+      Session session =
+          work.session()
+              .withHabits(
+                  habits.withTinting(
+                      new Tinting(tinting.liquids(), tinting.dropsPer10Ml(), school)));
+      return new Work(session, Spoilt.materials(work.workshop(), random), work.plan());
+    }
   };
 
   abstract Work spoil(Work work, Random random);
@@ -195,11 +224,11 @@ enum Breakage {
     return new Work(work.session(), work.workshop(), with(work.plan(), tasks));
   }
 
-  private static Plan with(Plan plan, List<Task> tasks) {
+  static Plan with(Plan plan, List<Task> tasks) {
     return rebuilt(plan, plan.batches(), tasks);
   }
 
-  private static Plan rebuilt(Plan plan, List<Batch> batches, List<Task> tasks) {
+  static Plan rebuilt(Plan plan, List<Batch> batches, List<Task> tasks) {
     return new Plan(
         plan.pieces(),
         batches,
@@ -319,12 +348,11 @@ enum Breakage {
     return new Work(work.session(), work.workshop(), plan);
   }
 
-  private static WeighOut.Amount times(WeighOut.Amount amount, double factor) {
+  static WeighOut.Amount times(WeighOut.Amount amount, double factor) {
     return new WeighOut.Amount(amount.massG() * factor, amount.volumeMl() * factor);
   }
 
-  private static Batch rebatched(
-      Batch b, WeighOut.Amount partA, WeighOut.Amount partB, List<Cup> cups) {
+  static Batch rebatched(Batch b, WeighOut.Amount partA, WeighOut.Amount partB, List<Cup> cups) {
     return new Batch(
         b.number(),
         b.resinId(),
@@ -354,7 +382,7 @@ enum Breakage {
         b.endSeconds());
   }
 
-  private static Cup withPours(Cup cup, double volume, double mass) {
+  static Cup withPours(Cup cup, double volume, double mass) {
     List<Cup.Pour> pours =
         cup.pours().stream()
             .map(p ->
@@ -375,7 +403,7 @@ enum Breakage {
     return recupped(cup, cup.doses(), cup.contentG(), pours);
   }
 
-  private static Cup dosed(Cup cup, double times) {
+  static Cup dosed(Cup cup, double times) {
     List<Cup.Dose> doses =
         cup.doses().stream()
             .map(d ->

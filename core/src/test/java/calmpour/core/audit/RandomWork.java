@@ -117,7 +117,9 @@ final class RandomWork {
             new Colour("blue", "Blue", "#111111", List.of(new Colour.Part("tint", 2))),
             new Colour("shine", "Shine", "#222222", List.of(new Colour.Part("mica", 1))),
             new Colour("inky", "Inky", "#333333", List.of(new Colour.Part("ink", 1)))),
-        List.of(Samples.MIXING, chance(0.3) ? counted() : Samples.SMALL),
+        List.of(
+            chance(0.1) ? waxed(Samples.MIXING) : Samples.MIXING,
+            chance(0.3) ? counted() : chance(0.1) ? waxed(Samples.SMALL) : Samples.SMALL),
         parts,
         List.of(
             new Embed("brass", "Brass", 1.2, null, 8.45, true, false, null, 500),
@@ -125,6 +127,20 @@ final class RandomWork {
             new Embed("even", "Even", null, 0.3, 1.1, true, false, null, 500)),
         tools,
         List.of());
+  }
+
+  private static CupKind waxed(CupKind c) {
+    return new CupKind(
+        c.id(),
+        c.name(),
+        c.use(),
+        c.bottomWidthMm(),
+        c.topWidthMm(),
+        c.heightMm(),
+        null,
+        CupKind.Material.WAXED_PAPER,
+        null,
+        null);
   }
 
   private CupKind counted() {

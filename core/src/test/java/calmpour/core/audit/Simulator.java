@@ -34,6 +34,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -49,6 +50,11 @@ final class Simulator {
   private final Instant begin;
   private final Map<String, Task> tasks = new LinkedHashMap<>();
   private final Map<String, Double> found = new TreeMap<>();
+
+  /** What just made it, with the seconds to spare. */
+  private final Map<String, Double> nearly = new TreeMap<>();
+
+  private static final Set<String> NEARLY = Set.of("JOIN_TOO_LATE", "EMBED_TOO_LATE", "AFTER_GEL");
 
   /** The last pour into each layer of each cavity: line.cavity.layer. */
   private final Map<String, Lies> lies = new HashMap<>();
@@ -81,6 +87,12 @@ final class Simulator {
     stock();
     flames();
     return found;
+  }
+
+  /** What came within the margin of its limit, as "RULE place", with the seconds to spare. */
+  Map<String, Double> nearMisses() {
+    nearly.keySet().removeAll(found.keySet());
+    return nearly;
   }
 
   // What is said.
@@ -116,6 +128,8 @@ final class Simulator {
   private void notAfter(String rule, Task task, int at, double moment) {
     if (at > moment) {
       wrong(rule, place(task.id()), at - moment);
+    } else if (NEARLY.contains(rule) && at > moment - habits.marginMinutes() * 60) {
+      nearly.merge(rule + " " + place(task.id()), moment - at, Math::min);
     }
   }
 
@@ -283,6 +297,17 @@ final class Simulator {
       }
       ready.put(cup.id(), last);
     }
+    for (List<Cup.Pour> pours : byLayer(batch).values()) {
+      Cup.Pour any = pours.get(0);
+      if (oneCup(any)) {
+        Task gather = must(gatherId(batch, any)).orElse(null);
+        for (Cup cup : batch.cups()) {
+          if (gather != null && cup.pours().stream().anyMatch(pours::contains)) {
+            notBefore("OUT_OF_ORDER", gather, ready.get(cup.id()), 0);
+          }
+        }
+      }
+    }
     if (batch.cups().stream().allMatch(c -> c.pours().isEmpty())) {
       return;
     }
@@ -297,6 +322,21 @@ final class Simulator {
             (x, y) -> x.end > y.end ? x : y);
       }
     }
+  }
+
+  /** Several colours that are poured at once from one more cup. */
+  private boolean oneCup(Cup.Pour pour) {
+    List<calmpour.core.design.Layer> layers = job.lines().get(pour.line()).piece().layers();
+    if (pour.layer() >= layers.size()) {
+      return false;
+    }
+    calmpour.core.design.Layer layer = layers.get(pour.layer());
+    return !layer.beside().isEmpty()
+        && layer.meeting() == calmpour.core.design.Layer.Meeting.ONE_CUP;
+  }
+
+  private String gatherId(Batch batch, Cup.Pour at) {
+    return b(batch, Kind.GATHER) + "/" + (at.line() + 1) + "." + (at.layer() + 1);
   }
 
   private String afterOne(String id, String before) {
@@ -360,6 +400,9 @@ final class Simulator {
               notBefore("OUT_OF_ORDER", task, laid, 0);
             }
           }
+        }
+        if (oneCup(pour)) {
+          notBefore("OUT_OF_ORDER", task, gatherId(batch, pour), 0);
         }
         if (pour.half() == 2) {
           notBefore("OUT_OF_ORDER", task, embedId(batch, pour, Moment.HALF_FILL), 0);
@@ -538,6 +581,11 @@ final class Simulator {
     Task left = tasks.get(b(batch, Kind.LEFTOVERS));
     if (left != null) {
       notBefore("OUT_OF_ORDER", left, before, 0);
+      double lastGel = 0;
+      for (Cup cup : batch.cups()) {
+        lastGel = Math.max(lastGel, contact(batch) + Math.floor(reach(1.4, cup(batch, cup)) * 60));
+      }
+      notAfter(batch, "AFTER_GEL", left, left.endSeconds(), lastGel);
     }
     cupsInUse(batch);
     double firstGel = Double.POSITIVE_INFINITY;
@@ -585,6 +633,17 @@ final class Simulator {
     for (Cup cup : batch.split() ? batch.cups() : List.<Cup>of()) {
       taken.merge(cup.kind().id(), 1, Integer::sum);
       have.put(cup.kind().id(), cup.kind().have());
+    }
+    for (List<Cup.Pour> pours : byLayer(batch).values()) {
+      if (oneCup(pours.get(0))) {
+        Cup one =
+            batch.cups().stream()
+                .filter(c -> c.pours().stream().anyMatch(pours::contains))
+                .findFirst()
+                .orElseThrow();
+        taken.merge(one.kind().id(), 1, Integer::sum);
+        have.put(one.kind().id(), one.kind().have());
+      }
     }
     taken.forEach((id, count) -> {
       if (have.get(id) != null && count > have.get(id)) {
