@@ -23,6 +23,23 @@ public final class Audit implements Judge {
     return accepted(told.findings(), facts.job().session().arrangement().accepted());
   }
 
+  @Override
+  public int missedInTime(Facts facts) {
+    Told told = new Told();
+    OF_THE_DAY.forEach(rule -> rule.judge(facts, told));
+    return (int)
+        told.findings().stream().filter(f -> f.severity() == Finding.Severity.BREACH).count();
+  }
+
+  /** Rules that another order or another start might keep. */
+  private static final List<Rule> OF_THE_DAY =
+      List.of(
+          new Waits(),
+          new OneThingAtATime(),
+          new MakerIsThere(),
+          new SharedTools(),
+          new MouldsFree());
+
   /** In the order in which they are told: what spoils a piece first. */
   private static List<Rule> rules(Supplier<List<Finding.Mend>> latePours) {
     return List.of(

@@ -62,7 +62,8 @@ public record Problem(
     HOURS_REVERSED,
     JOIN_OF_TWO_RESINS,
     EMBED_ON_FLUID,
-    NO_SUCH_CAVITY
+    NO_SUCH_CAVITY,
+    NEVER_CERTAIN
   }
 
   /** A problem without bounds. */

@@ -92,12 +92,26 @@ public final class CureEngine {
     return run(history, minutes, false);
   }
 
+  /**
+   * The working time alone, which is much quicker to find.
+   *
+   * @param minutes how far ahead to look, more than 0
+   * @return minutes from the first contact; {@code minutes} when it is pourable all the while
+   */
+  double workingTime(BodyHistory history, double minutes) {
+    Double ends = run(history, minutes, true, new Watch(true)).workingTimeEnds();
+    return ends == null ? minutes : ends;
+  }
+
   private CureRun run(BodyHistory history, double minutes, boolean stopsWhenDone) {
+    return run(history, minutes, stopsWhenDone, new Watch(false));
+  }
+
+  private CureRun run(BodyHistory history, double minutes, boolean stopsWhenDone, Watch watch) {
     if (!(minutes > 0) || minutes > MOST_MINUTES) {
       throw new IllegalArgumentException(
           "CureEngine minutes (" + minutes + ") must be in (0, " + MOST_MINUTES + "]");
     }
-    Watch watch = new Watch();
     double from = 0;
     double[] state = {0, history.startC(), 0};
     BodyHistory.Segment before = null;
@@ -174,6 +188,13 @@ public final class CureEngine {
     private double warmestNow;
     private double behindNow;
 
+    /** Whether nothing but the working time is asked for. */
+    private final boolean pourableOnly;
+
+    Watch(boolean pourableOnly) {
+      this.pourableOnly = pourableOnly;
+    }
+
     void enter(Body other, double minutes, double[] state) {
       body = other;
       note(minutes, state);
@@ -181,6 +202,9 @@ public final class CureEngine {
 
     /** Whether everything that is asked for has happened. */
     boolean done() {
+      if (pourableOnly) {
+        return workingTimeEnds != null;
+      }
       if (targets == null) {
         return gels != null && (warmestNow < peakC - PAST_PEAK_K || behindNow > NEARLY_ALL);
       }

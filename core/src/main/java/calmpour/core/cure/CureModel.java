@@ -17,6 +17,9 @@ public interface CureModel {
   /** What the label came to; empty where a rule of thumb takes every label as it is. */
   Optional<Calibrated> label(ResinSystem resin);
 
+  /** How long a cup stays pourable where room and label are not quite what was said. */
+  WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup);
+
   /** Conversion and temperature along the way; empty where a rule of thumb stands in. */
   Optional<CureRun> curve(ResinSystem resin, BodyHistory body);
 }

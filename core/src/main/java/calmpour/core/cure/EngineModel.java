@@ -36,7 +36,19 @@ public final class EngineModel implements CureModel {
         }
       };
 
+  private final Map<ResinBody, WorkingTimes> cups =
+      new LinkedHashMap<>(MOST_BODIES, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<ResinBody, WorkingTimes> eldest) {
+          return size() > MOST_BODIES / 2;
+        }
+      };
+  private final Map<ResinFactor, Optional<Chemistry>> quicker = new ConcurrentHashMap<>();
+
   private record ResinBody(ResinSystem resin, BodyHistory body) {}
+
+  /** A resin whose pot life is so many times its label's. */
+  private record ResinFactor(ResinSystem resin, double factor) {}
 
   /** The label as it is, quicker and slower; quick and slow null when it cannot be met. */
   private record Calibrations(
@@ -78,6 +90,42 @@ public final class EngineModel implements CureModel {
     return label.met()
         ? Optional.of(engine(label, label.usual.chemistry(), body).run(body, ahead(resin, body)))
         : Optional.empty();
+  }
+
+  @Override
+  public WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup) {
+    ResinBody asked = new ResinBody(resin, cup);
+    synchronized (cups) {
+      WorkingTimes known = cups.get(asked);
+      if (known != null) {
+        return known;
+      }
+    }
+    WorkingTimes found =
+        calibrations(resin).met()
+            ? WorkingTimes.of((roomOffC, factor) -> pourable(resin, cup.warmer(roomOffC), factor))
+            : otherwise.workingTimes(resin, cup);
+    synchronized (cups) {
+      cups.put(asked, found);
+    }
+    return found;
+  }
+
+  /** Minutes; as far as is looked ahead where it never thickens. */
+  private double pourable(ResinSystem resin, BodyHistory cup, double factor) {
+    double ahead = ahead(resin, cup);
+    Chemistry usual = calibrations(resin).usual.chemistry();
+    return new CureEngine(chemistry(resin, factor).orElse(usual)).workingTime(cup, ahead);
+  }
+
+  private Optional<Chemistry> chemistry(ResinSystem resin, double factor) {
+    if (quicker.size() > MOST_RESINS * 5) {
+      quicker.clear();
+    }
+    double potLife = resin.knownPotLifeMinutes().value() * factor;
+    return quicker.computeIfAbsent(
+        new ResinFactor(resin, factor),
+        k -> Optional.ofNullable(Calibration.chemistry(resin, potLife, new ArrayList<>())));
   }
 
   private CureStates follow(ResinSystem resin, BodyHistory body) {

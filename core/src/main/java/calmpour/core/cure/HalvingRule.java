@@ -63,6 +63,11 @@ public final class HalvingRule implements CureModel {
   }
 
   @Override
+  public WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup) {
+    return WorkingTimes.of((roomOffC, labelFactor) -> reach(resin, cup, 1, labelFactor, roomOffC));
+  }
+
+  @Override
   public Optional<CureRun> curve(ResinSystem resin, BodyHistory body) {
     return Optional.empty();
   }

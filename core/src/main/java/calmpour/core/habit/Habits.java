@@ -27,6 +27,7 @@ import calmpour.core.check.Range;
  * @param splitting how one mix becomes cups
  * @param tinting how much colour is allowed
  * @param care what is done for moulds and pieces before, between and after
+ * @param planning how sure a plan has to be, and for how many hands
  */
 public record Habits(
     MeasureBy measureBy,
@@ -49,7 +50,8 @@ public record Habits(
     Mixing mixing,
     Splitting splitting,
     Tinting tinting,
-    Care care) {
+    Care care,
+    Planning planning) {
   public static final Range SCALE_DIVISION_G = new Range(0.001, 10);
   public static final Range MARKS_DIVISION_ML = new Range(0.1, 50);
   public static final Range OVERAGE_PERCENT = new Range(0, 100);
@@ -89,7 +91,8 @@ public record Habits(
           Mixing.DEFAULT,
           Splitting.DEFAULT,
           Tinting.DEFAULT,
-          Care.DEFAULT);
+          Care.DEFAULT,
+          Planning.DEFAULT);
 
   /** How A and B are measured. */
   public enum MeasureBy {
@@ -127,38 +130,92 @@ public record Habits(
         .present("splitting", splitting)
         .present("tinting", tinting)
         .present("care", care)
+        .present("planning", planning)
         .orThrow();
   }
 
   /** The same habits with another rest, minutes. */
   public Habits withRestMinutes(double minutes) {
     return with(
-        overagePercent, residueG, residuePercent, minutes, mixing, splitting, tinting, care);
+        overagePercent,
+        residueG,
+        residuePercent,
+        minutes,
+        mixing,
+        splitting,
+        tinting,
+        care,
+        planning);
   }
 
   /** The same habits with another overage and other residues: %, g, %. */
   public Habits withAllowances(double overage, double alwaysG, double percent) {
-    return with(overage, alwaysG, percent, restMinutes, mixing, splitting, tinting, care);
+    return with(overage, alwaysG, percent, restMinutes, mixing, splitting, tinting, care, planning);
   }
 
   public Habits withMixing(Mixing other) {
     return with(
-        overagePercent, residueG, residuePercent, restMinutes, other, splitting, tinting, care);
+        overagePercent,
+        residueG,
+        residuePercent,
+        restMinutes,
+        other,
+        splitting,
+        tinting,
+        care,
+        planning);
   }
 
   public Habits withSplitting(Splitting other) {
     return with(
-        overagePercent, residueG, residuePercent, restMinutes, mixing, other, tinting, care);
+        overagePercent,
+        residueG,
+        residuePercent,
+        restMinutes,
+        mixing,
+        other,
+        tinting,
+        care,
+        planning);
   }
 
   public Habits withTinting(Tinting other) {
     return with(
-        overagePercent, residueG, residuePercent, restMinutes, mixing, splitting, other, care);
+        overagePercent,
+        residueG,
+        residuePercent,
+        restMinutes,
+        mixing,
+        splitting,
+        other,
+        care,
+        planning);
   }
 
   public Habits withCare(Care other) {
     return with(
-        overagePercent, residueG, residuePercent, restMinutes, mixing, splitting, tinting, other);
+        overagePercent,
+        residueG,
+        residuePercent,
+        restMinutes,
+        mixing,
+        splitting,
+        tinting,
+        other,
+        planning);
+  }
+
+  public Habits withPlanning(Planning other) {
+    return with(
+        overagePercent,
+        residueG,
+        residuePercent,
+        restMinutes,
+        mixing,
+        splitting,
+        tinting,
+        care,
+        other);
   }
 
   private Habits with(
@@ -169,7 +226,8 @@ public record Habits(
       Mixing otherMixing,
       Splitting otherSplitting,
       Tinting otherTinting,
-      Care otherCare) {
+      Care otherCare,
+      Planning otherPlanning) {
     return new Habits(
         measureBy,
         firstPart,
@@ -191,6 +249,7 @@ public record Habits(
         otherMixing,
         otherSplitting,
         otherTinting,
-        otherCare);
+        otherCare,
+        otherPlanning);
   }
 }

@@ -390,7 +390,18 @@ final class Assembly {
             Milligrams.grams(colourants),
             Milligrams.grams(poured),
             Milligrams.grams(stays));
-    return new Plan(pieces, batches, tasks, List.of(), job.assumptions(), totals, end, spare);
+    return new Plan(
+        pieces,
+        batches,
+        tasks,
+        List.of(),
+        job.assumptions(),
+        totals,
+        end,
+        spare,
+        BenchRows.of(job, tasks),
+        null,
+        null);
   }
 
   private void noteVolumes(double volume) {

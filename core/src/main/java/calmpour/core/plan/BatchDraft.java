@@ -142,17 +142,60 @@ final class BatchDraft {
   Settled settled() {
     CupKind lone = loneKind(cups);
     if (lone != null) {
-      List<PourDraft> all = cups.stream().flatMap(c -> c.pours.stream()).toList();
-      return new Settled(job.resin().id(), stage, List.of(cups.get(0).with(all, lone)), true);
+      return alone(lone);
     }
+    List<CupDraft> best = split();
+    // Fewer cups may need a little more resin, and so pass the batch's limit by a hair.
+    return new Settled(job.resin().id(), stage, holds(best) ? best : cups, false);
+  }
+
+  /**
+   * The same, if no cup and no batch passes a limit.
+   *
+   * @param poured whether it has to leave the mixing cup, even if it could stay there
+   * @return null when one would
+   */
+  @Nullable Settled settledWithinLimits(boolean poured) {
+    CupKind lone = poured ? null : loneKind(cups);
+    if (lone != null) {
+      return alone(lone);
+    }
+    List<CupDraft> best = split();
+    boolean within = best.stream().allMatch(c -> c.kind != null) && holds(best);
+    return within ? new Settled(job.resin().id(), stage, best, false) : null;
+  }
+
+  private Settled alone(CupKind lone) {
+    List<PourDraft> all = cups.stream().flatMap(c -> c.pours.stream()).toList();
+    return new Settled(job.resin().id(), stage, List.of(cups.get(0).with(all, lone)), true);
+  }
+
+  private List<CupDraft> split() {
     for (CupDraft cup : cups) {
       cup.kind = kind(cup);
     }
     sortByColour();
-    List<CupDraft> best = bestSplit();
-    double resinG = best.stream().mapToDouble(c -> resinG(c, c.kind)).sum();
-    // Fewer cups may need a little more resin, and so pass the batch's limit by a hair.
-    return new Settled(job.resin().id(), stage, limits.batchHolds(resinG) ? best : cups, false);
+    return bestSplit();
+  }
+
+  /** Whether a batch can be mixed for these cups. */
+  boolean holds(List<CupDraft> split) {
+    return limits.batchHolds(split.stream().mapToDouble(c -> resinG(c, c.kind)).sum());
+  }
+
+  /** The kinds that hold what a cup of the plan's has, for its own heat too. */
+  List<CupKind> kindsFor(CupDraft cup) {
+    return job.colourCups().stream()
+        .filter(k -> load(cup) <= limits.mostLoadG(k, cup.tint, true))
+        .toList();
+  }
+
+  /** The mixing cups in which all of it can stay. */
+  List<CupKind> loneKindsFor(CupDraft cup) {
+    return job.mixingCups().stream()
+        .filter(k -> limits.loneHolds(k, cup.tint, load(cup)))
+        .filter(k -> load(cup) <= limits.mostLoadG(k, cup.tint, true))
+        .toList();
   }
 
   /** Cups of one colour stand side by side, the colours as they first come up. */

@@ -1,12 +1,12 @@
 package calmpour.core.plan;
 
-import calmpour.core.cure.CureStates;
 import calmpour.core.design.Join;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
+import calmpour.core.plan.PourOrder.Step;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Tool;
@@ -170,13 +170,6 @@ final class BatchWork {
     }
     boolean dry = tint.shares().stream().anyMatch(s -> s.colourant().form().dry());
     return dry ? hands.tintPowderSecondsCup() : hands.tintSecondsCup();
-  }
-
-  /** A pour in the order of pouring, or an embed between two halves. */
-  sealed interface Step {
-    record PourStep(Cup cup, Cup.Pour pour) implements Step {}
-
-    record EmbedStep(LineLayer at) implements Step {}
   }
 
   private void pours(
@@ -448,84 +441,6 @@ final class BatchWork {
         .sorted()
         .findFirst()
         .orElse(null);
-  }
-
-  /**
-   * The order of pouring: the cup that thickens first is emptied first, a lower layer always before
-   * the one on it, and a cup once picked up is kept in hand while it has something to pour. What
-   * waits for an embed comes after everything that does not.
-   *
-   * @param states of the cups as if nothing were poured from them
-   */
-  List<Step> order(Map<String, CureStates> states) {
-    Map<String, List<Cup.Pour>> left = new LinkedHashMap<>();
-    Map<String, Integer> waiting = new HashMap<>();
-    Set<LineLayer> held = new LinkedHashSet<>();
-    for (Cup cup : batch.cups()) {
-      left.put(cup.id(), new ArrayList<>(cup.pours()));
-      for (Cup.Pour pour : cup.pours()) {
-        waiting.merge(cavityLayer(pour, pour.layer()), 1, Integer::sum);
-        if (pour.half() == 2) {
-          held.add(LineLayer.of(pour));
-        }
-      }
-    }
-    List<Step> order = new ArrayList<>();
-    String inHand = null;
-    while (left.values().stream().anyMatch(l -> !l.isEmpty())) {
-      Cup.Pour next = inHand == null ? null : ready(left.get(inHand), waiting, held);
-      if (next == null) {
-        double soonest = Double.POSITIVE_INFINITY;
-        for (Map.Entry<String, List<Cup.Pour>> each : left.entrySet()) {
-          double thickens = states.get(each.getKey()).workingTimeEnds().minutes();
-          Cup.Pour candidate = ready(each.getValue(), waiting, held);
-          if (candidate != null && thickens < soonest) {
-            soonest = thickens;
-            inHand = each.getKey();
-            next = candidate;
-          }
-        }
-      }
-      if (next == null && !held.isEmpty()) {
-        // Nothing else can be poured: time for the embeds, one line after the other.
-        LineLayer first = held.iterator().next();
-        held.remove(first);
-        order.add(new Step.EmbedStep(first));
-        continue;
-      }
-      if (next == null) {
-        throw new IllegalStateException("bug: every cup waits for another in batch " + number);
-      }
-      left.get(inHand).remove(next);
-      waiting.merge(cavityLayer(next, next.layer()), -1, Integer::sum);
-      String cupId = inHand;
-      Cup cup = batch.cups().stream().filter(c -> c.id().equals(cupId)).findFirst().orElseThrow();
-      order.add(new Step.PourStep(cup, next));
-    }
-    return order;
-  }
-
-  private static String cavityLayer(Cup.Pour pour, int layer) {
-    return pour.line() + "." + pour.cavity() + "." + layer;
-  }
-
-  /** The first pour with nothing of its cavity still to come below it, and no embed to wait for. */
-  private Cup.@Nullable Pour ready(
-      List<Cup.Pour> pours, Map<String, Integer> waiting, Set<LineLayer> held) {
-    for (Cup.Pour pour : pours) {
-      boolean free = pour.half() == 1 || !held.contains(LineLayer.of(pour));
-      for (int below = 0; below < pour.layer(); below++) {
-        free &= waiting.getOrDefault(cavityLayer(pour, below), 0) == 0;
-      }
-      // What presses others apart comes after them.
-      boolean several = job.lines().get(pour.line()).level(pour.layer()).colours().size() > 1;
-      int before = pour.parts() - waiting.getOrDefault(cavityLayer(pour, pour.layer()), 0);
-      free &= !several || before >= pour.part() - 1;
-      if (free) {
-        return pour;
-      }
-    }
-    return null;
   }
 
   static int seconds(double seconds) {

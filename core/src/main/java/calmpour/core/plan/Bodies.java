@@ -7,7 +7,9 @@ import calmpour.core.cure.TintShift;
 import calmpour.core.design.PieceWork;
 import calmpour.core.habit.Mixing;
 import calmpour.core.resin.WeighOut;
+import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
+import calmpour.core.tint.Tint;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -42,6 +44,14 @@ final class Bodies {
     Mixing mixing = job.session().habits().mixing();
     double shareA = WeighOut.shareA(job.resin(), mixing.extraAPercent());
     return mixing.startC(job.session().room().temperatureC(), shareA);
+  }
+
+  /** A mass that stays in a cup from the first contact on. */
+  static BodyHistory alone(Job job, CupKind kind, double massG, Tint tint) {
+    Segment segment =
+        new Segment(
+            0, massG, kind.holding(massG / tint.mixDensity()), job.session().room().temperatureC());
+    return new BodyHistory(startC(job), List.of(segment.tinted(TintShift.of(tint))));
   }
 
   /** A cup from which nothing is ever poured. */

@@ -85,7 +85,7 @@ public final class Bookings {
     return new Booking(
         Booking.Thing.HANDS,
         "",
-        1,
+        session.habits().planning().pairsOfHands(),
         start.plusSeconds(from),
         start.plusSeconds(until),
         session.name());

@@ -92,6 +92,11 @@ public final class Facts {
     return List.copyOf(BatchWork.gatheredCups(job, batch).values());
   }
 
+  /** Cups and cavities that nobody else can be at while a task is done, as the plan names them. */
+  public List<String> uses(Task task) {
+    return task.hands() && Chain.atCups(task.kind()) ? Chain.uses(task) : List.of();
+  }
+
   public CupEnds ends(Cup cup) {
     return cups.get(cup.id());
   }
@@ -156,18 +161,18 @@ public final class Facts {
   }
 
   /** The pours as the plan does them, with the embeds between halves where they have to be. */
-  private List<BatchWork.Step> order(Batch batch) {
-    List<BatchWork.Step.PourStep> pours = new ArrayList<>();
+  private List<PourOrder.Step> order(Batch batch) {
+    List<PourOrder.Step.PourStep> pours = new ArrayList<>();
     for (Cup cup : batch.cups()) {
-      cup.pours().forEach(p -> pours.add(new BatchWork.Step.PourStep(cup, p)));
+      cup.pours().forEach(p -> pours.add(new PourOrder.Step.PourStep(cup, p)));
     }
     pours.sort(
-        Comparator.comparingInt((BatchWork.Step.PourStep p) -> {
+        Comparator.comparingInt((PourOrder.Step.PourStep p) -> {
           Task task = times.task(Times.pour(p.pour().id()));
           return task == null ? Integer.MAX_VALUE : task.startSeconds();
         }));
     // From the floor up within each cavity, whatever the plan does: that is what is judged.
-    Map<String, List<BatchWork.Step.PourStep>> byCavity = new LinkedHashMap<>();
+    Map<String, List<PourOrder.Step.PourStep>> byCavity = new LinkedHashMap<>();
     pours.forEach(p ->
         byCavity
             .computeIfAbsent(p.pour().line() + "." + p.pour().cavity(), k -> new ArrayList<>())
@@ -176,16 +181,16 @@ public final class Facts {
         .values()
         .forEach(c ->
             c.sort(
-                Comparator.comparingInt((BatchWork.Step.PourStep p) -> p.pour().layer())
+                Comparator.comparingInt((PourOrder.Step.PourStep p) -> p.pour().layer())
                     .thenComparingInt(p -> p.pour().half())));
-    List<BatchWork.Step> order = new ArrayList<>();
+    List<PourOrder.Step> order = new ArrayList<>();
     Set<LineLayer> embedded = new HashSet<>();
-    for (BatchWork.Step.PourStep slot : pours) {
-      BatchWork.Step.PourStep next =
+    for (PourOrder.Step.PourStep slot : pours) {
+      PourOrder.Step.PourStep next =
           byCavity.get(slot.pour().line() + "." + slot.pour().cavity()).remove(0);
       LineLayer at = LineLayer.of(next.pour());
       if (next.pour().half() == 2 && embedded.add(at)) {
-        order.add(new BatchWork.Step.EmbedStep(at));
+        order.add(new PourOrder.Step.EmbedStep(at));
       }
       order.add(next);
     }

@@ -121,7 +121,10 @@ public record Finding(
     EMBED_SINKS,
     INNER_MOULD_RISES,
     INNER_WALL_THIN,
-    CUPS_SHORT;
+    CUPS_SHORT,
+    CUP_TWICE,
+    NOT_SURE_ENOUGH,
+    BEGINS_LATER;
 
     /**
      * Rules about the right kind of resin, mould or colour: told, and the maker may know better.
@@ -179,7 +182,11 @@ public record Finding(
       /** No damper than {@code value} per cent. */
       DRIER_AIR,
       /** Everything by hand is given back, and the plan made anew. */
-      ANEW
+      ANEW,
+      /** To be content with {@code value} % sure. */
+      LESS_SURE,
+      /** Another pair of hands. */
+      HELPER
     }
 
     /** A change that is clear without a target. */

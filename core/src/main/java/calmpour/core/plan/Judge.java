@@ -10,4 +10,7 @@ public interface Judge {
    * @param latePours ways out of late pours, asked for only when there are any
    */
   List<Finding> judge(Facts facts, Supplier<List<Finding.Mend>> latePours);
+
+  /** How much is broken because of when things are done, and not of how much of what. */
+  int missedInTime(Facts facts);
 }

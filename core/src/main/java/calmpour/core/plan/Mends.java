@@ -2,28 +2,30 @@ package calmpour.core.plan;
 
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.habit.Mixing;
+import calmpour.core.session.Job;
 import calmpour.core.session.Session;
-import calmpour.core.session.Workshop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 
-/** Ways out of a late pour, each tried on the session itself before it is offered. */
+/**
+ * Ways out of a late pour, each tried on the batches as they are before it is offered. More batches
+ * are none: where they help, the plan has them.
+ */
 final class Mends {
   /** Below this a room is too cold to mix in: common practice, no source. */
   private static final double COLDEST_ROOM_C = 18;
 
-  /** More batches than this in one sitting is no advice. */
-  private static final int MOST_BATCHES = 6;
-
+  private final Job job;
   private final Session session;
-  private final Workshop workshop;
+  private final Arranger.Course course;
   private final Planner planner;
 
-  Mends(Session session, Workshop workshop, Planner planner) {
-    this.session = session;
-    this.workshop = workshop;
+  Mends(Job job, Arranger.Course course, Planner planner) {
+    this.job = job;
+    this.session = job.session();
+    this.course = course;
     this.planner = planner;
   }
 
@@ -44,11 +46,6 @@ final class Mends {
             0,
             -1,
             m -> session.withHabits(session.habits().withRestMinutes(m))));
-    add(
-        ways,
-        Finding.Mend.Kind.MORE_BATCHES,
-        firstThatHolds(
-            session.splitInto() + 1.0, MOST_BATCHES, 1, n -> session.withSplitInto((int) n)));
     add(
         ways,
         Finding.Mend.Kind.COOLER_ROOM,
@@ -86,7 +83,7 @@ final class Mends {
 
   private boolean holds(Session changed) {
     try {
-      return planner.inTime(changed, workshop);
+      return planner.inTime(job.of(changed), course);
     } catch (InvalidValuesException cannotBePlanned) {
       return false;
     }

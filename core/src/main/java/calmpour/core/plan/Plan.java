@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param spareSeconds the least time between the end of a pour and the end of its cup's working
  *     time less the margin; negative when a pour comes too late
+ * @param bench how the moulds stand, rows from the back to the front
+ * @param chance that every pour makes it; null where nothing is poured
+ * @param arranged how it was found; null for a plan that somebody else made
  */
 public record Plan(
     List<PieceView> pieces,
@@ -23,8 +26,12 @@ public record Plan(
     List<Job.Assumption> assumptions,
     Totals totals,
     int endSeconds,
-    int spareSeconds) {
+    int spareSeconds,
+    List<List<BenchRows.Spot>> bench,
+    @Nullable Chance chance,
+    @Nullable Arranged arranged) {
   public Plan {
+    bench = bench == null ? List.of() : bench.stream().map(List::copyOf).toList();
     pieces = List.copyOf(pieces);
     batches = List.copyOf(batches);
     tasks = List.copyOf(tasks);
@@ -32,9 +39,43 @@ public record Plan(
     assumptions = List.copyOf(assumptions);
   }
 
+  /** Batches and when what is done, nothing else; for rules that look no further. */
+  static Plan ofTasks(List<Batch> batches, List<Task> tasks) {
+    Totals none = new Totals(0, 0, 0, 0, 0, 0, 0, 0);
+    return new Plan(
+        List.of(), batches, tasks, List.of(), List.of(), none, 0, 0, List.of(), null, null);
+  }
+
   /** The same plan with what was found. */
   Plan judged(List<Finding> found) {
-    return new Plan(pieces, batches, tasks, found, assumptions, totals, endSeconds, spareSeconds);
+    return new Plan(
+        pieces,
+        batches,
+        tasks,
+        found,
+        assumptions,
+        totals,
+        endSeconds,
+        spareSeconds,
+        bench,
+        chance,
+        arranged);
+  }
+
+  /** The same plan with how likely it is, and how it was found. */
+  Plan arranged(@Nullable Chance likely, Arranged how) {
+    return new Plan(
+        pieces,
+        batches,
+        tasks,
+        findings,
+        assumptions,
+        totals,
+        endSeconds,
+        spareSeconds,
+        bench,
+        likely,
+        how);
   }
 
   /**

@@ -15,8 +15,10 @@ import calmpour.core.session.Resolution;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tool.Booking;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,8 +28,20 @@ import java.util.Optional;
  * workshop always give the same plan.
  */
 public final class Planner {
+  /** Courses kept: a screen asks for plan, card and curves of the same session. */
+  private static final int MOST_COURSES = 24;
+
   private final CureModel cure;
   private final Judge judge;
+  private final Map<Asked, Arranger.Course> courses =
+      new LinkedHashMap<>(MOST_COURSES, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, Arranger.Course> eldest) {
+          return size() > MOST_COURSES;
+        }
+      };
+
+  private record Asked(Session session, Workshop used, List<Booking> bookings) {}
 
   public Planner(CureModel cure, Judge judge) {
     this.cure = cure;
@@ -39,9 +53,26 @@ public final class Planner {
    *     no mould can hold
    */
   public Plan plan(Session session, Workshop workshop) {
+    return plan(session, workshop, Watch.NOBODY);
+  }
+
+  /**
+   * The same while somebody waits.
+   *
+   * @throws InvalidValuesException when the session names what the workshop lacks, or asks for what
+   *     no mould can hold
+   */
+  public Plan plan(Session session, Workshop workshop, Watch watch) {
     Job job = Resolution.of(session, workshop);
-    Plan plan = arrange(job, Recorder.off());
-    return plan.judged(judge.judge(Facts.of(job, cure, plan), () -> ways(session, workshop)));
+    Made made = made(job, course(job, watch), Recorder.off());
+    Chance chance =
+        ChanceRuns.of(job, cure, made.plan().batches(), made.plan().tasks())
+            .chance(ChanceRuns.RUNS);
+    Plan plan = made.plan().arranged(chance, made.course().how());
+    List<Finding> findings =
+        new ArrayList<>(judge.judge(Facts.of(job, cure, plan), () -> ways(job, made)));
+    findings.addAll(Sureness.of(job, plan));
+    return plan.judged(findings);
   }
 
   /**
@@ -56,22 +87,23 @@ public final class Planner {
     return judge.judge(Facts.of(job, cure, plan), List::of);
   }
 
-  private List<Finding.Mend> ways(Session session, Workshop workshop) {
-    return new Mends(session, workshop, this).forLatePours();
+  private List<Finding.Mend> ways(Job job, Made made) {
+    return new Mends(job, made.course(), this).forLatePours();
   }
 
   /** The plan as it stands before it is judged. */
   Plan unjudged(Session session, Workshop workshop) {
-    return arrange(Resolution.of(session, workshop), Recorder.off());
+    Job job = Resolution.of(session, workshop);
+    return made(job, course(job, Watch.NOBODY), Recorder.off()).plan();
   }
 
-  /** Whether every pour of a session is in time, pins left aside. */
-  boolean inTime(Session session, Workshop workshop) {
-    Job job = Resolution.of(session, workshop);
-    if (session.justMix() != null) {
-      return arrange(job, Recorder.off()).spareSeconds() >= 0;
+  /** Whether every pour is in time in a session like this one, shared out in the same batches. */
+  boolean inTime(Job changed, Arranger.Course course) {
+    if (changed.session().justMix() != null) {
+      return made(changed, course, Recorder.off()).plan().spareSeconds() >= 0;
     }
-    return Schedule.spare(job, cure, amounts(job, fill(job, Recorder.off()))) >= 0;
+    return Schedule.spare(changed, cure, amounts(changed, fill(changed, course, Recorder.off())))
+        >= 0;
   }
 
   /**
@@ -82,7 +114,8 @@ public final class Planner {
    */
   public Optional<Derivation> explain(Session session, Workshop workshop, String quantity) {
     Recorder recorder = Recorder.on();
-    arrange(Resolution.of(session, workshop), recorder);
+    Job job = Resolution.of(session, workshop);
+    made(job, course(job, Watch.NOBODY), recorder);
     return recorder.derivation(quantity);
   }
 
@@ -95,9 +128,9 @@ public final class Planner {
    */
   public Optional<CureRun> curve(Session session, Workshop workshop, String body) {
     Job job = Resolution.of(session, workshop);
-    List<MixSheet.FilledBatch> filled = fill(job, Recorder.off());
-    List<Batch> amounts = amounts(job, filled);
-    Schedule.Laid laid = Schedule.of(job, cure, amounts);
+    Arranger.Course course = course(job, Watch.NOBODY);
+    List<Batch> amounts = amounts(job, fill(job, course, Recorder.off()));
+    Schedule.Laid laid = Schedule.of(job, cure, amounts, course.notBefore());
     for (Batch batch : amounts) {
       Map<String, BodyHistory> bodies = new HashMap<>();
       laid.states()
@@ -124,7 +157,7 @@ public final class Planner {
    */
   public Optional<BatchCard> card(Session session, Workshop workshop, int number) {
     Job job = Resolution.of(session, workshop);
-    Plan plan = arrange(job, Recorder.off());
+    Plan plan = made(job, course(job, Watch.NOBODY), Recorder.off()).plan();
     return plan.batches().stream()
         .filter(b -> b.number() == number)
         .findFirst()
@@ -151,7 +184,7 @@ public final class Planner {
           Problem.of("added[" + i + "].colourantId", Problem.Code.UNKNOWN_ID, id));
     }
     check.orThrow();
-    return arrange(job, Recorder.off()).batches().stream()
+    return made(job, course(job, Watch.NOBODY), Recorder.off()).plan().batches().stream()
         .flatMap(b ->
             b.cups().stream()
                 .filter(c -> c.id().equals(cupId))
@@ -164,15 +197,18 @@ public final class Planner {
     return Resolution.of(session, workshop).used();
   }
 
-  private Plan arrange(Job job, Recorder recorder) {
-    List<MixSheet.FilledBatch> filled = fill(job, recorder);
-    Schedule.Laid laid = Schedule.of(job, cure, amounts(job, filled));
+  /** A plan and the course it follows. */
+  private record Made(Arranger.Course course, Plan plan) {}
+
+  private Made made(Job job, Arranger.Course course, Recorder recorder) {
+    List<MixSheet.FilledBatch> filled = fill(job, course, recorder);
+    Schedule.Laid laid = Schedule.of(job, cure, amounts(job, filled), course.notBefore());
     List<Batch> batches = new ArrayList<>();
     for (MixSheet.FilledBatch batch : filled) {
       Assembly assembly = new Assembly(job.in(batch.resinId()), cure, recorder);
       batches.add(assembly.batch(batch, laid, laid.tasks()));
     }
-    return new Assembly(job, cure, recorder).plan(batches, laid.tasks());
+    return new Made(course, new Assembly(job, cure, recorder).plan(batches, laid.tasks()));
   }
 
   private List<Batch> amounts(Job job, List<MixSheet.FilledBatch> filled) {
@@ -181,7 +217,37 @@ public final class Planner {
         .toList();
   }
 
-  static List<MixSheet.FilledBatch> fill(Job job, Recorder recorder) {
+  /** Worked out once for a session: the plan, its cards and its curves all ask. */
+  private Arranger.Course course(Job job, Watch watch) {
+    if (job.session().justMix() != null) {
+      return new Arranger.Course(List.of(), 0, new Arranged(1, 0, false, 0));
+    }
+    Asked asked = new Asked(job.session(), job.used(), job.bookings());
+    synchronized (courses) {
+      Arranger.Course known = courses.get(asked);
+      if (known != null && !known.how().stopped()) {
+        return known;
+      }
+    }
+    Arranger.Course found = new Arranger(job, cure, watch, drafts -> day(job, drafts)).course();
+    synchronized (courses) {
+      courses.put(asked, found);
+    }
+    return found;
+  }
+
+  /** What goes wrong in the course of the day; what is wrong with the amounts stays as it is. */
+  private Courses.Day day(Job job, List<BatchDraft.Settled> drafts) {
+    Arranger.Course course = new Arranger.Course(drafts, 0, new Arranged(0, 0, false, 0));
+    List<Batch> amounts = amounts(job, fill(job, course, Recorder.off()));
+    return notBefore -> {
+      List<Task> tasks = Schedule.of(job, cure, amounts, notBefore).tasks();
+      return judge.missedInTime(Facts.of(job, cure, Plan.ofTasks(amounts, tasks)));
+    };
+  }
+
+  private static List<MixSheet.FilledBatch> fill(
+      Job job, Arranger.Course course, Recorder recorder) {
     List<MixSheet.FilledBatch> filled = new ArrayList<>();
     JustMix mix = job.session().justMix();
     if (mix != null) {
@@ -194,7 +260,7 @@ public final class Planner {
       }
       return filled;
     }
-    for (BatchDraft.Settled draft : Stages.of(job)) {
+    for (BatchDraft.Settled draft : course.drafts()) {
       MixSheet sheet = new MixSheet(job.in(draft.resinId()), recorder);
       filled.add(sheet.fill(filled.size() + 1, draft));
     }

@@ -1,7 +1,6 @@
 package calmpour.core.plan;
 
 import calmpour.core.cure.CureModel;
-import calmpour.core.cure.CureStates;
 import calmpour.core.session.Arrangement;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Booking;
@@ -30,7 +29,7 @@ final class Schedule {
   private final Job job;
   private final CureModel cure;
   private final PieceTasks pieces;
-  private final Timeline hands;
+  private final List<Timeline> hands = new ArrayList<>();
   private final Map<String, Integer> pins = new HashMap<>();
   private final Times times = new Times();
   private final Filled filled = new Filled();
@@ -38,19 +37,34 @@ final class Schedule {
   private final Map<Integer, BatchStates> states = new LinkedHashMap<>();
   private final Set<Integer> demoulded = new HashSet<>();
   private final Set<String> begun = new HashSet<>();
+
+  /** When each shared thing is taken, here and in other sessions. */
+  private final Map<String, List<int[]>> taken = new HashMap<>();
+
+  private final int notBefore;
   private int lastStart;
 
-  private Schedule(Job job, CureModel cure) {
+  private Schedule(Job job, CureModel cure, int notBefore) {
     this.job = job;
     this.cure = cure;
     this.pieces = new PieceTasks(job);
-    this.hands = new Timeline(new Presence(job.session()));
+    this.notBefore = notBefore;
+    this.lastStart = notBefore;
+    Presence presence = new Presence(job.session());
+    for (int pair = 0; pair < job.session().habits().planning().pairsOfHands(); pair++) {
+      hands.add(new Timeline(presence));
+    }
     Instant start = job.session().startsAtInstant();
     for (Booking booking : job.bookings()) {
-      if (booking.what() == Booking.Thing.HANDS) {
-        hands.elsewhere(
-            (int) Duration.between(start, booking.from()).toSeconds(),
-            (int) Duration.between(start, booking.to()).toSeconds());
+      int from = (int) Duration.between(start, booking.from()).toSeconds();
+      int to = (int) Duration.between(start, booking.to()).toSeconds();
+      switch (booking.what()) {
+        case HANDS -> {
+          // Somebody who helps elsewhere does not help here.
+          hands.stream().limit(booking.count()).forEach(h -> h.elsewhere(from, to));
+        }
+        case TOOL -> take(booking.id(), from, to);
+        case MOULD -> {}
       }
     }
     for (Arrangement.Pin pin : job.session().arrangement().pins()) {
@@ -66,10 +80,11 @@ final class Schedule {
   record Laid(List<Task> tasks, Times times, Map<Integer, BatchStates> states) {}
 
   /**
-   * @param batches their amounts; what they say of times is not looked at
+   * @param batches their amounts, in the order they begin; what they say of times is not looked at
+   * @param notBefore nothing of the session begins any sooner, s
    */
-  static Laid of(Job job, CureModel cure, List<Batch> batches) {
-    Schedule schedule = new Schedule(job, cure);
+  static Laid of(Job job, CureModel cure, List<Batch> batches, int notBefore) {
+    Schedule schedule = new Schedule(job, cure, notBefore);
     schedule.pieces.before().forEach(schedule::gap);
     for (Batch batch : batches) {
       schedule.batch(job.in(batch.resinId()), batch);
@@ -86,7 +101,7 @@ final class Schedule {
    * @param batches their amounts, at least one pour among them
    */
   static int spare(Job job, CureModel cure, List<Batch> batches) {
-    Schedule schedule = new Schedule(job, cure);
+    Schedule schedule = new Schedule(job, cure, 0);
     return batches.stream()
         .mapToInt(b -> schedule.spare(job.in(b.resinId()), b))
         .min()
@@ -94,8 +109,7 @@ final class Schedule {
   }
 
   private int spare(Job inResin, Batch batch) {
-    BatchWork work = new BatchWork(inResin, batch);
-    Times laid = Times.of(laidOut(work.tasks(work.order(asFull(inResin, batch, work)), filled)));
+    Times laid = Times.of(Chain.of(inResin, cure, batch, filled).tasks());
     Bodies bodies = new Bodies(inResin, batch, laid);
     int fromContact = laid.contact(batch.number()) - Assembly.marginSeconds(job.session().habits());
     return batch.cups().parallelStream()
@@ -121,11 +135,10 @@ final class Schedule {
         }
       }
     }
-    BatchWork work = new BatchWork(inResin, batch);
-    Map<String, CureStates> full = asFull(inResin, batch, work);
-    List<Task> chain = inTime(work.tasks(work.order(full), filled), batch, full);
-    chain = pieces.prepared(batch, chain, begun);
-    int start = hands.firstFit(ready(chain, work), chain);
+    Chain made = Chain.of(inResin, cure, batch, filled);
+    List<Task> chain = pieces.prepared(batch, made.tasks(), begun);
+    List<ToolUse> uses = toolUses(inResin, batch, chain);
+    int start = firstFit(ready(chain, made.work()), chain, uses);
     boolean moved = chain.stream().anyMatch(t -> pins.containsKey(t.id()));
     if (moved) {
       aroundPins(chain, start);
@@ -134,61 +147,6 @@ final class Schedule {
     }
     lastStart = Math.max(lastStart, start);
     follow(inResin, batch);
-  }
-
-  /** A batch's tasks from second 0 on, without those that are only done while it still flows. */
-  private static List<Task> inTime(List<Task> chain, Batch batch, Map<String, CureStates> full) {
-    List<Task> laid = laidOut(chain);
-    int contact = Times.of(laid).contact(batch.number());
-    int thick =
-        full.values().stream()
-            .mapToInt(s -> Window.down(contact, s.workingTimeEnds().minutes()))
-            .max()
-            .orElse(0);
-    int gels =
-        full.values().stream()
-            .mapToInt(s -> Window.down(contact, s.gels().minutes()))
-            .min()
-            .orElse(0);
-    boolean late =
-        laid.stream().anyMatch(t -> t.kind() == Task.Kind.LEFTOVERS && t.endSeconds() > thick)
-            || laid.stream().anyMatch(t -> t.kind() == Task.Kind.CLEAN_UP && t.endSeconds() > gels);
-    return late
-        ? laidOut(chain.stream().filter(t -> t.kind() != Task.Kind.LEFTOVERS).toList())
-        : laid;
-  }
-
-  /** How each cup thickens if nothing is poured from it: what its place in the order follows. */
-  private Map<String, CureStates> asFull(Job inResin, Batch batch, BatchWork work) {
-    Times before = Times.of(laidOut(work.tasks(List.of(), filled)));
-    Bodies bodies = new Bodies(inResin, batch, before);
-    Map<String, CureStates> full = new LinkedHashMap<>();
-    batch.cups().parallelStream()
-        .map(c -> Map.entry(c.id(), cure.states(inResin.resin(), bodies.forgotten(c))))
-        .toList()
-        .forEach(e -> full.put(e.getKey(), e.getValue()));
-    return full;
-  }
-
-  /** One after the other, from second 0 on; the bottles are warmed before. */
-  private static List<Task> laidOut(List<Task> chain) {
-    List<Task> laid = new ArrayList<>();
-    Times inside = new Times();
-    int now = 0;
-    for (Task task : chain) {
-      int start = task.kind() == Task.Kind.WARM ? -task.takesSeconds() : now;
-      for (Lag lag : task.after()) {
-        Integer moment = inside.moment(lag);
-        if (moment != null) {
-          start = Math.max(start, moment + lag.atLeastSeconds());
-        }
-      }
-      Task at = task.at(start, false);
-      laid.add(at);
-      inside.put(at);
-      now = Math.max(now, at.endSeconds());
-    }
-    return laid;
   }
 
   /** The first second at which a chain could begin for all that it waits for. */
@@ -221,7 +179,7 @@ final class Schedule {
     for (Task task : chain) {
       Integer pin = pins.get(task.id());
       if (pin != null && task.hands()) {
-        hands.take(pin, pin + task.takesSeconds());
+        hands.get(task.pair()).take(pin, pin + task.takesSeconds());
       }
     }
     int lastPour = 0;
@@ -231,7 +189,7 @@ final class Schedule {
       if (pin != null) {
         put(task.at(pin, true));
       } else {
-        int earliest = task.after().isEmpty() || task.id().equals(first) ? start : 0;
+        int earliest = task.after().isEmpty() || task.id().equals(first) ? start : notBefore;
         earliest = Math.max(earliest, earliest(task));
         if (task.kind() == Task.Kind.BUBBLE_PASS || task.kind() == Task.Kind.CLEAN_UP) {
           earliest = Math.max(earliest, lastPour);
@@ -239,8 +197,7 @@ final class Schedule {
         if (task.kind() == Task.Kind.WARM) {
           earliest = Math.max(0, start - task.takesSeconds());
         }
-        int begin = task.hands() ? hands.firstFree(earliest, task.takesSeconds()) : earliest;
-        put(task.at(begin, false));
+        put(soonest(task, earliest));
       }
       if (task.kind() == Task.Kind.POUR) {
         lastPour = Math.max(lastPour, times.end(task.id()));
@@ -249,7 +206,7 @@ final class Schedule {
   }
 
   private int earliest(Task task) {
-    int earliest = 0;
+    int earliest = notBefore;
     for (Lag lag : task.after()) {
       Integer moment = times.moment(lag);
       if (moment != null) {
@@ -261,7 +218,10 @@ final class Schedule {
 
   private void put(Task task) {
     if (task.hands()) {
-      hands.take(task.startSeconds(), task.endSeconds());
+      hands.get(task.pair()).take(task.startSeconds(), task.endSeconds());
+    }
+    if (task.toolId() != null) {
+      take(task.toolId(), task.startSeconds(), task.endSeconds());
     }
     tasks.add(task);
     times.put(task);
@@ -303,23 +263,86 @@ final class Schedule {
       put(task.at(pin, true));
       return;
     }
-    int earliest = earliest(task);
-    int begin = task.hands() ? hands.firstFree(earliest, task.takesSeconds()) : earliest;
-    if (!task.optional() || inTime(task, begin)) {
-      put(task.at(begin, false));
+    Task soonest = soonest(task, earliest(task));
+    if (!task.optional() || inTime(soonest)) {
+      put(soonest);
     }
   }
 
-  private boolean inTime(Task task, int begin) {
+  /** By whichever pair of hands is free first. */
+  private Task soonest(Task task, int earliest) {
+    if (!task.hands()) {
+      return task.at(earliest, false);
+    }
+    int best = 0;
+    int begin = Integer.MAX_VALUE;
+    for (int pair = 0; pair < hands.size(); pair++) {
+      int free = hands.get(pair).firstFree(earliest, task.takesSeconds());
+      if (free < begin) {
+        begin = free;
+        best = pair;
+      }
+    }
+    return task.at(begin, false).by(best);
+  }
+
+  private void take(String toolId, int from, int to) {
+    if (to > from) {
+      taken.computeIfAbsent(toolId, k -> new ArrayList<>()).add(new int[] {from, to});
+    }
+  }
+
+  /** A shared thing that a batch needs, from its own start. */
+  private record ToolUse(String toolId, int from, int to) {}
+
+  /** Pot, box and lamp: for how long follows from how this batch cures, whenever it begins. */
+  private List<ToolUse> toolUses(Job inResin, Batch batch, List<Task> chain) {
+    Times alone = Times.of(chain);
+    boolean shut =
+        chain.stream()
+            .anyMatch(t -> t.kind() == Task.Kind.LOAD_POT || t.kind() == Task.Kind.LOAD_BOX);
+    List<Task> using = new ArrayList<>(chain);
+    if (shut) {
+      new FollowUps(inResin, batch, new BatchStates(Map.of()), alone).cures().forEach(alone::put);
+      BatchStates follows = BatchStates.of(inResin, cure, batch, alone);
+      using.addAll(new FollowUps(inResin, batch, follows, alone).cures());
+    }
+    return using.stream()
+        .filter(t -> t.toolId() != null)
+        .map(t -> new ToolUse(t.toolId(), t.startSeconds(), t.endSeconds()))
+        .toList();
+  }
+
+  /** The first start from which hands and shared things are free for all of a chain. */
+  private int firstFit(int from, List<Task> chain, List<ToolUse> uses) {
+    int start = from;
+    for (int tries = 0; tries < 1_000; tries++) {
+      int moved = Timeline.firstFit(hands, start, chain);
+      for (ToolUse use : uses) {
+        for (int[] busy : taken.getOrDefault(use.toolId, List.of())) {
+          if (busy[0] < moved + use.to && moved + use.from < busy[1]) {
+            moved = busy[1] - use.from;
+          }
+        }
+      }
+      if (moved == start) {
+        return start;
+      }
+      start = moved;
+    }
+    return from;
+  }
+
+  private boolean inTime(Task task) {
     for (Lag lag : task.after()) {
       Integer moment = times.moment(lag);
       Integer most = lag.atMostSeconds();
-      int counts = lag.ends() ? begin + task.takesSeconds() : begin;
+      int counts = lag.ends() ? task.endSeconds() : task.startSeconds();
       if (moment != null && most != null && counts > moment + most) {
         return false;
       }
     }
-    return hands.there(begin, begin + task.takesSeconds());
+    return hands.get(0).there(task.startSeconds(), task.endSeconds());
   }
 
   private void demould(int line) {

@@ -26,25 +26,28 @@ final class Stages {
   private final Job job;
   private final Join waits;
   private final Limits limits;
-  private final List<BatchDraft> drafts;
 
   /**
    * @param job with the resin at hand of which batches are gathered
    * @param waits for what the pours of these batches wait
-   * @param drafts gathered so far; more are added
    */
-  private Stages(Job job, Join waits, List<BatchDraft> drafts) {
+  private Stages(Job job, Join waits) {
     this.job = job;
     this.waits = waits;
     this.limits = new Limits(job);
-    this.drafts = drafts;
   }
 
   /**
-   * @throws InvalidValuesException when it would take an absurd number of batches
+   * Pours that may share batches: of one resin and stage, and waiting for the same. The shortest
+   * wait first; what waits for a day is a sitting of its own.
+   *
+   * @param job with that resin at hand
+   * @param groups pours that cannot be parted, in the order of the session
    */
-  static List<BatchDraft.Settled> of(Job job) {
-    List<BatchDraft> drafts = new ArrayList<>();
+  record Sitting(Job job, int stage, Join waits, List<List<PourDraft>> groups) {}
+
+  static List<Sitting> sittings(Job job) {
+    List<Sitting> sittings = new ArrayList<>();
     int last =
         job.lines().stream()
             .flatMap(l -> l.poured().stream())
@@ -52,35 +55,55 @@ final class Stages {
             .max()
             .orElse(-1);
     for (int stage = 0; stage <= last; stage++) {
-      // The shortest wait first; each is a sitting of its own.
       for (Join waits : Join.values()) {
         for (Job.ResinUse use : job.resins()) {
-          new Stages(job.in(use.resin().id()), waits, drafts).gather(stage);
+          Job inResin = job.in(use.resin().id());
+          List<List<PourDraft>> groups = new Stages(inResin, waits).groups(stage);
+          if (!groups.isEmpty()) {
+            sittings.add(new Sitting(inResin, stage, waits, groups));
+          }
         }
       }
     }
+    return sittings;
+  }
+
+  /**
+   * Batches as they come: a new one when the next cavity would pass a limit of mass or cup, or the
+   * maker wants more of them. Whether hands keep up is not asked.
+   *
+   * @throws InvalidValuesException when it would take an absurd number of batches
+   */
+  static List<BatchDraft.Settled> asTheyCome(Sitting sitting) {
+    List<BatchDraft> drafts = new ArrayList<>();
+    new Stages(sitting.job, sitting.waits).gather(sitting, drafts);
     return drafts.stream().map(BatchDraft::settled).toList();
   }
 
-  private void gather(int stage) {
-    List<List<PourDraft>> groups = groups(stage);
-    if (groups.isEmpty()) {
-      return;
-    }
-    double totalMg = groups.stream().flatMap(List::stream).mapToLong(PourDraft::massMg).sum();
+  /** Whether a group has to be poured in parts, because no cup or batch holds it. */
+  static boolean inParts(Sitting sitting, List<PourDraft> group) {
+    Stages stages = new Stages(sitting.job, sitting.waits);
+    BatchDraft empty = new BatchDraft(sitting.job, stages.limits, sitting.stage);
+    return !empty.fits(group);
+  }
+
+  private void gather(Sitting sitting, List<BatchDraft> drafts) {
+    int stage = sitting.stage;
+    double totalMg =
+        sitting.groups.stream().flatMap(List::stream).mapToLong(PourDraft::massMg).sum();
     double beforeMg = 0;
     int share = 0;
-    BatchDraft current = open(stage);
-    for (List<PourDraft> group : groups) {
+    BatchDraft current = open(stage, drafts);
+    for (List<PourDraft> group : sitting.groups) {
       int wanted = (int) (beforeMg / totalMg * job.session().splitInto());
       boolean nextShare = wanted > share && !current.isEmpty();
       share = wanted;
       if (nextShare) {
-        current = open(stage);
+        current = open(stage, drafts);
       }
       for (List<PourDraft> pours : portions(group, stage)) {
         if (!current.isEmpty() && !current.fits(pours)) {
-          current = open(stage);
+          current = open(stage, drafts);
         }
         current.add(pours);
       }
@@ -88,10 +111,8 @@ final class Stages {
     }
   }
 
-  private BatchDraft open(int stage) {
-    if (drafts.size() == (int) BATCHES.maxInclusive()) {
-      throw tooMuch("pieces", Problem.Code.TOO_MANY, drafts.size() + 1, BATCHES);
-    }
+  private BatchDraft open(int stage, List<BatchDraft> drafts) {
+    notTooMany(drafts.size() + 1);
     BatchDraft draft = new BatchDraft(job, limits, stage);
     drafts.add(draft);
     return draft;
@@ -144,6 +165,15 @@ final class Stages {
       }
     }
     return pour.inParts(parts);
+  }
+
+  /**
+   * @throws InvalidValuesException when nobody mixes so many batches for one session
+   */
+  static void notTooMany(int batches) {
+    if (batches > BATCHES.maxInclusive()) {
+      throw tooMuch("pieces", Problem.Code.TOO_MANY, batches, BATCHES);
+    }
   }
 
   private static InvalidValuesException tooMuch(

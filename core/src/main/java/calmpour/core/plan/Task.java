@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param batch 0 for what belongs to no batch
  * @param line index of the session's line of pieces, from 0; null for several or none
  * @param hands whether it keeps the pair of hands busy; a rest does not
+ * @param pair which pair of hands does it, from 0; 0 where none does
  * @param toolId the shared thing it keeps busy; null for none
  * @param places how many places of that thing, or how many pieces it is for
  * @param startSeconds inclusive
@@ -28,6 +29,7 @@ public record Task(
     @Nullable String pourId,
     @Nullable Integer line,
     boolean hands,
+    int pair,
     @Nullable String toolId,
     int places,
     int startSeconds,
@@ -95,6 +97,7 @@ public record Task(
         pourId,
         line,
         hands,
+        pair,
         toolId,
         places,
         start,
@@ -103,6 +106,27 @@ public record Task(
         after,
         optional,
         byHand);
+  }
+
+  /** The same task by another pair of hands. */
+  public Task by(int otherPair) {
+    return new Task(
+        id,
+        kind,
+        batch,
+        cupId,
+        pourId,
+        line,
+        hands,
+        otherPair,
+        toolId,
+        places,
+        startSeconds,
+        endSeconds,
+        spreadSeconds,
+        after,
+        optional,
+        pinned);
   }
 
   /** The same task with further lags. */
@@ -117,6 +141,7 @@ public record Task(
         pourId,
         line,
         hands,
+        pair,
         toolId,
         places,
         startSeconds,

@@ -80,7 +80,7 @@ final class TaskDraft {
     // A wait is as long as it is; hands may be quicker or slower.
     int spread = hands ? (int) Math.round(takes * Hands.UNCERTAIN) : 0;
     return new Task(
-        id, kind, batch, cupId, pourId, line, hands, toolId, places, 0, takes, spread, lags,
+        id, kind, batch, cupId, pourId, line, hands, 0, toolId, places, 0, takes, spread, lags,
         optional, false);
   }
 }

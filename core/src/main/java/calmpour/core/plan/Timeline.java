@@ -81,21 +81,23 @@ final class Timeline {
    * The first start, not before {@code from}, from which a chain of tasks meets free hands
    * throughout.
    *
+   * @param pairs of hands, as the tasks name them
    * @param chain with times from its own start
    */
-  int firstFit(int from, List<Task> chain) {
+  static int firstFit(List<Timeline> pairs, int from, List<Task> chain) {
     int start = from;
     for (int tries = 0; tries < 10_000; tries++) {
       int moved = start;
       for (Task task : chain) {
         if (task.hands()) {
+          Timeline hands = pairs.get(task.pair());
           int begin = start + task.startSeconds();
           int end = start + task.endSeconds();
-          Integer there = presence.next(begin, end - begin);
+          Integer there = hands.presence.next(begin, end - begin);
           if (there == null) {
             return from;
           }
-          Integer busy = busyUntil(begin, end);
+          Integer busy = hands.busyUntil(begin, end);
           moved = Math.max(moved, start + there - begin);
           moved = Math.max(moved, busy == null ? start : start + busy - begin);
         }

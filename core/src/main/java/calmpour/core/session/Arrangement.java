@@ -14,12 +14,16 @@ import org.jspecify.annotations.Nullable;
  * @param hours when the maker is there; null for whenever it takes
  * @param pins tasks moved by hand
  * @param accepted rules that are broken on purpose
+ * @param together which pours shared a batch the last time, by their ids, in the order the batches
+ *     began: they stay together where that is no worse
  */
-public record Arrangement(@Nullable Hours hours, List<Pin> pins, List<Accepted> accepted) {
+public record Arrangement(
+    @Nullable Hours hours, List<Pin> pins, List<Accepted> accepted, List<List<String>> together) {
   public static final Range PINS = new Range(0, 2_000);
   public static final Range ACCEPTED = new Range(0, 400);
+  public static final Range TOGETHER = new Range(0, 100);
 
-  public static final Arrangement FREE = new Arrangement(null, List.of(), List.of());
+  public static final Arrangement FREE = new Arrangement(null, List.of(), List.of(), List.of());
 
   /**
    * A task that begins when the maker says.
@@ -60,6 +64,7 @@ public record Arrangement(@Nullable Hours hours, List<Pin> pins, List<Accepted> 
   public Arrangement {
     pins = pins == null ? List.of() : List.copyOf(pins);
     accepted = accepted == null ? List.of() : List.copyOf(accepted);
+    together = together == null ? List.of() : together.stream().map(List::copyOf).toList();
     Check check =
         new Check()
             .that(
@@ -67,7 +72,10 @@ public record Arrangement(@Nullable Hours hours, List<Pin> pins, List<Accepted> 
                 Problem.outside("pins", Problem.Code.TOO_MANY, pins.size(), PINS))
             .that(
                 ACCEPTED.contains(accepted.size()),
-                Problem.outside("accepted", Problem.Code.TOO_MANY, accepted.size(), ACCEPTED));
+                Problem.outside("accepted", Problem.Code.TOO_MANY, accepted.size(), ACCEPTED))
+            .that(
+                TOGETHER.contains(together.size()),
+                Problem.outside("together", Problem.Code.TOO_MANY, together.size(), TOGETHER));
     Set<String> ids = new HashSet<>();
     for (int i = 0; i < pins.size(); i++) {
       String id = pins.get(i).taskId();
@@ -77,14 +85,19 @@ public record Arrangement(@Nullable Hours hours, List<Pin> pins, List<Accepted> 
   }
 
   public Arrangement withPins(List<Pin> others) {
-    return new Arrangement(hours, others, accepted);
+    return new Arrangement(hours, others, accepted, together);
   }
 
   public Arrangement withHours(@Nullable Hours others) {
-    return new Arrangement(others, pins, accepted);
+    return new Arrangement(others, pins, accepted, together);
   }
 
   public Arrangement withAccepted(List<Accepted> others) {
-    return new Arrangement(hours, pins, others);
+    return new Arrangement(hours, pins, others, together);
+  }
+
+  /** The same with other pours together. */
+  public Arrangement withTogether(List<List<String>> others) {
+    return new Arrangement(hours, pins, accepted, others);
   }
 }

@@ -92,6 +92,23 @@ public record Job(
         assumptions);
   }
 
+  /** The same for a session that differs in its room or its habits alone. */
+  public Job of(Session other) {
+    return new Job(
+        other,
+        resin,
+        lines,
+        tints,
+        resins,
+        mixingCups,
+        colourCups,
+        handCups,
+        tools,
+        bookings,
+        used,
+        assumptions);
+  }
+
   /** A colour as it is in the resin of a level. */
   public Tint tint(Level level, Colour colour) {
     return in(level.resinId()).tints().get(colour.id());

@@ -153,6 +153,26 @@ public record Session(
     return with(other, room, splitInto, cupsByHand, habits);
   }
 
+  /** The same session in another resin, where its layers name none of their own. */
+  public Session withResinId(String other) {
+    return new Session(
+        name,
+        startsAt,
+        zoneId,
+        room,
+        other,
+        pieces,
+        justMix,
+        cupIds,
+        splitInto,
+        cupsByHand,
+        strengths,
+        habits,
+        hands,
+        carried,
+        arrangement);
+  }
+
   /** The same session with its colours that much stronger or weaker. */
   public Session withStrengths(List<ColourStrength> others) {
     return new Session(

@@ -237,7 +237,10 @@ enum Breakage {
         plan.assumptions(),
         plan.totals(),
         plan.endSeconds(),
-        plan.spareSeconds());
+        plan.spareSeconds(),
+        plan.bench(),
+        plan.chance(),
+        plan.arranged());
   }
 
   private static Work booked(Work work, Random random, Booking.Thing what, String id) {

@@ -9,6 +9,8 @@ import calmpour.core.design.PlacedEmbed.Moment;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Planning;
 import calmpour.core.habit.Splitting;
 import calmpour.core.habit.Tinting;
 import calmpour.core.mould.InnerMould;
@@ -18,6 +20,7 @@ import calmpour.core.mould.SolidKind;
 import calmpour.core.plan.Finding;
 import calmpour.core.plan.Finding.Rule;
 import calmpour.core.plan.Finding.Severity;
+import calmpour.core.plan.Plan;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
@@ -68,6 +71,14 @@ class EachRuleTest {
     assertThat(layered.findings())
         .extracting(Finding::rule)
         .isSubsetOf(Set.of(Rule.SEVERAL_BATCHES));
+  }
+
+  private static int begins(Plan plan, String taskId) {
+    return plan.tasks().stream()
+        .filter(t -> t.id().equals(taskId))
+        .findFirst()
+        .orElseThrow()
+        .startSeconds();
   }
 
   private static Broken at(String place, Scene scene) {
@@ -122,6 +133,7 @@ class EachRuleTest {
   private static Scene booked(Booking.Thing what, String id) {
     Scene scene = what == Booking.Thing.TOOL ? potted() : new Scene();
     scene.bookings = List.of(new Booking(what, id, 40, START, START.plusSeconds(HOUR), "Another"));
+    scene.asItComes = true;
     return scene;
   }
 
@@ -313,9 +325,15 @@ class EachRuleTest {
       case TOOL_OVERFULL -> {
         Scene scene = potted();
         scene.pieces = List.of(Scene.worked(Scene.plain(9), PieceWork.Curing.PRESSURE_POT));
+        // Put together by hand they are not parted.
+        scene.cupsByHand = List.of(new HandCup(List.of(new HandCup.HandLayer(0, 0, null)), null));
         yield at("task/batch/1/IN_POT", scene);
       }
-      case TOOL_TWICE -> at("task/batch/1/IN_POT", booked(Booking.Thing.TOOL, "pot"));
+      case TOOL_TWICE -> {
+        Scene scene = booked(Booking.Thing.TOOL, "pot");
+        scene.pins = List.of(new Arrangement.Pin("batch/1/LOAD_POT", HOUR / 2));
+        yield at("task/batch/1/IN_POT", scene);
+      }
       case BOARD_FULL -> at("plan", Scene.with(s -> s.pieces = List.of(Scene.plain(13))));
       case MOULD_TWICE ->
           at(
@@ -356,6 +374,35 @@ class EachRuleTest {
           at("piece/0", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(8, null)))));
       case INNER_WALL_THIN ->
           at("piece/0", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(28, 500.0)))));
+      case CUP_TWICE ->
+          at(
+              "pour/1.2.1",
+              Scene.with(s -> s.habits = Habits.DEFAULT.withPlanning(new Planning(95, 2)))
+                  .then(plan -> {
+                    int begins = begins(plan, "pour/1.1.1");
+                    return Breakage.with(
+                        plan,
+                        plan.tasks().stream()
+                            .map(t ->
+                                t.id().equals("pour/1.2.1") ? t.at(begins + 1, false).by(1) : t)
+                            .toList());
+                  }));
+      case NOT_SURE_ENOUGH ->
+          at(
+              "pour/1.1.1",
+              Scene.with(s -> {
+                s.pieces = List.of(Scene.plain(1));
+                s.potLife = 9.8;
+                s.habits = Habits.DEFAULT.withPlanning(new Planning(99.9, 1));
+              }));
+      case BEGINS_LATER ->
+          at(
+              "plan",
+              Scene.with(s ->
+                  s.bookings =
+                      List.of(
+                          new Booking(
+                              Booking.Thing.HANDS, "", 1, START, START.plusSeconds(HOUR), "x"))));
       case CUPS_SHORT ->
           at(
               "batch/1",

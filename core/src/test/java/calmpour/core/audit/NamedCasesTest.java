@@ -173,9 +173,11 @@ class NamedCasesTest {
     assertThat(task(plan, "line/1/DEMOULD").startSeconds()).isGreaterThanOrEqualTo(in.endSeconds());
     // Nine pieces do not go into a pot for eight.
     Piece nine = new Piece("push", null, 9, potted.layers(), potted.work());
-    assertThat(breaches(plan(session(nine))))
-        .extracting(Finding::rule)
-        .contains(Finding.Rule.TOOL_OVERFULL);
+    Plan twice = plan(session(nine));
+    assertThat(breaches(twice)).isEmpty();
+    assertThat(twice.batches()).hasSize(2);
+    assertThat(task(twice, "batch/2/IN_POT").startSeconds())
+        .isGreaterThanOrEqualTo(task(twice, "batch/1/IN_POT").endSeconds());
   }
 
   @Test
@@ -259,15 +261,20 @@ class NamedCasesTest {
   }
 
   @Test
-  void aJoinInTheNightAndAnHourWithoutAnybodyAreTold() {
+  void aJoinInTheNightIsAvoidedByAnotherStartAndADayWithoutAnybodyIsTold() {
     Session late =
         session(layered(2))
             .withStartsAt(LocalDateTime.of(2026, 11, 28, 20, 0))
             .withArrangement(Arrangement.FREE.withHours(Hours.daily(9 * 60, 22 * 60)));
-    Plan plan = plan(late);
+    Plan asItComes = PLANNER.plan(late, workshop(), tried -> false);
     // The gel comes about midnight, and by nine the layer below no longer bonds.
-    assertThat(plan.batches().get(1).startSeconds()).isGreaterThan(12 * 3_600);
-    assertThat(breaches(plan)).extracting(Finding::rule).contains(Finding.Rule.JOIN_TOO_LATE);
+    assertThat(asItComes.batches().get(1).startSeconds()).isGreaterThan(12 * 3_600);
+    assertThat(breaches(asItComes)).extracting(Finding::rule).contains(Finding.Rule.JOIN_TOO_LATE);
+    // Begun the next morning, both layers are poured the same day.
+    Plan plan = plan(late);
+    assertThat(breaches(plan)).isEmpty();
+    assertThat(plan.arranged().beginsSeconds()).isEqualTo(13 * 3_600);
+    assertThat(plan.batches().get(1).startSeconds()).isLessThan(26 * 3_600);
     Hours never =
         new Hours(
             60,
@@ -371,9 +378,13 @@ class NamedCasesTest {
     assertThat(breaches(beside)).isEmpty();
     assertThat(task(beside, out.id()).startSeconds()).isEqualTo(out.startSeconds() + 1_800);
     Booking now = new Booking(Booking.Thing.HANDS, "", 1, start, start.plusSeconds(600), "Another");
-    assertThat(breaches(PLANNER.plan(session, workshop().withBookings(List.of(now)))))
+    Workshop busy = workshop().withBookings(List.of(now));
+    assertThat(breaches(PLANNER.plan(session, busy, tried -> false)))
         .extracting(Finding::rule)
         .containsOnly(Finding.Rule.HANDS_BOOKED);
+    Plan afterwards = PLANNER.plan(session, busy);
+    assertThat(breaches(afterwards)).isEmpty();
+    assertThat(afterwards.batches().get(0).startSeconds()).isEqualTo(600);
     Booking mould =
         new Booking(
             Booking.Thing.MOULD, "push/main", 2, start, start.plusSeconds(7_200), "Another");

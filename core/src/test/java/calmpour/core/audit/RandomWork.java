@@ -15,6 +15,7 @@ import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
+import calmpour.core.habit.Planning;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.Plan;
@@ -60,7 +61,9 @@ final class RandomWork {
       Workshop workshop = draw.workshop();
       try {
         Session session = draw.session();
-        return new Work(session, workshop, PLANNER.plan(session, workshop));
+        // Most as they first come: to be judged, not to be good.
+        boolean searched = draw.chance(0.2);
+        return new Work(session, workshop, PLANNER.plan(session, workshop, tried -> searched));
       } catch (InvalidValuesException cannotBe) {
         // An embed that fills its layer, two resins that should flow together: draw again.
       }
@@ -294,7 +297,11 @@ final class RandomWork {
             0.75,
             one(0.0, 1.0),
             null);
-    return Habits.DEFAULT.withCare(care).withMixing(mixing).withRestMinutes(one(0.0, 4.0, 8.0));
+    return Habits.DEFAULT
+        .withCare(care)
+        .withMixing(mixing)
+        .withPlanning(new Planning(50 + random.nextInt(46), chance(0.15) ? 2 : 1))
+        .withRestMinutes(one(0.0, 4.0, 8.0));
   }
 
   /** Something that another session needs, somewhere in the next two days. */

@@ -79,6 +79,9 @@ final class Scene {
   Hours hours;
   List<Arrangement.Pin> pins = List.of();
 
+  /** Taken as it first comes, so that nothing is mended by another order or another start. */
+  boolean asItComes;
+
   /** What is done to the plan once it is made. */
   private final List<UnaryOperator<Plan>> spoils = new ArrayList<>();
 
@@ -201,7 +204,7 @@ final class Scene {
 
   /** Everything the audit says of it, the plan as it was spoilt. */
   List<Finding> findings() {
-    Plan plan = PLANNER.plan(session(), workshop());
+    Plan plan = PLANNER.plan(session(), workshop(), tried -> !asItComes);
     for (UnaryOperator<Plan> spoil : spoils) {
       plan = spoil.apply(plan);
     }
@@ -213,7 +216,7 @@ final class Scene {
         .withSplitInto(splitInto)
         .withRoom(room)
         .withCupsByHand(cupsByHand)
-        .withArrangement(new Arrangement(hours, pins, List.of()));
+        .withArrangement(new Arrangement(hours, pins, List.of(), List.of()));
   }
 
   private Workshop workshop() {

@@ -959,9 +959,66 @@ final class Simulator {
   // Hands, and when they are there.
 
   private void hands() {
+    int helpers = habits.planning().pairsOfHands();
+    for (int who = 0; who < helpers; who++) {
+      hands(who, helpers);
+    }
+    if (helpers == 2) {
+      elbows();
+    }
+  }
+
+  /** Two people at one cup, at one cavity, or at the mixing cup. */
+  private void elbows() {
+    Map<String, Integer> takenUntil = new HashMap<>();
+    for (Task task :
+        plan.tasks().stream()
+            .sorted(Comparator.comparingInt(Task::startSeconds).thenComparingInt(Task::endSeconds))
+            .toList()) {
+      List<String> at = new ArrayList<>();
+      switch (task.kind()) {
+        case SPLIT -> {
+          at.add("mixing cup " + task.batch());
+          at.add("cup " + task.cupId());
+        }
+        case STOCK_CUP, TINT ->
+            at.add(task.cupId() == null ? "mixing cup " + task.batch() : "cup " + task.cupId());
+        case POUR -> {
+          at.add("cup " + task.cupId());
+          String[] cavity = task.pourId().split("\\.", 3);
+          at.add("cavity " + cavity[0] + "." + cavity[1]);
+          Cup.Pour pour = pour(task.pourId());
+          if (pour != null && oneCup(pour)) {
+            at.add("gathered " + pour.line() + "." + pour.layer() + " of " + task.batch());
+          }
+        }
+        default -> {}
+      }
+      int busy = 0;
+      for (String where : at) {
+        busy = Math.max(busy, takenUntil.getOrDefault(where, 0));
+        takenUntil.merge(where, task.endSeconds(), Math::max);
+      }
+      if (task.startSeconds() < busy) {
+        wrong("CUP_TWICE", place(task.id()), busy - task.startSeconds());
+      }
+    }
+  }
+
+  private Cup.Pour pour(String id) {
+    return plan.batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .flatMap(c -> c.pours().stream())
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElse(null);
+  }
+
+  private void hands(int who, int helpers) {
     List<Task> work =
         plan.tasks().stream()
             .filter(t -> t.hands() && t.endSeconds() > t.startSeconds())
+            .filter(t -> helpers == 1 || t.pair() == who)
             .sorted(Comparator.comparingInt(Task::startSeconds).thenComparingInt(Task::endSeconds))
             .toList();
     int busy = Integer.MIN_VALUE;
@@ -974,7 +1031,7 @@ final class Simulator {
       Instant to = begin.plusSeconds(task.endSeconds());
       for (Booking booking : job.bookings()) {
         boolean meets = from.isBefore(booking.to()) && booking.from().isBefore(to);
-        if (booking.what() == Booking.Thing.HANDS && meets) {
+        if (booking.what() == Booking.Thing.HANDS && who < booking.count() && meets) {
           wrong("HANDS_BOOKED", place(task.id()), 1e9);
         }
       }

@@ -114,10 +114,11 @@ class PlannerTest {
 
   @Test
   void aLatePourIsABreachAndEveryMendOfferedReallyMendsIt() {
-    ResinSystem quick = Samples.resin(SLOW.ratio(), 1.15, 1.01, 20.0, 500.0);
+    ResinSystem quick = Samples.resin(SLOW.ratio(), 1.15, 1.01, 13.0, 500.0);
+    Mould knob = Samples.mould("knob", 60, 50.0);
     Session session =
-        Samples.session(List.of(new Piece("knob", 14, List.of(new Layer("blue", null, null)))));
-    Plan plan = plan(session, workshop(quick, KNOB));
+        Samples.session(List.of(new Piece("knob", 2, List.of(new Layer("blue", null, null)))));
+    Plan plan = plan(session, workshop(quick, knob));
     assertThat(plan.spareSeconds()).isNegative();
     List<Finding> late =
         plan.findings().stream()
@@ -139,11 +140,10 @@ class PlannerTest {
                 session.withHabits(
                     session.habits().withMixing(session.habits().mixing().unwarmed()));
             case SHORTER_REST -> session.withHabits(session.habits().withRestMinutes(mend.value()));
-            case MORE_BATCHES -> session.withSplitInto((int) mend.value());
             case COOLER_ROOM -> session.withTemperatureC(mend.value());
             default -> throw new AssertionError(mend + " is no way out of a late pour");
           };
-      assertThat(plan(mended, workshop(quick, KNOB)).spareSeconds())
+      assertThat(plan(mended, workshop(quick, knob)).spareSeconds())
           .as(mend.toString())
           .isNotNegative();
     }
@@ -178,8 +178,8 @@ class PlannerTest {
     Habits rested = Habits.DEFAULT.withRestMinutes(15);
     Session session =
         Samples.session(
-            List.of(new Piece("knob", 7, List.of(new Layer("clear", null, null)))), null, rested);
-    Plan plan = plan(session, workshop(quick, KNOB));
+            List.of(new Piece("knob", 1, List.of(new Layer("clear", null, null)))), null, rested);
+    Plan plan = plan(session, workshop(quick, Samples.mould("knob", 84, 60.0)));
     Batch batch = plan.batches().get(0);
     int thickens = batch.cups().get(0).thickensSeconds();
     int restEnds = batch.contactSeconds() + 60 + (4 + 15) * 60;

@@ -1,0 +1,61 @@
+package calmpour.core.cure;
+
+import java.util.function.DoubleBinaryOperator;
+
+/**
+ * How long one cup stays pourable, over how far its room and its label may be off: worked out on a
+ * grid, and between its points the logarithm of the time is taken to be bilinear. What lies outside
+ * the grid is as its edge: twice what is expected to be off.
+ */
+public final class WorkingTimes {
+  /** Of the grid, °C from what was said. */
+  private static final double[] ROOM_C = {-3, -1.5, 0, 1.5, 3};
+
+  /** Of the grid, times the label's pot life. */
+  private static final double[] LABEL = {0.7, 0.85, 1, 1.15, 1.3};
+
+  /** Logarithms of minutes, a row a room. */
+  private final double[][] logMinutes = new double[ROOM_C.length][LABEL.length];
+
+  /**
+   * @param minutes from the first contact until it is no longer pourable, for a room that is off by
+   *     so many °C and a label off by such a factor
+   */
+  static WorkingTimes of(DoubleBinaryOperator minutes) {
+    WorkingTimes times = new WorkingTimes();
+    for (int r = 0; r < ROOM_C.length; r++) {
+      for (int l = 0; l < LABEL.length; l++) {
+        times.logMinutes[r][l] = Math.log(minutes.applyAsDouble(ROOM_C[r], LABEL[l]));
+      }
+    }
+    return times;
+  }
+
+  private WorkingTimes() {}
+
+  /**
+   * Minutes from the first contact until it is no longer pourable.
+   *
+   * @param roomOffC how much warmer than said the room is, °C
+   * @param labelFactor of the label's pot life, more than 0
+   */
+  public double minutes(double roomOffC, double labelFactor) {
+    double room = Math.clamp(roomOffC, ROOM_C[0], ROOM_C[ROOM_C.length - 1]);
+    double label = Math.clamp(labelFactor, LABEL[0], LABEL[LABEL.length - 1]);
+    int r = cell(ROOM_C, room);
+    int l = cell(LABEL, label);
+    double x = (room - ROOM_C[r]) / (ROOM_C[r + 1] - ROOM_C[r]);
+    double y = (label - LABEL[l]) / (LABEL[l + 1] - LABEL[l]);
+    double low = logMinutes[r][l] * (1 - y) + logMinutes[r][l + 1] * y;
+    double high = logMinutes[r + 1][l] * (1 - y) + logMinutes[r + 1][l + 1] * y;
+    return Math.exp(low * (1 - x) + high * x);
+  }
+
+  private static int cell(double[] grid, double at) {
+    int cell = 0;
+    while (cell < grid.length - 2 && at >= grid[cell + 1]) {
+      cell++;
+    }
+    return cell;
+  }
+}

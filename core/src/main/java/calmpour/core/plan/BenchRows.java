@@ -1,0 +1,99 @@
+package calmpour.core.plan;
+
+import calmpour.core.session.Job;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * How the moulds stand on the bench, seen from above: big ones at the back, so that nobody reaches
+ * over them; in a row from left to right as they are poured. Common practice, no source.
+ */
+public final class BenchRows {
+  /** As wide as arms reach without a step; a starting value, no source, mm. */
+  private static final double BENCH_MM = 700;
+
+  /** Rubber and a finger between two cavities; a starting value, no source, mm. */
+  private static final double AROUND_MM = 16;
+
+  private BenchRows() {}
+
+  /**
+   * @param line index of the session's line of pieces
+   * @param cavity from 1
+   * @param leftMm from the left edge of its row
+   * @param acrossMm what it needs, rubber and all
+   * @param turn in which it is poured for the first time, from 1
+   */
+  public record Spot(int line, int cavity, double leftMm, double acrossMm, int turn) {}
+
+  /** Rows from the back to the front. */
+  static List<List<Spot>> of(Job job, List<Task> tasks) {
+    List<Place> places = new ArrayList<>();
+    for (int l = 0; l < job.lines().size(); l++) {
+      Job.Line line = job.lines().get(l);
+      for (int cavity = 1; cavity <= line.piece().count(); cavity++) {
+        places.add(
+            new Place(
+                l,
+                cavity,
+                line.profile().depthMm(),
+                line.measured().section().widthMm() + AROUND_MM,
+                0));
+      }
+    }
+    List<String> order = new ArrayList<>();
+    for (Task task : tasks) {
+      if (task.pourId() != null) {
+        String[] at = task.pourId().split("\\.", 3);
+        String place = at[0] + "." + at[1];
+        if (!order.contains(place)) {
+          order.add(place);
+        }
+      }
+    }
+    List<Place> byTurn =
+        places.stream()
+            .map(p -> p.poured(1 + order.indexOf((p.line + 1) + "." + p.cavity)))
+            .toList();
+    List<Place> bySize = new ArrayList<>(byTurn);
+    bySize.sort(
+        Comparator.comparingDouble((Place p) -> -p.highMm)
+            .thenComparingDouble(p -> -p.acrossMm)
+            .thenComparingInt(Place::turn));
+    List<List<Spot>> rows = new ArrayList<>();
+    List<Place> row = new ArrayList<>();
+    double width = 0;
+    for (Place place : bySize) {
+      if (width + place.acrossMm > BENCH_MM && !row.isEmpty()) {
+        rows.add(spots(row));
+        row.clear();
+        width = 0;
+      }
+      row.add(place);
+      width += place.acrossMm;
+    }
+    if (!row.isEmpty()) {
+      rows.add(spots(row));
+    }
+    return rows;
+  }
+
+  private record Place(int line, int cavity, double highMm, double acrossMm, int turn) {
+    Place poured(int when) {
+      return new Place(line, cavity, highMm, acrossMm, when);
+    }
+  }
+
+  private static List<Spot> spots(List<Place> row) {
+    List<Place> inTurn = new ArrayList<>(row);
+    inTurn.sort(Comparator.comparingInt(Place::turn));
+    List<Spot> spots = new ArrayList<>();
+    double left = 0;
+    for (Place place : inTurn) {
+      spots.add(new Spot(place.line, place.cavity, left, place.acrossMm, place.turn));
+      left += place.acrossMm;
+    }
+    return spots;
+  }
+}

@@ -1,0 +1,51 @@
+package calmpour.core.plan;
+
+import calmpour.core.habit.Planning;
+import calmpour.core.session.Job;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What is told of how sure a plan is, and of a start that is not the one that was said. */
+final class Sureness {
+  private Sureness() {}
+
+  static List<Finding> of(Job job, Plan plan) {
+    List<Finding> told = new ArrayList<>();
+    Planning wanted = job.session().habits().planning();
+    Chance chance = plan.chance();
+    // Where a pour is late anyway, that is what counts.
+    if (chance != null && chance.percent() < wanted.surePercent() && plan.spareSeconds() >= 0) {
+      String place = chance.weakest() == null ? "plan" : "pour/" + chance.weakest().pourId();
+      List<Finding.Mend> mends = new ArrayList<>();
+      if (wanted.pairsOfHands() < Planning.PAIRS_OF_HANDS.maxInclusive()) {
+        mends.add(new Finding.Mend(Finding.Mend.Kind.HELPER, wanted.pairsOfHands() + 1.0));
+      }
+      double less = Math.floor(chance.percent());
+      if (less >= Planning.SURE_PERCENT.minInclusive()) {
+        mends.add(new Finding.Mend(Finding.Mend.Kind.LESS_SURE, less));
+      }
+      mends.add(new Finding.Mend(Finding.Mend.Kind.ANEW, 0));
+      told.add(
+          new Finding(
+              Finding.Severity.NEAR,
+              Finding.Rule.NOT_SURE_ENOUGH,
+              place,
+              chance.percent(),
+              wanted.surePercent(),
+              "%",
+              mends));
+    }
+    if (plan.arranged() != null && plan.arranged().beginsSeconds() > 0) {
+      told.add(
+          new Finding(
+              Finding.Severity.NOTE,
+              Finding.Rule.BEGINS_LATER,
+              "plan",
+              plan.arranged().beginsSeconds() / 60.0,
+              0,
+              "min",
+              List.of()));
+    }
+    return told;
+  }
+}
