@@ -83,7 +83,33 @@ export type Tool = S["Tool"];
 export type Hours = S["Hours"];
 export type Pin = S["Pin"];
 
+export type WaysAnswer = S["Ways"];
+export type Way = S["Way"];
+export type Binding = S["Binding"];
+
 export const api = createClient<paths>({ baseUrl: "/" });
+
+let keptId: string | undefined;
+
+/**
+ * Which kept session is on the screen: what is asked about a plan is answered beside all others but
+ * that one, so that it is not in its own way.
+ */
+export function about(id: string | undefined) {
+  keptId = id;
+}
+
+api.use({
+  onRequest({ request }) {
+    const url = new URL(request.url);
+    const asks = url.pathname.startsWith("/api/plan") && request.method === "POST";
+    if (!asks || keptId === undefined || url.searchParams.has("id")) {
+      return undefined;
+    }
+    url.searchParams.set("id", keptId);
+    return new Request(url, request);
+  },
+});
 
 /** What is wrong at one field, in words for the maker. */
 export interface FieldError {

@@ -14,8 +14,8 @@ interface Props {
   zoneId: string;
   late: Set<string>;
   /** Moves a task by hand: to begin so many seconds after the first step. */
-  onMove: (taskId: string, startSeconds: number) => void;
-  onRelease: (taskId: string) => void;
+  onMove?: (taskId: string, startSeconds: number) => void;
+  onRelease?: (taskId: string) => void;
 }
 
 const BAR = 16;
@@ -38,8 +38,8 @@ export function PourLine({ plan, batches, startsAt, zoneId, late, onMove, onRele
           zoneId={zoneId}
           late={late}
           plan={plan}
-          onMove={onMove}
-          onRelease={onRelease}
+          {...(onMove ? { onMove } : {})}
+          {...(onRelease ? { onRelease } : {})}
         />
       )}
     </div>
@@ -54,8 +54,8 @@ interface DrawingProps {
   zoneId: string;
   late: Set<string>;
   plan: Plan;
-  onMove: Props["onMove"];
-  onRelease: Props["onRelease"];
+  onMove?: (taskId: string, startSeconds: number) => void;
+  onRelease?: (taskId: string) => void;
 }
 
 function Drawing(props: DrawingProps) {
@@ -66,13 +66,14 @@ function Drawing(props: DrawingProps) {
   const dots = useId();
   const hatch = useId();
   const { x, lanes, toSeconds } = layout;
+  const pairs = [...new Set(layout.tasks.filter((t) => t.hands).map((t) => t.pair))].sort();
   const at = (seconds: number) => clockTime(startsAt, seconds, zoneId);
   return (
     <svg
       width={width}
       height={layout.height}
       role="group"
-      aria-label="Pour line: the cups over time, with the work of one pair of hands"
+      aria-label={`Pour line: the cups over time, with the work of ${pairs.length > 1 ? "two pairs" : "one pair"} of hands`}
       style={{ display: "block" }}
     >
       <defs>
@@ -123,7 +124,23 @@ function Drawing(props: DrawingProps) {
           many={lanes.filter((l) => l.kind === "mixing").length > 1}
         />
       ))}
-      <Thread layout={layout} sheet={palette?.background.paper} line={ink?.line} />
+      {pairs.map((pair) => (
+        <Thread
+          key={pair}
+          layout={layout}
+          pair={pair}
+          sheet={palette?.background.paper}
+          line={ink?.line}
+        />
+      ))}
+      {lanes.map((lane) => (
+        <Sure
+          key={lane.kind === "cup" ? lane.cup.id : `batch-${lane.batch.number}`}
+          lane={lane}
+          layout={layout}
+          plan={plan}
+        />
+      ))}
       {lanes.map((lane) => (
         <Late
           key={lane.kind === "cup" ? lane.cup.id : `batch-${lane.batch.number}`}
@@ -140,8 +157,9 @@ function Drawing(props: DrawingProps) {
           wrongAt={plan.findings.some(
             (f) => f.severity === "BREACH" && f.place === `task/${task.id}`,
           )}
-          onMove={(start) => props.onMove(task.id, start)}
-          onRelease={() => props.onRelease(task.id)}
+          onMove={(start) => props.onMove?.(task.id, start)}
+          onRelease={() => props.onRelease?.(task.id)}
+          still={!props.onMove}
           layout={layout}
           late={task.pourId !== undefined && late.has(task.pourId)}
           words={`${at(task.startSeconds)}–${at(task.endSeconds)}`}
@@ -268,6 +286,46 @@ function LaneBars({ lane, layout, names, end, dots, hatch, many }: LaneProps) {
   );
 }
 
+/** From here on a cup is as good as sure, %. */
+const SURE = 99.5;
+
+/** How likely a cup's pours make it, where that is not as good as sure, and which is the weakest. */
+function Sure({ lane, layout, plan }: { lane: Lane; layout: PourLineLayout; plan: Plan }) {
+  const { vars } = useTheme();
+  const palette = (vars ?? {}).palette;
+  const ink = palette?.ink;
+  const cup = lane.kind === "cup" ? lane.cup : lane.batch.split ? undefined : lane.batch.cups[0];
+  const chance = plan.chance?.cups.find((c) => c.cupId === cup?.id);
+  if (!cup || !chance || chance.percent >= SURE) {
+    return null;
+  }
+  const weakest = cup.pours.find((p) => p.id === plan.chance?.weakest?.pourId);
+  const end = layout.x(layout.toSeconds);
+  const middle = weakest && layout.x((weakest.startSeconds + weakest.endSeconds) / 2);
+  return (
+    <g>
+      {middle !== undefined && (
+        <circle
+          cx={middle}
+          cy={lane.y}
+          r={12}
+          fill="none"
+          stroke={palette?.error.main}
+          strokeWidth={2}
+          strokeDasharray="4 2"
+        >
+          <title>the pour that is most likely to come too late</title>
+        </circle>
+      )}
+      <rect x={end - 52} width={52} y={lane.y - 10} height={20} rx={4} fill={ink?.sheet} />
+      <text x={end - 47} y={lane.y + 5} fontSize={13.5} fill={ink?.line}>
+        {Math.floor(chance.percent)} %
+        <title>{`makes it on ${Math.floor(chance.percent)} of 100 days`}</title>
+      </text>
+    </g>
+  );
+}
+
 /** A word and a mark where the first pour of a cup comes too late; the crosses show the rest. */
 function Late({ lane, layout, late }: { lane: Lane; layout: PourLineLayout; late: Set<string> }) {
   const { vars } = useTheme();
@@ -303,13 +361,15 @@ function Late({ lane, layout, late }: { lane: Lane; layout: PourLineLayout; late
   );
 }
 
-/** The line of the hands: level along a lane, a soft swing from lane to lane. */
+/** The line of a pair of hands: level along a lane, a soft swing from lane to lane; a helper's is broken. */
 function Thread({
   layout,
+  pair,
   sheet,
   line,
 }: {
   layout: PourLineLayout;
+  pair: number;
   sheet: string | undefined;
   line: string | undefined;
 }) {
@@ -317,7 +377,7 @@ function Thread({
   let before: { x: number; y: number } | null = null;
   for (const task of layout.tasks) {
     const lane = layout.laneOf(task);
-    if (!lane || !task.hands) {
+    if (!lane || !task.hands || task.pair !== pair) {
       continue;
     }
     const from = { x: layout.x(task.startSeconds), y: lane.y };
@@ -338,7 +398,12 @@ function Thread({
   return (
     <g fill="none" strokeLinejoin="round">
       <path d={path} stroke={sheet} strokeWidth={5} />
-      <path d={path} stroke={line} strokeWidth={2.2} />
+      <path
+        d={path}
+        stroke={line}
+        strokeWidth={2.2}
+        strokeDasharray={pair === 0 ? undefined : "7 4"}
+      />
     </g>
   );
 }
@@ -362,6 +427,8 @@ interface MarkProps {
   wrongAt: boolean;
   onMove: (startSeconds: number) => void;
   onRelease: () => void;
+  /** It is only shown, and cannot be moved. */
+  still: boolean;
   task: Task;
   layout: PourLineLayout;
   late: boolean;
@@ -397,16 +464,20 @@ function Mark(props: MarkProps) {
   );
   const by = task.pinned ? ", moved by hand" : "";
   const title = (
-    <title>{`${props.name}, ${words}${by}. Drag it, or move it with the arrow keys.`}</title>
+    <title>
+      {`${props.name}, ${words}${by}.${props.still ? "" : " Drag it, or move it with the arrow keys."}`}
+    </title>
   );
   const ink = props.wrongAt ? wrong : line;
-  const handle = {
-    ...drag,
-    tabIndex: 0,
-    role: "button",
-    "aria-label": `${props.name}, ${words}${by}`,
-    style: { cursor: "ew-resize", touchAction: "none" },
-  } as const;
+  const handle = props.still
+    ? ({ role: "img", "aria-label": `${props.name}, ${words}` } as const)
+    : ({
+        ...drag,
+        tabIndex: 0,
+        role: "button",
+        "aria-label": `${props.name}, ${words}${by}`,
+        style: { cursor: "ew-resize", touchAction: "none" },
+      } as const);
   // A pin through what was moved by hand.
   const pin = task.pinned && (
     <path d={`M${x0} ${y - 9}v-8m-3 0h6`} stroke={ink} strokeWidth={2} fill="none" />

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useCallback, useState } from "react";
 import type { Mend, Piece, Session, Trouble } from "../api/client";
 import { BatchCardView } from "../card/BatchCardView";
+import { BenchFromAbove } from "../drawing/BenchFromAbove";
 import { PourLine } from "../drawing/PourLine";
 import { sittings } from "../drawing/pourLineLayout";
 import { Cautions } from "../frame/Cautions";
@@ -16,21 +17,28 @@ import { useUnits } from "../units/UnitsProvider";
 import { AddMould } from "./AddMould";
 import { mended, notOnPurpose, onPurpose, pinned, released } from "./arranging";
 import { Board } from "./Board";
+import { lateIn, sureOf } from "./Beside";
+import { changesText } from "./changes";
 import { Conditions } from "./Conditions";
 import { Days } from "./Days";
 import { CupsBench } from "./CupsBench";
 import { withoutLayer, withoutLine } from "./cupsByHand";
 import { Findings } from "./Findings";
+import { EVERYTHING, Find, MANY_LINES, soughtLines } from "./Find";
 import { Fig, HowProvider } from "./How";
+import { LayBeside } from "./LayBeside";
 import { PieceEditor } from "./PieceEditor";
 import { sendAsFile } from "./sessionFile";
 import { PrintSheet } from "./PrintSheet";
 import { Assumed, Legend } from "./Margins";
 import { LayerStates } from "./States";
+import { Story } from "./Story";
+import { storyOf } from "./story";
 import { TitleLine } from "./TitleLine";
 import { usePlan } from "./usePlan";
 import type { useSessionEditor } from "./useSessionEditor";
 import { choices, type Defaults, type Shelves } from "./useWorkshop";
+import { Ways } from "./Ways";
 import { clockTime, countWord, minutes, stand } from "./wording";
 
 interface Props {
@@ -45,7 +53,11 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
   const units = useUnits();
   const { edit, editor } = editing;
   const keptId = editor.status === "open" ? editor.kept?.id : undefined;
-  const { answer, trouble } = usePlan(session, shelves.version, keptId);
+  const planning = usePlan(session, shelves.version, keptId);
+  const { answer, trouble } = planning;
+  const asked = planning.asked ?? session;
+  const [sought, setSought] = useState(EVERYTHING);
+  const [above, setAbove] = useState(false);
   const [selected, setSelected] = useState<number | null>(null);
   const [adding, setAdding] = useState(false);
   const [conditions, setConditions] = useState(session.resinId === "");
@@ -117,6 +129,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
   };
   const mend = (way: Mend) => {
     const next = mended(session, habits, way);
+    if (way.kind === "ANEW") {
+      planning.anew();
+    }
     if (next) {
       edit(next, null);
     } else if (way.kind === "LEAVE_OUT") {
@@ -160,15 +175,15 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           : plan
             ? { ...stand(plan, startsAt, zoneId, units), opens: true }
             : { wrong: false, text: "Working it out…" };
-  const late = new Set(
-    plan?.findings
-      .filter((f) => f.severity === "BREACH" && f.place.startsWith("pour/"))
-      .map((f) => f.place.slice("pour/".length)),
-  );
+  const late = plan ? lateIn(plan) : new Set<string>();
+  const many = plan !== null && plan.pieces.length >= MANY_LINES;
+  const wrong = plan?.findings.some((f) => f.severity === "BREACH" && f.accepted === undefined);
+  const changed = plan && planning.before ? changesText(planning.before.plan, plan, units) : null;
+  const pairs = habits.planning?.pairsOfHands ?? 1;
   const sitting = batch && sittings(plan?.batches ?? []).find((s) => s.includes(batch));
 
   return (
-    <HowProvider value={session}>
+    <HowProvider value={asked}>
       <Box sx={{ "@media print": { display: "none" } }}>
         <TitleLine
           editing={editing}
@@ -177,7 +192,18 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           resin={shelf.resins.find((r) => r.id === session.resinId)?.name ?? "no resin yet"}
           open={conditions}
           onOpen={() => setConditions(!conditions)}
+          planned={planning.asked}
+          tried={planning.waiting?.tried ?? null}
+          onEnough={planning.enough}
         />
+        {plan && !trouble && (
+          <Story
+            sentences={storyOf(plan, startsAt, zoneId, units)}
+            changed={changed}
+            least={plan.arranged?.leastBatches ?? null}
+            batches={plan.batches.length}
+          />
+        )}
         {conditions && (
           <Conditions
             session={session}
@@ -198,6 +224,18 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             onMend={mend}
             onAccept={(finding, reason) => edit(onPurpose(session, finding, reason), null)}
             onTakeBack={(finding) => edit(notOnPurpose(session, finding), null)}
+          />
+        )}
+        {answer && wrong && !trouble && (
+          <Ways
+            session={asked}
+            answer={answer}
+            resins={shelf.resins}
+            id={keptId}
+            onTake={(next) => {
+              planning.anew();
+              edit(next, null);
+            }}
           />
         )}
         <Box
@@ -221,33 +259,47 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     </Fig>{" "}
                   </>
                 )}
+                {plan && (
+                  <Button
+                    onClick={() => setAbove(!above)}
+                    aria-pressed={above}
+                    sx={{ minHeight: 32, py: 0 }}
+                  >
+                    {above ? "In section" : "From above"}
+                  </Button>
+                )}
                 <Button onClick={() => setAdding(!adding)} sx={{ minHeight: 32, py: 0 }}>
                   + a mould
                 </Button>
               </>
             }
           >
-            <Board
-              session={session}
-              plan={plan}
-              shelf={shelf}
-              errors={errors}
-              selected={selected}
-              onSelect={(line) => {
-                setAdding(false);
-                setSelected(line);
-              }}
-              startsAt={startsAt}
-              zoneId={zoneId}
-              onCount={(line, count) => {
-                const piece = pieces[line];
-                if (piece && count < 1) {
-                  remove(line);
-                } else if (piece) {
-                  setPiece(line, { ...piece, count }, null);
-                }
-              }}
-            />
+            {plan && above && <BenchFromAbove plan={plan} />}
+            {many && !above && <Find plan={plan} sought={sought} onSeek={setSought} />}
+            {!above && (
+              <Board
+                session={session}
+                plan={plan}
+                shelf={shelf}
+                errors={errors}
+                selected={selected}
+                onSelect={(line) => {
+                  setAdding(false);
+                  setSelected(line);
+                }}
+                startsAt={startsAt}
+                zoneId={zoneId}
+                onCount={(line, count) => {
+                  const piece = pieces[line];
+                  if (piece && count < 1) {
+                    remove(line);
+                  } else if (piece) {
+                    setPiece(line, { ...piece, count }, null);
+                  }
+                }}
+                only={plan && many ? soughtLines(plan, sought) : null}
+              />
+            )}
           </Sheet>
           <Sheet
             title={
@@ -340,7 +392,10 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             <Sheet
               title="Pour line"
               aside={
-                <Legend>
+                <Legend pairs={pairs}>
+                  {plan?.chance && !trouble && (
+                    <span>makes it on {sureOf(plan.chance.percent)}</span>
+                  )}
                   {plan && !trouble && plan.spareSeconds >= 0 && (
                     <b>
                       <Fig of="plan/spareMinutes" what="Time to spare">
@@ -386,9 +441,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             </Box>
           )}
         </Box>
-        {plan && <Assumed plan={plan} session={session} />}
+        {plan && <Assumed plan={plan} session={asked} />}
         <Cautions />
-        <Box sx={{ px: 2.5, pt: 1, display: "flex", gap: 1 }}>
+        <Box sx={{ px: 2.5, pt: 1, display: "flex", gap: 1, flexWrap: "wrap" }}>
           <Button onClick={() => window.print()} disabled={!plan} variant="outlined">
             Print for the bench
           </Button>
@@ -399,11 +454,19 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             Save as a file
           </Button>
           {fileTrouble && <Told trouble={fileTrouble} />}
+          {answer && plan && (
+            <LayBeside
+              session={session}
+              answer={answer}
+              before={planning.before}
+              onUndo={editing.undo}
+            />
+          )}
         </Box>
       </Box>
       {card && batch && (
         <BatchCardView
-          session={session}
+          session={asked}
           batch={batch.number}
           startsAt={startsAt}
           onEdit={editCups}

@@ -19,6 +19,8 @@ interface Props {
   zoneId: string;
   onSelect: (line: number | null) => void;
   onCount: (line: number, count: number) => void;
+  /** Shown only: the lines of these moulds; null for all. */
+  only: Set<number> | null;
 }
 
 /** The moulds as they stand on the board, to scale, with how many of each. */
@@ -48,6 +50,9 @@ export function Board(props: Props) {
         }}
       >
         {pieces.map((piece, i) => {
+          if (props.only && !props.only.has(i)) {
+            return null;
+          }
           const view = views[i] ?? null;
           const wrong =
             errors.some((e) => e.field.startsWith(`pieces[${i}]`)) ||

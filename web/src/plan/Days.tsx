@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Hours, Plan, Session, Task } from "../api/client";
+import { DayStrip } from "../drawing/DayStrip";
 import { Sheet } from "../frame/Sheet";
 import { WrongMark } from "../frame/Told";
 import { arranged } from "./arranging";
@@ -69,6 +70,7 @@ export function Days({ plan, session, startsAt, onMove, onRelease, onEdit }: Pro
         </>
       }
     >
+      <DayStrip plan={plan} startsAt={startsAt} zoneId={session.zoneId} hours={hours} />
       <Box component="ul" aria-label="Days" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {days.map((day) => (
           <Box

@@ -8,7 +8,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { minutes, withUnit } from "./wording";
 
 /** What the patterns and marks of the pour line mean. */
-export function Legend({ children }: { children?: ReactNode }) {
+export function Legend({ pairs, children }: { pairs: number; children?: ReactNode }) {
   const { vars } = useTheme();
   const ink = (vars ?? {}).palette?.ink;
   const box = { width: 34, height: 12, verticalAlign: "-1px", marginRight: 5 } as const;
@@ -46,7 +46,7 @@ export function Legend({ children }: { children?: ReactNode }) {
         </svg>
         last good moment
       </span>
-      <span>one pair of hands</span>
+      <span>{pairs > 1 ? "two pairs of hands, the helper’s broken" : "one pair of hands"}</span>
       {children}
     </Box>
   );

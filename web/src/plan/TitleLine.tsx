@@ -18,10 +18,16 @@ interface Props {
   resin: string;
   open: boolean;
   onOpen: () => void;
+  /** As it was planned last; null before the first plan. */
+  planned: Session | null;
+  /** What was tried so far, while a plan takes long; null otherwise. */
+  tried: number | null;
+  onEnough: () => void;
 }
 
 /** The session's name, a sentence that says how the plan stands, and saving. */
-export function TitleLine({ editing, session, how, resin, open, onOpen }: Props) {
+export function TitleLine(props: Props) {
+  const { editing, session, how, resin, open, onOpen } = props;
   const units = useUnits();
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [saving, setSaving] = useState(false);
@@ -30,7 +36,7 @@ export function TitleLine({ editing, session, how, resin, open, onOpen }: Props)
   const kept = editor.status === "open" ? editor.kept : null;
   const save = async (asNew: boolean) => {
     setSaving(true);
-    const result = await editing.save(asNew);
+    const result = await editing.save(asNew, props.planned);
     setSaving(false);
     if ("status" in result) {
       setTrouble(result);
@@ -92,6 +98,14 @@ export function TitleLine({ editing, session, how, resin, open, onOpen }: Props)
             how.text
           )}
         </Box>
+        {props.tried !== null && (
+          <Box role="status" sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+            Arranging… {props.tried} ways tried
+            <Button onClick={props.onEnough} variant="outlined">
+              Enough, take the best so far
+            </Button>
+          </Box>
+        )}
       </Box>
       <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, flexWrap: "wrap" }}>
         <ButtonBase

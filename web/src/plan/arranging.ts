@@ -82,6 +82,16 @@ export function mended(
       return release(session, way.value);
     case "ANEW":
       return arranged({ ...session, cupsByHand: [] }, { pins: [] });
+    case "LESS_SURE":
+      return {
+        ...session,
+        habits: { ...habits, planning: { ...habits.planning, surePercent: way.value } },
+      };
+    case "HELPER":
+      return {
+        ...session,
+        habits: { ...habits, planning: { ...habits.planning, pairsOfHands: 2 } },
+      };
     case "CHANGE_HOURS":
     case "LEAVE_OUT":
     case "OPEN_SHELF":

@@ -11,10 +11,31 @@ interface School {
 const MIXING = "Warming and mixing";
 const SPLITTING = "Splitting";
 const TINTING = "Tinting";
+const PLANNING = "How sure, and how many hands";
 const CARE = "Moulds, bubbles, and when a piece may leave";
 
 /** Habits in which makers differ: each with its choices and, beside it, a line why. */
 export const SCHOOLS: School[] = [
+  {
+    title: PLANNING,
+    specs: () => [
+      {
+        path: "planning.surePercent",
+        label: "Every pour makes it on",
+        kind: "number",
+        symbol: "in 100 days",
+        needed: true,
+        width: 210,
+      },
+      {
+        path: "planning.pairsOfHands",
+        label: "Pairs of hands",
+        kind: "number",
+        needed: true,
+        width: 130,
+      },
+    ],
+  },
   {
     title: MIXING,
     specs: ({ mixing }) => [
@@ -266,6 +287,10 @@ export function schoolText(title: string, habits: Whole): string[] {
               "One percent of A more helps some makers against tacky pieces; others hold that it makes them tacky.",
             ]
           : []),
+      ];
+    case PLANNING:
+      return [
+        "Hands, room and label are never quite what they are said to be: a plan that has to be surer takes more batches or shallower cups. A helper shares splitting, tinting and pouring.",
       ];
     case SPLITTING:
       return [

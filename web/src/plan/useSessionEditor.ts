@@ -106,19 +106,21 @@ export function useSessionEditor(id: string | undefined) {
   }, []);
 
   const save = useCallback(
-    async (asNew: boolean): Promise<Trouble | OpenedSession> => {
+    async (asNew: boolean, planned?: Session | null): Promise<Trouble | OpenedSession> => {
       if (!session) {
         throw new Error("bug: nothing is open");
       }
+      // What is poured together in the plan on the screen is kept with it.
+      const body = { ...session, ...(planned ? { arrangement: planned.arrangement } : {}) };
       const answer =
         kept && !asNew
           ? await ask(
               api.PUT("/api/sessions/{id}", {
                 params: { path: { id: kept.id }, query: { revision: kept.revision } },
-                body: session,
+                body,
               }),
             )
-          : await ask(api.POST("/api/sessions", { body: session }));
+          : await ask(api.POST("/api/sessions", { body }));
       if (answer.status === "trouble") {
         return answer.trouble;
       }

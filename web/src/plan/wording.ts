@@ -97,6 +97,20 @@ export function stand(plan: Plan, startsAt: Date, zoneId: string, units: Units):
   };
 }
 
+/** When the last pour ends, seconds from the first step. */
+export function lastPourEnds(plan: Plan): number {
+  return Math.max(
+    0,
+    ...plan.batches.flatMap((b) => b.cups.flatMap((c) => c.pours.map((p) => p.endSeconds))),
+  );
+}
+
+/** When the last piece is out of its mould; null when not all of them ever are. */
+export function outOfMoulds(plan: Plan): number | null {
+  const out = plan.tasks.filter((t) => t.kind === "DEMOULD").map((t) => t.endSeconds);
+  return out.length < plan.pieces.length ? null : Math.max(...out);
+}
+
 /** Which mould on the board; moulds of one kind are counted on, whichever line they stand in. */
 export function cavityName(plan: Plan, line: number, cavity: number): string {
   const piece = plan.pieces[line];
@@ -182,6 +196,12 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)} wants ${showWith(units.MASS, finding.value, 3)} of a colourant, less than this scale and its drops can tell: let it down from a stock cup, as the card says.`;
     case "POUR_IN_PARTS":
       return `${capital(place)}: takes ${finding.value} cups for one pour.`;
+    case "CUP_TWICE":
+      return `${capital(place)}: two pairs of hands at one cup or one cavity; it is free ${span(finding.limit - finding.value)} later.`;
+    case "NOT_SURE_ENOUGH":
+      return `Every pour makes it on ${Math.floor(finding.value)} of 100 days, and this workshop wants ${finding.limit}; weakest is ${place}.`;
+    case "BEGINS_LATER":
+      return `The work begins ${span(finding.value)} after the start you gave: sooner, something would fall when nobody is there or what it needs is taken.`;
     case "SEVERAL_BATCHES":
       return `${countWord(finding.value)} batches, mixed one after the other.`;
     case "MOULD_NOT_DRY":
@@ -384,6 +404,10 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
       return "Make the plan anew";
     case "OPEN_PIECE":
       return "Open the piece";
+    case "LESS_SURE":
+      return `${mend.value} in 100 will do`;
+    case "HELPER":
+      return "Ask somebody to help";
     case "MOVE_TASK":
       return `Move it to ${clockTime(startsAt, mend.value, session.zoneId)}`;
     case "RELEASE_PIN":

@@ -124,9 +124,9 @@ class OpenApiFacts {
         case "PlacedEmbed" -> List.of("moment", "prepare");
         case "PieceWork" -> List.of("surface", "finishing", "bubbles", "curing");
         case "TopCoat" -> List.of("side");
-        case "Arrangement" -> List.of("pins", "accepted");
+        case "Arrangement" -> List.of("pins", "accepted", "together");
         case "Hours" -> List.of("otherwise");
-        case "Habits", "Hands", "Mixing", "Splitting", "Tinting", "Care" ->
+        case "Habits", "Hands", "Mixing", "Splitting", "Tinting", "Care", "Planning" ->
             java.util.Arrays.stream(record.getRecordComponents())
                 .map(RecordComponent::getName)
                 .toList();

@@ -16,6 +16,7 @@ import calmpour.core.plan.Finding;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.Sensitivity;
+import calmpour.core.plan.WaysOut;
 import calmpour.core.resin.Rescue;
 import calmpour.core.session.Job;
 import calmpour.core.session.Resolution;
@@ -24,10 +25,15 @@ import calmpour.core.session.Workshop;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A session in, a plan out; keeps nothing, so that the screen can ask on every edit. */
@@ -41,11 +47,22 @@ public class PlanController {
   private final ShelfStore shelf;
 
   private final OtherSessions others;
+  private final Tickets tickets;
 
-  PlanController(Planner planner, ShelfStore shelf, OtherSessions others) {
+  PlanController(Planner planner, ShelfStore shelf, OtherSessions others, Tickets tickets) {
     this.planner = planner;
     this.shelf = shelf;
     this.others = others;
+    this.tickets = tickets;
+  }
+
+  /**
+   * What is on the shelves while everything else goes on.
+   *
+   * @param id of the kept session that is asked about, so that it is not in its own way
+   */
+  private Workshop workshop(@Nullable String id) {
+    return shelf.workshop().withBookings(others.bookings(id));
   }
 
   /**
@@ -60,13 +77,48 @@ public class PlanController {
 
   /**
    * @param id of the kept session that this is, so that it is not in its own way
+   * @param ticket under which it can be asked how far it is, and be stopped
    */
   @PostMapping
   PlanAnswer plan(
-      @RequestBody Session session, @RequestParam(required = false) @Nullable String id) {
-    Workshop workshop = shelf.workshop().withBookings(others.bookings(id));
-    Plan plan = planner.plan(session, workshop);
+      @RequestBody Session session,
+      @RequestParam(required = false) @Nullable String id,
+      @RequestParam(required = false) @Nullable String ticket) {
+    Workshop workshop = workshop(id);
+    Plan plan = tickets.during(ticket, watch -> planner.plan(session, workshop, watch));
     return new PlanAnswer(session.startsAtInstant(), session.zoneId(), plan);
+  }
+
+  /**
+   * How far a plan is.
+   *
+   * @param tried batches and courses tried out so far
+   */
+  public record Progress(int tried) {}
+
+  @GetMapping("/tickets/{ticket}")
+  Progress progress(@PathVariable String ticket) {
+    return tickets
+        .tried(ticket)
+        .map(Progress::new)
+        .orElseThrow(() -> new NotFoundException("nothing is being planned under this ticket"));
+  }
+
+  /** Enough: the plan comes as good as it is by now. */
+  @DeleteMapping("/tickets/{ticket}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void enough(@PathVariable String ticket) {
+    tickets.stop(ticket);
+  }
+
+  /** What stands in the way of a session, and the cheapest changes with which it fits. */
+  @PostMapping("/ways")
+  WaysOut.Ways ways(
+      @RequestBody Session session,
+      @RequestParam(required = false) @Nullable String id,
+      @RequestParam(required = false) @Nullable String ticket) {
+    Workshop workshop = workshop(id);
+    return tickets.during(ticket, watch -> WaysOut.of(session, workshop, planner, watch));
   }
 
   /** A plan that somebody else made, or that was changed by hand, to be judged as it is. */
@@ -77,8 +129,9 @@ public class PlanController {
   }
 
   @PostMapping("/audit")
-  List<Finding> audit(@RequestBody AuditRequest request) {
-    return planner.audit(request.session(), shelf.workshop(), request.plan());
+  List<Finding> audit(
+      @RequestBody AuditRequest request, @RequestParam(required = false) @Nullable String id) {
+    return planner.audit(request.session(), workshop(id), request.plan());
   }
 
   /** Which line of which session is to be kept as a design. */
@@ -104,8 +157,9 @@ public class PlanController {
 
   /** How much each assumed value matters to this plan. */
   @PostMapping("/assumed")
-  List<Sensitivity.Weight> assumed(@RequestBody Session session) {
-    return new Sensitivity(session, shelf.workshop(), planner).weigh();
+  List<Sensitivity.Weight> assumed(
+      @RequestBody Session session, @RequestParam(required = false) @Nullable String id) {
+    return new Sensitivity(session, workshop(id), planner).weigh();
   }
 
   /** Which batch of which session is carried to the scale. */
@@ -133,8 +187,9 @@ public class PlanController {
   public record LeftoverWays(String cupId, List<Fillers.Filler> fillers) {}
 
   @PostMapping("/card")
-  CardAnswer card(@RequestBody CardRequest request) {
-    Workshop workshop = shelf.workshop();
+  CardAnswer card(
+      @RequestBody CardRequest request, @RequestParam(required = false) @Nullable String id) {
+    Workshop workshop = workshop(id);
     BatchCard card =
         planner
             .card(request.session(), workshop, request.batch())
@@ -174,9 +229,10 @@ public class PlanController {
   }
 
   @PostMapping("/tally")
-  BenchTally tally(@RequestBody TallyRequest request) {
+  BenchTally tally(
+      @RequestBody TallyRequest request, @RequestParam(required = false) @Nullable String id) {
     return planner
-        .tally(request.session(), shelf.workshop(), request.cupId(), request.added())
+        .tally(request.session(), workshop(id), request.cupId(), request.added())
         .orElseThrow(() -> new NotFoundException("this plan has no cup " + request.cupId()));
   }
 
@@ -204,8 +260,9 @@ public class PlanController {
       List<Fillers.Filler> fillers) {}
 
   @PostMapping("/rescue")
-  RescueAnswer rescue(@RequestBody RescueRequest request) {
-    Workshop workshop = shelf.workshop();
+  RescueAnswer rescue(
+      @RequestBody RescueRequest request, @RequestParam(required = false) @Nullable String id) {
+    Workshop workshop = workshop(id);
     Session session = request.session();
     Job job = Resolution.of(session, workshop);
     List<Batch> batches = planner.plan(session, workshop).batches();
@@ -251,21 +308,23 @@ public class PlanController {
   }
 
   @PostMapping("/curve")
-  CureCurve curve(@RequestBody CurveRequest request) {
+  CureCurve curve(
+      @RequestBody CurveRequest request, @RequestParam(required = false) @Nullable String id) {
     return planner
-        .curve(request.session(), shelf.workshop(), request.body())
+        .curve(request.session(), workshop(id), request.body())
         .map(CureCurve::of)
         .orElseThrow(
             () -> new NotFoundException("this plan has no curve called " + request.body()));
   }
 
   @PostMapping("/explain")
-  Derivation explain(@RequestBody ExplainRequest request) {
+  Derivation explain(
+      @RequestBody ExplainRequest request, @RequestParam(required = false) @Nullable String id) {
     if (request.session() == null || request.quantity() == null) {
       throw new NotFoundException("explain needs a session and a quantity");
     }
     return planner
-        .explain(request.session(), shelf.workshop(), request.quantity())
+        .explain(request.session(), workshop(id), request.quantity())
         .orElseThrow(
             () -> new NotFoundException("this plan has no number called " + request.quantity()));
   }

@@ -1,5 +1,6 @@
 package calmpour.app.api;
 
+import calmpour.app.store.OtherSessions;
 import calmpour.app.store.SavedSession;
 import calmpour.app.store.SessionStore;
 import calmpour.app.store.ShelfStore;
@@ -30,11 +31,14 @@ public class SessionController {
   private final SessionStore sessions;
   private final ShelfStore shelf;
   private final Planner planner;
+  private final OtherSessions others;
 
-  SessionController(SessionStore sessions, ShelfStore shelf, Planner planner) {
+  SessionController(
+      SessionStore sessions, ShelfStore shelf, Planner planner, OtherSessions others) {
     this.sessions = sessions;
     this.shelf = shelf;
     this.planner = planner;
+    this.others = others;
   }
 
   /**
@@ -147,8 +151,10 @@ public class SessionController {
   private SessionStore.Kept keep(Session session, @Nullable SavedSession before) {
     try {
       Workshop workshop = shelf.workshop();
+      String id = before == null ? null : before.id();
       return new SessionStore.Kept(
-          Planner.snapshot(session, workshop), planner.plan(session, workshop));
+          Planner.snapshot(session, workshop),
+          planner.plan(session, workshop.withBookings(others.bookings(id))));
     } catch (InvalidValuesException cannotBePlanned) {
       return before == null
           ? new SessionStore.Kept(null, null)

@@ -21,7 +21,7 @@ public final class WorkingTimes {
    * @param minutes from the first contact until it is no longer pourable, for a room that is off by
    *     so many °C and a label off by such a factor
    */
-  static WorkingTimes of(DoubleBinaryOperator minutes) {
+  public static WorkingTimes of(DoubleBinaryOperator minutes) {
     WorkingTimes times = new WorkingTimes();
     for (int r = 0; r < ROOM_C.length; r++) {
       for (int l = 0; l < LABEL.length; l++) {

@@ -101,19 +101,25 @@ final class Schedule {
    * @param batches their amounts, at least one pour among them
    */
   static int spare(Job job, CureModel cure, List<Batch> batches) {
-    Schedule schedule = new Schedule(job, cure, 0);
     return batches.stream()
-        .mapToInt(b -> schedule.spare(job.in(b.resinId()), b))
+        .flatMap(b -> spares(job.in(b.resinId()), cure, b).stream())
+        .mapToInt(Integer::intValue)
         .min()
         .orElseThrow();
   }
 
-  private int spare(Job inResin, Batch batch) {
-    Times laid = Times.of(Chain.of(inResin, cure, batch, filled).tasks());
+  /**
+   * The same for each cup of a batch, in their order.
+   *
+   * @param inResin with the batch's resin at hand
+   */
+  static List<Integer> spares(Job inResin, CureModel cure, Batch batch) {
+    Times laid = Times.of(Chain.of(inResin, cure, batch, new Filled()).tasks());
     Bodies bodies = new Bodies(inResin, batch, laid);
-    int fromContact = laid.contact(batch.number()) - Assembly.marginSeconds(job.session().habits());
+    int fromContact =
+        laid.contact(batch.number()) - Assembly.marginSeconds(inResin.session().habits());
     return batch.cups().parallelStream()
-        .mapToInt(cup -> {
+        .map(cup -> {
           double ends =
               cure.states(inResin.resin(), bodies.emptied(cup)).workingTimeEnds().minutes();
           int last =
@@ -123,8 +129,7 @@ final class Schedule {
                   .orElse(Integer.MIN_VALUE / 2);
           return Window.down(fromContact, ends) - last;
         })
-        .min()
-        .orElseThrow();
+        .toList();
   }
 
   private void batch(Job inResin, Batch batch) {

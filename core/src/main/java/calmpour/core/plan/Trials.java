@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,6 +23,9 @@ final class Trials {
 
   /** A cup too late is taken apart no further than that many times. */
   private static final int MOST_EXTRA_CUPS = 3;
+
+  /** Cups changed one after the other for more time to spare. */
+  private static final int MOST_CALMING = 6;
 
   private final CureModel cure;
   private final Watch watch;
@@ -38,23 +42,28 @@ final class Trials {
    *
    * @param groups of which it was made
    * @param wasteG what is mixed and reaches no mould
-   * @param spareSeconds least time between a pour's end and its cup's last good moment
+   * @param spares least time between a pour's end and its cup's last good moment, by cup
    */
-  record Trial(BatchDraft.Settled draft, List<Integer> groups, double wasteG, int spareSeconds) {
+  record Trial(
+      BatchDraft.Settled draft, List<Integer> groups, double wasteG, List<Integer> spares) {
+    int spareSeconds() {
+      return spares.stream().mapToInt(Integer::intValue).min().orElseThrow();
+    }
+
     private boolean betterThan(Trial other, int required) {
-      boolean does = spareSeconds >= required;
-      if (does != other.spareSeconds >= required) {
+      boolean does = spareSeconds() >= required;
+      if (does != other.spareSeconds() >= required) {
         return does;
       }
       if (!does) {
-        return spareSeconds > other.spareSeconds;
+        return spareSeconds() > other.spareSeconds();
       }
       long steps = steps(wasteG, STEP_G);
       long others = steps(other.wasteG, STEP_G);
       int calm = required + Chain.CALM_SECONDS;
       return steps != others
           ? steps < others
-          : Math.min(spareSeconds, calm) > Math.min(other.spareSeconds, calm);
+          : Math.min(spareSeconds(), calm) > Math.min(other.spareSeconds(), calm);
     }
   }
 
@@ -112,14 +121,72 @@ final class Trials {
   /** The batch of just these groups, where one of groups alike was tried. */
   BatchDraft.Settled draft(
       Stages.Sitting sitting, Trial alike, List<Integer> groups, int required) {
-    if (alike.groups.equals(groups)) {
-      return alike.draft;
-    }
-    Trial own = make(sitting, groups, required);
+    Trial own = alike.groups.equals(groups) ? alike : make(sitting, groups, required);
     if (own == null) {
       throw new IllegalStateException("bug: cavities alike do not make batches alike");
     }
-    return own.draft;
+    return calmer(sitting, own, required).draft;
+  }
+
+  /**
+   * The same batch with more time to spare, as long as that costs no step of waste: the tightest
+   * cups one by one in other kinds, or as two.
+   */
+  private Trial calmer(Stages.Sitting sitting, Trial from, int required) {
+    BatchDraft draft = new BatchDraft(sitting.job(), new Limits(sitting.job()), sitting.stage());
+    from.groups.forEach(g -> draft.add(sitting.groups().get(g)));
+    Trial best = from;
+    for (int step = 0; step < MOST_CALMING; step++) {
+      if (best.spareSeconds() >= required + Chain.CALM_SECONDS || best.draft.lone() || !goOn()) {
+        return best;
+      }
+      Trial now = best;
+      List<Integer> tightest =
+          IntStream.range(0, now.spares.size())
+              .boxed()
+              .sorted(Comparator.comparing(now.spares::get))
+              .limit(2)
+              .toList();
+      boolean gained = false;
+      for (int at : tightest) {
+        for (BatchDraft.Settled other :
+            others(sitting, draft, now.draft, now.draft.cups().get(at))) {
+          Trial trial = tried(sitting, from.groups, enoughCups(draft, other));
+          if (trial.betterThan(best, required)) {
+            best = trial;
+            gained = true;
+          }
+        }
+      }
+      if (!gained) {
+        return best;
+      }
+    }
+    return best;
+  }
+
+  /** One cup in each other kind that holds it, and as two. */
+  private List<BatchDraft.Settled> others(
+      Stages.Sitting sitting, BatchDraft draft, BatchDraft.Settled of, CupDraft cup) {
+    List<BatchDraft.Settled> others = new ArrayList<>();
+    if (cup.byHand()) {
+      return others;
+    }
+    int at = of.cups().indexOf(cup);
+    for (CupKind kind : draft.kindsFor(cup)) {
+      if (!kind.equals(cup.kind)) {
+        List<CupDraft> cups = new ArrayList<>(of.cups());
+        cups.set(at, cup.with(cup.pours, kind));
+        if (draft.holds(cups)) {
+          others.add(new BatchDraft.Settled(of.resinId(), of.stage(), cups, false));
+        }
+      }
+    }
+    BatchDraft.Settled two = cup.pours.size() > 1 ? apart(sitting, draft, of, cup) : null;
+    if (two != null) {
+      others.add(two);
+    }
+    return others;
   }
 
   private @Nullable Trial make(Stages.Sitting sitting, List<Integer> groups, int required) {
@@ -137,7 +204,7 @@ final class Trials {
       }
       Trial trial = tried(sitting, groups, enoughCups(draft, settled));
       best = best == null || trial.betterThan(best, required) ? trial : best;
-      if (best.spareSeconds >= required + Chain.CALM_SECONDS) {
+      if (best.spareSeconds() >= required + Chain.CALM_SECONDS) {
         return best;
       }
       best = slower(sitting, draft, best, required);
@@ -150,7 +217,7 @@ final class Trials {
     Batch batch = new Assembly(sitting.job(), cure, Recorder.off()).amounts(filled);
     double waste = batch.staysG() + batch.cups().stream().mapToDouble(Cup::staysG).sum();
     return new Trial(
-        settled, List.copyOf(groups), waste, Schedule.spare(sitting.job(), cure, List.of(batch)));
+        settled, List.copyOf(groups), waste, Schedule.spares(sitting.job(), cure, batch));
   }
 
   /** Cups that stay pourable for longer: other kinds, and more of them. */
@@ -161,11 +228,12 @@ final class Trials {
       BatchDraft.Settled roomy = roomy(sitting, draft, now.draft);
       if (roomy != null) {
         Trial trial = tried(sitting, from.groups, enoughCups(draft, roomy));
-        now = trial.spareSeconds > now.spareSeconds ? trial : now;
+        now = trial.spareSeconds() > now.spareSeconds() ? trial : now;
         best = trial.betterThan(best, required) ? trial : best;
       }
       // More cups are waste: only where it would not do without them.
-      BatchDraft.Settled apart = best.spareSeconds >= required ? null : apart(draft, now.draft);
+      BatchDraft.Settled apart =
+          best.spareSeconds() >= required ? null : apart(sitting, draft, now.draft);
       if (apart == null) {
         return best;
       }
@@ -202,6 +270,20 @@ final class Trials {
         : null;
   }
 
+  /** The kind in which a cup lasts longest, the first of equals; null when there is none. */
+  private @Nullable CupKind longest(Job job, CupDraft cup, List<CupKind> kinds) {
+    CupKind longest = null;
+    double most = 0;
+    for (CupKind kind : kinds) {
+      double minutes = lasts(job, cup, kind);
+      if (minutes > most) {
+        longest = kind;
+        most = minutes;
+      }
+    }
+    return longest;
+  }
+
   /**
    * Minutes for which a cup's load would stay pourable in a kind, forgotten there from the start.
    */
@@ -214,15 +296,19 @@ final class Trials {
   }
 
   /** The fullest cup of several pours as two; null when there is none. */
-  private static BatchDraft.@Nullable Settled apart(BatchDraft draft, BatchDraft.Settled of) {
+  private BatchDraft.@Nullable Settled apart(
+      Stages.Sitting sitting, BatchDraft draft, BatchDraft.Settled of) {
     CupDraft fullest =
         of.cups().stream()
             .filter(c -> !c.byHand() && c.pours.size() > 1)
             .max(Comparator.comparingLong(c -> c.pouredMg))
             .orElse(null);
-    if (fullest == null || of.lone()) {
-      return null;
-    }
+    return fullest == null || of.lone() ? null : apart(sitting, draft, of, fullest);
+  }
+
+  /** A cup of several pours as two; null when no kind holds one of them. */
+  private BatchDraft.@Nullable Settled apart(
+      Stages.Sitting sitting, BatchDraft draft, BatchDraft.Settled of, CupDraft fullest) {
     CupDraft one = new CupDraft(fullest.colour, fullest.tint, fullest.hand);
     CupDraft two = new CupDraft(fullest.colour, fullest.tint, fullest.hand);
     for (PourDraft pour : fullest.pours) {
@@ -232,8 +318,7 @@ final class Trials {
     for (CupDraft cup : of.cups()) {
       for (CupDraft half : cup == fullest ? List.of(one, two) : List.of(cup)) {
         if (half.kind == null) {
-          List<CupKind> kinds = draft.kindsFor(half);
-          half.kind = kinds.isEmpty() ? null : kinds.get(0);
+          half.kind = longest(sitting.job(), half, draft.kindsFor(half));
         }
         if (half.kind == null) {
           return null;

@@ -130,8 +130,8 @@ public final class WaysOut {
    * @param ways the cheapest first; fewer than three when no more was found
    * @param stopped whether somebody had enough before everything was looked at
    */
-  public record Answer(@Nullable Binding binding, Plan plan, List<Way> ways, boolean stopped) {
-    public Answer {
+  public record Ways(@Nullable Binding binding, Plan plan, List<Way> ways, boolean stopped) {
+    public Ways {
       ways = List.copyOf(ways);
     }
   }
@@ -139,16 +139,16 @@ public final class WaysOut {
   /**
    * @throws InvalidValuesException when the session cannot be planned at all
    */
-  public static Answer of(Session session, Workshop workshop, Planner planner, Watch watch) {
+  public static Ways of(Session session, Workshop workshop, Planner planner, Watch watch) {
     WaysOut out = new WaysOut(session, workshop, planner, watch);
     List<Finding> breaches = breaches(out.now);
     if (breaches.isEmpty()) {
-      return new Answer(null, out.now, List.of(), false);
+      return new Ways(null, out.now, List.of(), false);
     }
     Finding worst = worst(breaches);
     out.search(breaches);
     out.ways.sort(Comparator.comparingDouble(out::cost));
-    return new Answer(
+    return new Ways(
         new Binding(
             worst.rule(),
             worst.place(),

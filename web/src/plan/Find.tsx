@@ -1,0 +1,87 @@
+import InputAdornment from "@mui/material/InputAdornment";
+import MenuItem from "@mui/material/MenuItem";
+import Box from "@mui/material/Box";
+import TextField from "@mui/material/TextField";
+import type { Plan } from "../api/client";
+
+/** From so many lines on a board has to be searched. */
+export const MANY_LINES = 9;
+
+export interface Sought {
+  words: string;
+  batch: number | null;
+}
+
+export const EVERYTHING: Sought = { words: "", batch: null };
+
+/** Lines of the board that are sought; null for all of them. */
+export function soughtLines(plan: Plan, sought: Sought): Set<number> | null {
+  const words = sought.words.trim().toLowerCase();
+  if (words === "" && sought.batch === null) {
+    return null;
+  }
+  const inBatch = new Set(
+    plan.batches
+      .filter((b) => sought.batch === null || b.number === sought.batch)
+      .flatMap((b) => b.cups.flatMap((c) => c.pours.map((p) => p.line))),
+  );
+  return new Set(
+    plan.pieces
+      .map((piece, line) => ({ piece, line }))
+      .filter(({ line }) => sought.batch === null || inBatch.has(line))
+      .filter(
+        ({ piece }) =>
+          piece.mouldName.toLowerCase().includes(words) ||
+          piece.layers.some((l) => l.colourName.toLowerCase().includes(words)),
+      )
+      .map(({ line }) => line),
+  );
+}
+
+/** Finds moulds by name or colour, and folds a large board by batch. */
+export function Find({
+  plan,
+  sought,
+  onSeek,
+}: {
+  plan: Plan;
+  sought: Sought;
+  onSeek: (sought: Sought) => void;
+}) {
+  const found = soughtLines(plan, sought)?.size ?? plan.pieces.length;
+  return (
+    <Box sx={{ display: "flex", gap: 1, mb: 1, flexWrap: "wrap" }}>
+      <TextField
+        label="Find a mould or colour"
+        value={sought.words}
+        onChange={(e) => onSeek({ ...sought, words: e.target.value })}
+        sx={{ flex: "1 1 170px" }}
+        slotProps={{
+          input: {
+            endAdornment: (
+              <InputAdornment position="end">
+                {found} of {plan.pieces.length}
+              </InputAdornment>
+            ),
+          },
+        }}
+      />
+      {plan.batches.length > 1 && (
+        <TextField
+          select
+          label="Of batch"
+          value={sought.batch ?? 0}
+          onChange={(e) => onSeek({ ...sought, batch: Number(e.target.value) || null })}
+          sx={{ width: 110 }}
+        >
+          <MenuItem value={0}>any</MenuItem>
+          {plan.batches.map((b) => (
+            <MenuItem key={b.number} value={b.number}>
+              {b.number}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    </Box>
+  );
+}
