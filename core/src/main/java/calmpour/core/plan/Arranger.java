@@ -136,18 +136,22 @@ final class Arranger {
       if (chance == null || chance.percent() >= sure) {
         return;
       }
+      int more = runs.wanted(sure);
       boolean changed = false;
-      Map<Integer, Integer> more = new HashMap<>();
-      runs.wanted(sure)
-          .forEach((number, seconds) -> {
-            Batch batch = batches.get(number - 1);
-            int spare = Schedule.spare(job.in(batch.resinId()), cure, List.of(batch));
-            more.merge(sittingOf.get(number - 1), spare + seconds, Math::max);
-          });
-      for (Map.Entry<Integer, Integer> each : more.entrySet()) {
-        int s = each.getKey();
-        if (each.getValue() > required[s] && each.getValue() > 0) {
-          required[s] = each.getValue();
+      for (int s = 0; s < shared.size(); s++) {
+        List<Integer> its = new ArrayList<>();
+        int spare = Integer.MAX_VALUE;
+        for (int b = 0; b < batches.size(); b++) {
+          if (sittingOf.get(b) == s) {
+            Batch batch = batches.get(b);
+            its.add(batch.number());
+            spare = Math.min(spare, Schedule.spare(job.in(batch.resinId()), cure, List.of(batch)));
+          }
+        }
+        // A sitting that is hardly ever late is not in the way.
+        boolean weak = runs.missedPercent(its) > (100 - sure) / (2 * shared.size());
+        if (weak && spare >= 0 && spare + more > required[s]) {
+          required[s] = spare + more;
           List<BatchDraft.Settled> surer = shareOrNull(sittings.get(s), stepG, required[s]);
           changed |= surer != null;
           shared.set(s, surer == null ? shared.get(s) : surer);

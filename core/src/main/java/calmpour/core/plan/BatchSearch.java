@@ -207,8 +207,41 @@ final class BatchSearch {
     if (best == null) {
       return null;
     }
+    Shared filled = filled(rows().get(0), best.batches.size());
+    if (filled != null && filled.batches.size() >= atLeast && better(filled, best)) {
+      best = filled;
+    }
+    while (best.batches.size() > Math.max(atLeast, leastBatches()) && goOn()) {
+      Shared fewer = withoutOne(best);
+      if (fewer == null) {
+        break;
+      }
+      best = fewer;
+    }
     Shared even = evened(best);
     return better(even, best) ? even : best;
+  }
+
+  /**
+   * Each group into the batch where it makes least waste, a new one only when none has room; null
+   * when that takes more than {@code most}.
+   */
+  private @Nullable Shared filled(List<Integer> row, int most) {
+    List<List<Integer>> batches = new ArrayList<>();
+    for (int group : row) {
+      if (!goOn()) {
+        return null;
+      }
+      int where = joins(batches, group);
+      if (where >= 0) {
+        batches.set(where, with(batches.get(where), group));
+      } else if (batches.size() < most) {
+        batches.add(List.of(group));
+      } else {
+        return null;
+      }
+    }
+    return tried(batches);
   }
 
   /** Orders in which neighbours have much in common. */
@@ -342,36 +375,52 @@ final class BatchSearch {
     return new Shared(batches, its);
   }
 
-  /** The tightest batch gives one group to another for as long as that is better. */
+  /**
+   * Tight batches give one group after the other to batches with more time, the tightest first, as
+   * long as that makes no step more of waste.
+   */
   private Shared evened(Shared from) {
     Shared best = from;
     boolean gained = true;
     while (gained && goOn() && best.spare() < required + Chain.CALM_SECONDS) {
-      gained = false;
-      Shared now = best;
-      int tight =
-          IntStream.range(0, now.trials.size())
-              .boxed()
-              .min(Comparator.comparingInt(b -> now.trials.get(b).spareSeconds()))
-              .orElseThrow();
+      Shared next = movedOnce(best);
+      gained = next != null;
+      best = next == null ? best : next;
+    }
+    return best;
+  }
+
+  private @Nullable Shared movedOnce(Shared now) {
+    List<Integer> tightest =
+        IntStream.range(0, now.trials.size())
+            .boxed()
+            .sorted(Comparator.comparingInt((Integer b) -> now.trials.get(b).spareSeconds()))
+            .toList();
+    for (int tight : tightest) {
       Set<String> looked = new HashSet<>();
       for (int group : now.batches.get(tight)) {
         if (now.batches.get(tight).size() == 1 || !looked.add(kinds.get(group))) {
           continue;
         }
-        for (int to = 0; to < now.batches.size() && !gained && goOn(); to++) {
-          Shared moved = to == tight ? null : moved(now, group, tight, to);
-          if (moved != null && better(moved, best)) {
-            best = moved;
-            gained = true;
+        for (int to : tightest.reversed()) {
+          Shared moved = to == tight || !goOn() ? null : moved(now, group, tight, to);
+          if (moved != null && calmer(moved, now)) {
+            return moved;
           }
-        }
-        if (gained) {
-          break;
         }
       }
     }
-    return best;
+    return null;
+  }
+
+  /** Better, or no worse and with more time to spare in all. */
+  private boolean calmer(Shared a, Shared b) {
+    return better(a, b) || (!better(b, a) && spareInAll(a) > spareInAll(b) + 10 * a.batches.size());
+  }
+
+  private int spareInAll(Shared of) {
+    int calm = required + Chain.CALM_SECONDS;
+    return of.trials.stream().mapToInt(t -> Math.min(t.spareSeconds(), calm)).sum();
   }
 
   private @Nullable Shared moved(Shared from, int group, int out, int into) {

@@ -117,23 +117,31 @@ final class ChanceRuns {
     return new Chance(100.0 * all / count, cups, weakest, count);
   }
 
-  /**
-   * How much more time to spare each batch needs so that in {@code percent} of the runs all of them
-   * are in time, by the batch's number; only batches that need more.
-   */
-  Map<Integer, Integer> wanted(double percent) {
-    Map<Integer, Integer> wanted = new HashMap<>();
-    // Each may miss its share of what may be missed; as if they missed on different days.
-    double each = 100 - (100 - percent) / batches.size();
-    for (int b = 0; b < batches.size(); b++) {
-      double[] sorted = late[b].clone();
-      Arrays.sort(sorted);
-      int at = Math.min(sorted.length - 1, (int) Math.ceil(sorted.length * each / 100) - 1);
-      if (sorted[at] > 0) {
-        wanted.put(batches.get(b).number, (int) Math.ceil(sorted[at]));
+  /** How much more time to spare would make {@code percent} of the runs good, s; at least 1. */
+  int wanted(double percent) {
+    double[] latest = new double[late[0].length];
+    Arrays.fill(latest, Double.NEGATIVE_INFINITY);
+    for (double[] ofBatch : late) {
+      for (int run = 0; run < latest.length; run++) {
+        latest[run] = Math.max(latest[run], ofBatch[run]);
       }
     }
-    return wanted;
+    Arrays.sort(latest);
+    int at = Math.clamp((long) Math.ceil(latest.length * percent / 100) - 1, 0, latest.length - 1);
+    return (int) Math.max(1, Math.ceil(latest[at]));
+  }
+
+  /** In how many of the runs one of these batches was late, %. */
+  double missedPercent(List<Integer> numbers) {
+    int missed = 0;
+    for (int run = 0; run < late[0].length; run++) {
+      boolean any = false;
+      for (int b = 0; b < batches.size(); b++) {
+        any |= late[b][run] > 0 && numbers.contains(batches.get(b).number);
+      }
+      missed += any ? 1 : 0;
+    }
+    return 100.0 * missed / late[0].length;
   }
 
   /** One batch as arrays, so that ten thousand runs take no time. */

@@ -22,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Proposes a plan for a session. Depends on nothing but its arguments: the same session and
@@ -94,7 +95,7 @@ public final class Planner {
   /** The plan as it stands before it is judged. */
   Plan unjudged(Session session, Workshop workshop) {
     Job job = Resolution.of(session, workshop);
-    return made(job, course(job, Watch.NOBODY), Recorder.off()).plan();
+    return made(job, course(job), Recorder.off()).plan();
   }
 
   /** Whether every pour is in time in a session like this one, shared out in the same batches. */
@@ -115,7 +116,7 @@ public final class Planner {
   public Optional<Derivation> explain(Session session, Workshop workshop, String quantity) {
     Recorder recorder = Recorder.on();
     Job job = Resolution.of(session, workshop);
-    made(job, course(job, Watch.NOBODY), recorder);
+    made(job, course(job), recorder);
     return recorder.derivation(quantity);
   }
 
@@ -128,7 +129,7 @@ public final class Planner {
    */
   public Optional<CureRun> curve(Session session, Workshop workshop, String body) {
     Job job = Resolution.of(session, workshop);
-    Arranger.Course course = course(job, Watch.NOBODY);
+    Arranger.Course course = course(job);
     List<Batch> amounts = amounts(job, fill(job, course, Recorder.off()));
     Schedule.Laid laid = Schedule.of(job, cure, amounts, course.notBefore());
     for (Batch batch : amounts) {
@@ -157,7 +158,7 @@ public final class Planner {
    */
   public Optional<BatchCard> card(Session session, Workshop workshop, int number) {
     Job job = Resolution.of(session, workshop);
-    Plan plan = made(job, course(job, Watch.NOBODY), Recorder.off()).plan();
+    Plan plan = made(job, course(job), Recorder.off()).plan();
     return plan.batches().stream()
         .filter(b -> b.number() == number)
         .findFirst()
@@ -184,7 +185,7 @@ public final class Planner {
           Problem.of("added[" + i + "].colourantId", Problem.Code.UNKNOWN_ID, id));
     }
     check.orThrow();
-    return made(job, course(job, Watch.NOBODY), Recorder.off()).plan().batches().stream()
+    return made(job, course(job), Recorder.off()).plan().batches().stream()
         .flatMap(b ->
             b.cups().stream()
                 .filter(c -> c.id().equals(cupId))
@@ -218,18 +219,28 @@ public final class Planner {
   }
 
   /** Worked out once for a session: the plan, its cards and its curves all ask. */
-  private Arranger.Course course(Job job, Watch watch) {
+  private Arranger.Course course(Job job) {
+    return course(job, null);
+  }
+
+  /**
+   * @param watch of somebody who waits for it; null for what a plan of it is asked for afterwards:
+   *     then it is the course of that plan, even if it was stopped
+   */
+  private Arranger.Course course(Job job, @Nullable Watch watch) {
     if (job.session().justMix() != null) {
       return new Arranger.Course(List.of(), 0, new Arranged(1, 0, false, 0));
     }
     Asked asked = new Asked(job.session(), job.used(), job.bookings());
     synchronized (courses) {
       Arranger.Course known = courses.get(asked);
-      if (known != null && !known.how().stopped()) {
+      if (known != null && (watch == null || !known.how().stopped())) {
         return known;
       }
     }
-    Arranger.Course found = new Arranger(job, cure, watch, drafts -> day(job, drafts)).course();
+    Arranger.Course found =
+        new Arranger(job, cure, watch == null ? Watch.NOBODY : watch, drafts -> day(job, drafts))
+            .course();
     synchronized (courses) {
       courses.put(asked, found);
     }

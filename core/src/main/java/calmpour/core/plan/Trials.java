@@ -27,6 +27,9 @@ final class Trials {
   /** Cups changed one after the other for more time to spare. */
   private static final int MOST_CALMING = 6;
 
+  /** So much too late a batch may be to be worth changing its cups one by one, s. */
+  private static final int NEARLY_SECONDS = 240;
+
   private final CureModel cure;
   private final Watch watch;
   private final Map<String, Trial> known = new HashMap<>();
@@ -125,7 +128,7 @@ final class Trials {
     if (own == null) {
       throw new IllegalStateException("bug: cavities alike do not make batches alike");
     }
-    return calmer(sitting, own, required).draft;
+    return goOn() ? calmer(sitting, own, required).draft : own.draft;
   }
 
   /**
@@ -204,12 +207,16 @@ final class Trials {
       }
       Trial trial = tried(sitting, groups, enoughCups(draft, settled));
       best = best == null || trial.betterThan(best, required) ? trial : best;
-      if (best.spareSeconds() >= required + Chain.CALM_SECONDS) {
+      if (best.spareSeconds() >= required + Chain.CALM_SECONDS || !goOn()) {
         return best;
       }
       best = slower(sitting, draft, best, required);
     }
-    return best;
+    boolean nearly =
+        best != null
+            && best.spareSeconds() < required
+            && best.spareSeconds() > required - NEARLY_SECONDS;
+    return nearly ? calmer(sitting, best, required) : best;
   }
 
   private Trial tried(Stages.Sitting sitting, List<Integer> groups, BatchDraft.Settled settled) {

@@ -30,7 +30,7 @@ class AgreementTest {
 
   @Test
   void auditAndSimulatorFindTheSame() {
-    Map<Finding.Rule, Integer> broken = agree(new Random(20_261_124), 3_000);
+    Map<Finding.Rule, Integer> broken = agree(new Random(20_261_124), 4_000);
     Set<Finding.Rule> judged = EnumSet.copyOf(JUDGED);
     judged.addAll(Inspection.RULES);
     assertThat(judged)

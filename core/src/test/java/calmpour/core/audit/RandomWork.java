@@ -62,7 +62,7 @@ final class RandomWork {
       try {
         Session session = draw.session();
         // Most as they first come: to be judged, not to be good.
-        boolean searched = draw.chance(0.2);
+        boolean searched = draw.chance(0.1);
         return new Work(session, workshop, PLANNER.plan(session, workshop, tried -> searched));
       } catch (InvalidValuesException cannotBe) {
         // An embed that fills its layer, two resins that should flow together: draw again.

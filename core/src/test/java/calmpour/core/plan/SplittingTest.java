@@ -381,9 +381,10 @@ class SplittingTest {
   @Test
   void whatWarmingMadeLateIsMendedByNotWarming() {
     Mixing both = new Mixing(Mixing.Warming.BOTH, null, 40.0, Mixing.MixingCups.ONE, 0.75, 0, null);
-    Session session = session(Habits.DEFAULT, piece("knob", 5, "blue"), piece("push", 4, "clear"));
+    Habits rested = Habits.DEFAULT.withRestMinutes(13);
+    Session session = session(rested, piece("knob", 5, "blue"), piece("push", 4, "clear"));
     assertThat(plan(session).spareSeconds()).isPositive();
-    Plan warm = plan(session.withHabits(Habits.DEFAULT.withMixing(both)));
+    Plan warm = plan(session.withHabits(rested.withMixing(both)));
     assertThat(warm.spareSeconds()).isNegative();
     Finding late =
         warm.findings().stream()
