@@ -1,31 +1,17 @@
 package calmpour.core.audit;
 
 import calmpour.core.cure.EngineModel;
-import calmpour.core.design.Fill;
-import calmpour.core.design.Join;
-import calmpour.core.design.Layer;
-import calmpour.core.habit.Habits;
-import calmpour.core.habit.Hands;
-import calmpour.core.mould.Mould;
+import calmpour.core.plan.BigSession;
+import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
+import calmpour.core.plan.Judge;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Planner;
-import calmpour.core.resin.CureTimes;
-import calmpour.core.resin.MixRatio;
-import calmpour.core.resin.ResinKind;
-import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
-import calmpour.core.session.Piece;
-import calmpour.core.session.Room;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
-import calmpour.core.tint.Colour;
-import calmpour.core.tint.Colourant;
-import calmpour.core.tint.ColourantForm;
-import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -53,90 +39,31 @@ public class AuditBench {
   int moulds;
 
   private final EngineModel engine = new EngineModel();
-  private final Planner silent = new Planner(engine, (facts, ways) -> List.of());
+  private final Planner silent = new Planner(engine, new Silent());
   private final Planner judging = new Planner(engine, new Audit());
+  /** Judges nothing. */
+  private static final class Silent implements Judge {
+    @Override
+    public List<Finding> judge(Facts facts, Supplier<List<Finding.Mend>> latePours) {
+      return List.of();
+    }
+
+    @Override
+    public int missedInTime(Facts facts) {
+      return 0;
+    }
+  }
+
   private Session session;
   private Workshop workshop;
   private Plan plan;
 
-  private static ResinSystem resin(String id, double potLife) {
-    return new ResinSystem(
-        id,
-        id,
-        ResinKind.CASTING,
-        new MixRatio(2, 1, MixRatio.Basis.WEIGHT),
-        1.15,
-        1.01,
-        potLife,
-        100.0,
-        24.0,
-        600.0,
-        3.0,
-        null,
-        null,
-        null,
-        new CureTimes(6.0, 4.0, 12.0, 24.0, 10.0, 72.0),
-        null,
-        null,
-        null);
-  }
-
   @Setup
   public void plan() {
-    List<Mould> all = new ArrayList<>();
-    List<Piece> pieces = new ArrayList<>();
-    List<Colour> colours = new ArrayList<>();
-    for (int c = 0; c < 10; c++) {
-      colours.add(
-          new Colour("c" + c, "Colour " + c, "#446688", List.of(new Colour.Part("tint", 1 + c / 5.0))));
-    }
-    // A session has at most 200 lines; beyond, each mould stands on the board twice as often.
-    int lines = Math.min(moulds, 120);
-    for (int m = 0; m < lines; m++) {
-      all.add(Mould.told("m" + m, "Mould " + m, 4 + (m * 7) % 17, 10.0 + m % 9, 1.0));
-      String resin = m % 2 == 0 ? null : "other";
-      pieces.add(
-          new Piece(
-              "m" + m,
-              2 * moulds / lines,
-              List.of(
-                  layer(m, resin, Fill.ofShare(0.3), Join.TOGETHER),
-                  layer(m + 3, resin, Fill.ofShare(0.3), m % 3 == 0 ? Join.GEL : Join.CURED),
-                  layer(m + 7, resin, null, Join.CURED))));
-    }
-    workshop =
-        new Workshop(
-            all,
-            List.of(resin("slow", 60), resin("other", 45)),
-            List.of(
-                new Colourant(
-                    "tint", "Tint", ColourantForm.LIQUID_TINT, "#446688", null, null, null, null, null,
-                    null, null)),
-            colours,
-            List.of(
-                new CupKind("mix", "Mixing cup", CupKind.Use.MIXING, 90, 120, 140),
-                new CupKind("small", "Colour cup", CupKind.Use.COLOUR, 40, 54, 60)));
-    session =
-        new Session(
-            "Bench",
-            LocalDateTime.of(2026, 11, 28, 10, 0),
-            "Europe/London",
-            new Room(22, null),
-            "slow",
-            pieces,
-            null,
-            List.of(),
-            1,
-            List.of(),
-            List.of(),
-            Habits.DEFAULT,
-            Hands.DEFAULT,
-            null);
+    BigSession big = BigSession.of(moulds);
+    session = big.session();
+    workshop = big.workshop();
     plan = silent.plan(session, workshop);
-  }
-
-  private static Layer layer(int colour, String resin, Fill fill, Join join) {
-    return new Layer("c" + colour % 10, fill, join, resin, List.of(), null, List.of());
   }
 
   /** The reference: the same plan, made while every body of resin is still remembered. */

@@ -100,14 +100,16 @@ export function about(id: string | undefined) {
 }
 
 api.use({
-  onRequest({ request }) {
+  async onRequest({ request }) {
     const url = new URL(request.url);
     const asks = url.pathname.startsWith("/api/plan") && request.method === "POST";
     if (!asks || keptId === undefined || url.searchParams.has("id")) {
       return undefined;
     }
     url.searchParams.set("id", keptId);
-    return new Request(url, request);
+    // A request with a body cannot be sent on as it is: its text is taken over.
+    const { method, headers, signal } = request;
+    return new Request(url, { method, headers, signal, body: await request.text() });
   },
 });
 

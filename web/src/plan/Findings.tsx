@@ -40,6 +40,7 @@ export function Findings(props: Props) {
       (f.accepted !== undefined ||
         f.place.startsWith("piece/") ||
         f.place.startsWith("layer/") ||
+        f.rule === "BEGINS_LATER" ||
         f.rule === "LABEL_CONTRADICTS"),
   );
   if (breaches.length + near.length + notes.length === 0) {

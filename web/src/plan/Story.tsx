@@ -23,7 +23,7 @@ export function Story({ sentences, changed, least, batches }: Props) {
         <Button onClick={() => setOpen(!open)} aria-expanded={open} sx={{ minHeight: 32, py: 0 }}>
           {open ? "Put the story away" : "The plan’s story"}
         </Button>
-        <Box component="span" role="status" sx={{ color: "text.secondary" }}>
+        <Box component="span" aria-live="polite" sx={{ color: "text.secondary" }}>
           {changed}
         </Box>
       </Box>

@@ -99,7 +99,7 @@ export function TitleLine(props: Props) {
           )}
         </Box>
         {props.tried !== null && (
-          <Box role="status" sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+          <Box aria-live="polite" sx={{ display: "flex", alignItems: "center", gap: 1 }}>
             Arranging… {props.tried} ways tried
             <Button onClick={props.onEnough} variant="outlined">
               Enough, take the best so far

@@ -85,7 +85,7 @@ export function Ways({ session, answer, resins, id, onTake }: Props) {
       <Sheet title="Ways out">
         {binding && <Box sx={{ mb: 1 }}>{bindingText(binding, answer.plan, units)}</Box>}
         {(state.status === "waiting" || state.status === "looking") && (
-          <Box role="status" sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
+          <Box aria-live="polite" sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
             Looking for the cheapest ways out…
             {state.status === "looking" && (
               <Button onClick={() => stop(state.ticket)}>Enough</Button>

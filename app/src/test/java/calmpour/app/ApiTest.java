@@ -124,8 +124,11 @@ class ApiTest {
     String id = app.post("/api/sessions", session).body().get("id").asString();
     JsonNode itself = app.post("/api/plan?id=" + id, session).body().at("/plan/findings");
     assertThat(breaches(itself)).isEmpty();
-    JsonNode another = app.post("/api/plan", session).body().at("/plan/findings");
-    assertThat(breaches(another)).contains("HANDS_BOOKED");
+    // Another one of the same evening keeps out of its way, and says so.
+    JsonNode another = app.post("/api/plan", session).body().at("/plan");
+    assertThat(breaches(another.get("findings"))).isEmpty();
+    assertThat(another.at("/arranged/beginsSeconds").asInt()).isPositive();
+    assertThat(another.get("findings").toString()).contains("BEGINS_LATER");
     app.delete("/api/sessions/" + id);
     assertThat(breaches(app.post("/api/plan", session).body().at("/plan/findings"))).isEmpty();
   }
@@ -264,6 +267,9 @@ class ApiTest {
             + " | cupsByHand[0].layers[0] | no longer there",
         "/cupsByHand | [{\"layers\": []}] | cupsByHand[0].layers | between",
         "/strengths | [{\"colourId\": \"harbour\", \"factor\": 0}] | strengths[0].factor | between",
+        "/habits | {\"planning\": {\"surePercent\": 100}} | habits.planning.surePercent"
+            + " | Nobody can be 100",
+        "/habits | {\"planning\": {\"pairsOfHands\": 3}} | habits.planning.pairsOfHands | between 1 and 2",
         "/habits | {\"mixing\": {\"extraAPercent\": 5}} | habits.mixing.extraAPercent | between 0 and 2",
         "/habits | {\"mixing\": {\"cups\": \"THREE\"}} | habits.mixing.cups | ONE",
         "/habits | {\"splitting\": {\"cupAtMostMl\": 0}} | habits.splitting.cupAtMostMl | between 5",
@@ -309,6 +315,46 @@ class ApiTest {
     assertThat(answer.status()).isEqualTo(413);
     assertThat(answer.body().get("detail").asString()).contains("2 MB");
     assertThat(app.post("/api/plan", pantry()).status()).isEqualTo(200);
+  }
+
+  @Test
+  void whatDoesNotFitComesWithPlansThatDo() {
+    ObjectNode late = RunningApp.demoDocument("sessions/late-switch-toggles");
+    late.put("startsAt", "2027-02-01T10:00:00");
+    assertThat(breaches(app.post("/api/plan", late).body().at("/plan/findings"))).isNotEmpty();
+    RunningApp.Answer answer = app.post("/api/plan/ways", late);
+    assertThat(answer.status()).isEqualTo(200);
+    assertThat(answer.body().at("/binding/rule").asString()).isEqualTo("POUR_AFTER_WORKING_TIME");
+    JsonNode ways = answer.body().get("ways");
+    assertThat(ways.size()).isBetween(1, 3);
+    for (JsonNode way : ways) {
+      JsonNode again = app.post("/api/plan", way.get("session")).body().at("/plan");
+      assertThat(breaches(again.get("findings"))).as(way.get("kind").asString()).isEmpty();
+      assertThat(again.get("batches")).isEqualTo(way.at("/plan/batches"));
+    }
+  }
+
+  /** Two thousand pieces by mistake: an answer, and whoever has had enough gets what there is. */
+  @Test
+  void aPlanInTheMakingTellsHowFarItIsAndCanBeStopped() throws Exception {
+    ObjectNode session = pantry();
+    session.put("startsAt", "2027-02-03T10:00:00");
+    for (JsonNode piece : session.withArray("pieces")) {
+      ((ObjectNode) piece).put("count", 60);
+    }
+    var planning =
+        java.util.concurrent.CompletableFuture.supplyAsync(
+            () -> app.post("/api/plan?ticket=mine", session));
+    int tried = 0;
+    while (!planning.isDone() && tried == 0) {
+      RunningApp.Answer progress = app.get("/api/plan/tickets/mine");
+      tried = progress.status() == 200 ? progress.body().get("tried").asInt() : 0;
+    }
+    app.delete("/api/plan/tickets/mine");
+    RunningApp.Answer answer = planning.get(60, java.util.concurrent.TimeUnit.SECONDS);
+    assertThat(answer.status()).isEqualTo(200);
+    assertThat(answer.body().at("/plan/totals/cavities").asInt()).isEqualTo(300);
+    assertThat(app.get("/api/plan/tickets/mine").status()).isEqualTo(404);
   }
 
   @Test

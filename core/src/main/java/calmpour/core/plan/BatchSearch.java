@@ -35,6 +35,7 @@ final class BatchSearch {
   private final List<String> kinds;
 
   private final int began;
+  private int least;
 
   /**
    * @param stepG in which waste is compared, g
@@ -98,15 +99,22 @@ final class BatchSearch {
         .toList();
   }
 
-  /** Batches that no way of sharing can do without: the sum of masses beside the largest batch. */
+  /**
+   * Batches that no way of sharing can do without: the sum of masses beside the largest batch, and
+   * the time that pouring takes beside the longest that any cup here can be poured from.
+   */
   int leastBatches() {
-    double resinG =
-        sitting.groups().stream()
-            .flatMap(List::stream)
-            .mapToDouble(p -> Milligrams.grams(p.massMg()) / (1 + tintG(p)))
-            .sum();
-    double most = new Limits(sitting.job()).largestMixG();
-    return (int) Math.max(1, Math.ceil(resinG / most - 1e-9));
+    if (least == 0) {
+      double resinG =
+          sitting.groups().stream()
+              .flatMap(List::stream)
+              .mapToDouble(p -> Milligrams.grams(p.massMg()) / (1 + tintG(p)))
+              .sum();
+      double byMass = resinG / new Limits(sitting.job()).largestMixG();
+      double byHands = trials.pouringSeconds(sitting) / trials.longestSeconds(sitting);
+      least = (int) Math.max(1, Math.ceil(Math.max(byMass, byHands) - 1e-9));
+    }
+    return least;
   }
 
   private double tintG(PourDraft pour) {

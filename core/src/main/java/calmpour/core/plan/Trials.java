@@ -3,6 +3,8 @@ package calmpour.core.plan;
 import calmpour.core.cure.CureModel;
 import calmpour.core.derive.Recorder;
 import calmpour.core.design.PieceWork;
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Hands;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Tool;
@@ -33,6 +35,7 @@ final class Trials {
   private final CureModel cure;
   private final Watch watch;
   private final Map<String, Trial> known = new HashMap<>();
+  private final Map<String, Double> alone = new HashMap<>();
   private int tried;
 
   Trials(CureModel cure, Watch watch) {
@@ -275,6 +278,52 @@ final class Trials {
     return changed && holds
         ? new BatchDraft.Settled(of.resinId(), of.stage(), cups, of.lone())
         : null;
+  }
+
+  /** What pouring alone takes, s. */
+  double pouringSeconds(Stages.Sitting sitting) {
+    Hands hands = sitting.job().session().hands();
+    return sitting.groups().stream()
+        .flatMap(List::stream)
+        .mapToDouble(p -> hands.pourSecondsCavity() + hands.pourSecondsMl() * p.volumeMl())
+        .sum();
+  }
+
+  /**
+   * The longest that can be poured from any cup of a batch, all hands together: from the end of the
+   * rest until the smallest pour, alone in whichever cup keeps it longest, thickens less the
+   * margin; infinite where even that is too late.
+   */
+  double longestSeconds(Stages.Sitting sitting) {
+    Job job = sitting.job();
+    double most = 0;
+    for (List<PourDraft> group : sitting.groups()) {
+      for (PourDraft pour : group) {
+        CupDraft cup =
+            new CupDraft(pour.colour(), job.tints().get(pour.colour().id()), CupDraft.BY_PLAN);
+        cup.add(pour);
+        for (List<CupKind> kinds : List.of(job.colourCups(), job.mixingCups())) {
+          for (CupKind kind : kinds) {
+            most = Math.max(most, known(job, cup, kind));
+          }
+        }
+      }
+    }
+    Habits habits = job.session().habits();
+    Double label = job.resin().mixMinutes();
+    double before =
+        job.session().hands().weighSecondsPart()
+            + 60 * (label == null ? habits.stirMinutes() : label)
+            + 60 * habits.restMinutes();
+    double left = most * 60 - 60 * habits.marginMinutes() - before;
+    int pairs = habits.planning().pairsOfHands();
+    return left > 0 ? left * pairs : Double.POSITIVE_INFINITY;
+  }
+
+  /** Minutes; pours alike are not asked about twice. */
+  private double known(Job job, CupDraft cup, CupKind kind) {
+    String key = job.resin().id() + " " + cup.colour.id() + " " + cup.pouredMg + " " + kind.id();
+    return alone.computeIfAbsent(key, k -> lasts(job, cup, kind));
   }
 
   /** The kind in which a cup lasts longest, the first of equals; null when there is none. */

@@ -13,6 +13,7 @@ import calmpour.core.mould.Mould;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Arrangement;
+import calmpour.core.session.Hours;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -170,6 +171,20 @@ class ArrangingTest {
             .session()
             .withHabits(shorter.session().habits().withRestMinutes(shorter.value() + 1));
     assertThat(breaches(planner.plan(more, workshop))).isNotEmpty();
+  }
+
+  /** In London the hour from one to two does not exist on 28 March 2027. */
+  @Test
+  void hoursThatTheClocksSkipAreNobodysHours() {
+    Session session =
+        Samples.session(List.of(piece("knob", 2, "oat")))
+            .withStartsAt(java.time.LocalDateTime.of(2027, 3, 28, 0, 30))
+            .withArrangement(Arrangement.FREE.withHours(Hours.daily(60, 120)));
+    Plan plan = plan(session, workshop(40));
+    assertThat(breaches(plan)).isEmpty();
+    // One in the morning of the 29th is 23½ hours later: an hour was skipped.
+    int first = plan.tasks().stream().mapToInt(Task::startSeconds).min().orElseThrow();
+    assertThat(first).isEqualTo((23 * 60 + 30) * 60);
   }
 
   @Test

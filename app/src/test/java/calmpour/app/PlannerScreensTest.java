@@ -1,0 +1,166 @@
+package calmpour.app;
+
+import static calmpour.app.Seen.button;
+import static calmpour.app.Seen.choose;
+import static calmpour.app.Seen.field;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What the planner decides as it is seen: ways out, story, bench, plans side by side. */
+class PlannerScreensTest {
+  @TempDir static Path data;
+  private static RunningApp demo;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    demo = RunningApp.demo(data);
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    demo.close();
+  }
+
+  @AfterEach
+  void nothingLeftTheMachineAndNothingFailed() {
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  /** On a day of its own, so that nothing else is in its way. */
+  private static Page opened(ObjectNode session, String name, String day) {
+    session.put("name", name).put("startsAt", day + "T10:00:00");
+    String id = demo.post("/api/sessions", session).body().get("id").asString();
+    Page page = browser.page(1280, 900);
+    page.navigate(demo.url("/#/plan/" + id));
+    button(page, "The plan’s story").waitFor();
+    return page;
+  }
+
+  private static Locator ways(Page page) {
+    return page.getByRole(
+        AriaRole.TABLE, new Page.GetByRoleOptions().setName("Plans side by side"));
+  }
+
+  @Test
+  void whatDoesNotFitIsToldWithWaysOutThatFit() {
+    Page page =
+        opened(RunningApp.demoDocument("sessions/late-switch-toggles"), "Late", "2027-01-04");
+    Locator sentence = page.getByRole(AriaRole.STATUS);
+    assertThat(sentence).containsText("too late");
+    Locator table = ways(page);
+    assertThat(table)
+        .isVisible(
+            new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
+                .setTimeout(30_000));
+    assertThat(table.getByRole(AriaRole.COLUMNHEADER).first()).hasText("As it is");
+    assertThat(table.getByRole(AriaRole.ROW).nth(1)).containsText("too late");
+    Locator first =
+        table
+            .getByRole(
+                AriaRole.BUTTON,
+                new Locator.GetByRoleOptions().setName(Pattern.compile("^Its pour line:")))
+            .first();
+    first.click();
+    assertThat(
+            page.getByRole(
+                AriaRole.GROUP,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Pour line:"))))
+        .not()
+        .hasCount(1);
+    table
+        .getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Take:")))
+        .first()
+        .click();
+    assertThat(sentence).not().containsText("too late");
+    assertThat(table).hasCount(0);
+    button(page, "Undo").click();
+    assertThat(sentence).containsText("too late");
+  }
+
+  @Test
+  void aPlanTellsItsStoryAndHowTheMouldsStand() {
+    Page page = opened(RunningApp.demoDocument("sessions/pantry-knobs"), "Told", "2027-01-05");
+    button(page, "The plan’s story").click();
+    Locator story =
+        page.getByLabel("The plan’s story", new Page.GetByLabelOptions().setExact(true)).last();
+    assertThat(story).containsText("fills 14 pieces");
+    assertThat(story).containsText("Tightest is");
+    assertThat(story).containsText("out of its mould");
+    button(page, "From above").click();
+    Locator above =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("The bench from above"));
+    assertThat(above.getByText("14", new Locator.GetByTextOptions().setExact(true))).isVisible();
+    button(page, "In section").click();
+    button(page, "One Knob 32 more").click();
+    assertThat(page.getByText(Pattern.compile("^Changed: .*more to mix"))).isVisible();
+  }
+
+  @Test
+  void twoPlansLieSideBySide() {
+    Page page = opened(RunningApp.demoDocument("sessions/pantry-knobs"), "Beside", "2027-01-06");
+    button(page, "One Knob 32 more").click();
+    assertThat(page.getByText(Pattern.compile("^Changed:"))).isVisible();
+    button(page, "Lay beside another plan").click();
+    choose(page, "Beside", "before the last change");
+    Locator table = ways(page);
+    assertThat(table.getByRole(AriaRole.ROW).nth(2)).hasText(Pattern.compile("pieces\\s*15\\s*14"));
+    table
+        .getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take: Before the last change"))
+        .click();
+    assertThat(page.getByLabel("6 of Knob 32")).isVisible();
+  }
+
+  @Test
+  void aLargeBoardIsSearchedAndFolded() {
+    ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
+    var pieces = session.withArray("pieces");
+    int lines = pieces.size();
+    while (pieces.size() < 14) {
+      ObjectNode more = (ObjectNode) pieces.get(pieces.size() % lines).deepCopy();
+      pieces.add(more.put("count", 1));
+    }
+    Page page = opened(session, "Many", "2027-01-07");
+    field(page, "Find a mould or colour").fill("cord");
+    Locator board =
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Moulds on the board"));
+    assertThat(board.getByRole(AriaRole.LISTITEM)).hasCount(3);
+    field(page, "Find a mould or colour").fill("");
+    assertThat(board.getByRole(AriaRole.LISTITEM)).hasCount(14);
+  }
+
+  @Test
+  void aHelperIsAThreadOfTheirOwnAndNobodyIsCertain() {
+    Page page = opened(RunningApp.demoDocument("sessions/pantry-knobs"), "Helped", "2027-01-08");
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
+        .click();
+    field(page, "Pairs of hands").fill("2");
+    assertThat(
+            page.getByRole(
+                AriaRole.GROUP,
+                new Page.GetByRoleOptions()
+                    .setName(Pattern.compile("the work of two pairs of hands"))))
+        .isVisible();
+    field(page, "Every pour makes it on").fill("100");
+    assertThat(page.getByText("Nobody can be 100 % sure")).isVisible();
+    field(page, "Every pour makes it on").fill("97");
+    assertThat(page.getByText("Nobody can be 100 % sure")).hasCount(0);
+  }
+}
