@@ -323,6 +323,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     value={batch?.number}
                     onChange={(_, next: number | null) => next && setBatchNumber(next)}
                     aria-label="Batch"
+                    sx={{ flexWrap: "wrap" }}
                   >
                     {plan.batches.map((b) => (
                       <ToggleButton

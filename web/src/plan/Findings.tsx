@@ -132,7 +132,9 @@ function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
       }}
     >
       {line.breach ? <WrongMark /> : <b aria-hidden="true">·</b>}
-      <span>{line.text}</span>
+      <Box component="span" sx={{ flex: { xs: "1 1 220px", sm: "0 1 auto" } }}>
+        {line.text}
+      </Box>
       {finding?.accepted !== undefined && (
         <>
           <Box component="span" sx={{ color: "text.secondary" }}>
