@@ -162,7 +162,7 @@ class ScreensTest {
     Page page = open(demo, "/#/plan/" + id);
     Locator sentence = page.getByRole(AriaRole.STATUS);
     assertThat(sentence).containsText("too late");
-    assertThat(page.getByText(Pattern.compile("^\\d+ too late$"))).isVisible();
+    assertThat(page.getByText(Pattern.compile("^\\d+ too late$")).first()).isVisible();
     page.getByRole(
             AriaRole.BUTTON,
             new Page.GetByRoleOptions().setName(Pattern.compile("^Rest \\d+ min instead of")))

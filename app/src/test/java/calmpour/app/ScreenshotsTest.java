@@ -59,7 +59,9 @@ class ScreenshotsTest {
       Page late = open(browser, app, "/#/sessions", 1280, 800);
       shoot(late, "sessions");
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();
-      late.getByText(java.util.regex.Pattern.compile("^\\d+ too late$")).waitFor();
+      late.getByText(java.util.regex.Pattern.compile("^\\d+ too late$")).first().waitFor();
+      late.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Plans side by side"))
+          .waitFor();
       shoot(late, "plan-late");
 
       Page mix = open(browser, app, "/#/mix", 1280, 800);
