@@ -61,7 +61,7 @@ class ScreenshotsTest {
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();
       late.getByText(java.util.regex.Pattern.compile("^\\d+ too late$")).first().waitFor();
       late.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Plans side by side"))
-          .waitFor();
+          .waitFor(new com.microsoft.playwright.Locator.WaitForOptions().setTimeout(60_000));
       shoot(late, "plan-late");
 
       Page mix = open(browser, app, "/#/mix", 1280, 800);
