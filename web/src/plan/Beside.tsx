@@ -7,7 +7,7 @@ import { sittings } from "../drawing/pourLineLayout";
 import { WrongMark } from "../frame/Told";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { clockTime, dayAndTime, lastPourEnds, minutes, outOfMoulds, stand } from "./wording";
+import { dayAndTime, lastPourEnds, minutes, outOfMoulds, stand } from "./wording";
 
 /** A plan that is held beside another. */
 export interface Held {
@@ -187,9 +187,4 @@ export function sure(plan: Plan): string {
 /** Never more precise than it can be, and never certain. */
 export function sureOf(percent: number): string {
   return percent > 99.5 ? "99 in 100 days or more" : `${Math.floor(percent)} in 100 days`;
-}
-
-/** When the last pour ends, in the plan's own words. */
-export function lastPour(plan: Plan, startsAt: Date, zoneId: string): string {
-  return clockTime(startsAt, lastPourEnds(plan), zoneId);
 }
