@@ -49,11 +49,20 @@ public record BigSession(Session session, Workshop workshop) {
         null);
   }
 
+  /** Like the workshop's own: 14 cavities, five colours, one resin, one layer, an evening. */
+  public static BigSession evening() {
+    return of(7, 5, false);
+  }
+
   public static BigSession of(int moulds) {
+    return of(moulds, 10, true);
+  }
+
+  private static BigSession of(int moulds, int colourCount, boolean layered) {
     List<Mould> all = new ArrayList<>();
     List<Piece> pieces = new ArrayList<>();
     List<Colour> colours = new ArrayList<>();
-    for (int c = 0; c < 10; c++) {
+    for (int c = 0; c < colourCount; c++) {
       colours.add(
           new Colour("c" + c, "Colour " + c, "#446688", List.of(new Colour.Part("tint", 1 + c / 5.0))));
     }
@@ -66,10 +75,12 @@ public record BigSession(Session session, Workshop workshop) {
           new Piece(
               "m" + m,
               2 * moulds / lines,
-              List.of(
-                  layer(m, resin, Fill.ofShare(0.3), Join.TOGETHER),
-                  layer(m + 3, resin, Fill.ofShare(0.3), m % 3 == 0 ? Join.GEL : Join.CURED),
-                  layer(m + 7, resin, null, Join.CURED))));
+              layered
+                  ? List.of(
+                      layer(m, resin, Fill.ofShare(0.3), Join.TOGETHER),
+                      layer(m + 3, resin, Fill.ofShare(0.3), m % 3 == 0 ? Join.GEL : Join.CURED),
+                      layer(m + 7, resin, null, Join.CURED))
+                  : List.of(layer(m % 5, null, null, Join.TOGETHER))));
     }
     Workshop workshop =
         new Workshop(

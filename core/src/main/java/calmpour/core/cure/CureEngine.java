@@ -4,6 +4,7 @@ import calmpour.core.cure.CureRun.CurvePoint;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import org.hipparchus.analysis.solvers.RiddersSolver;
 import org.hipparchus.ode.ODEIntegrator;
 import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.ODEStateAndDerivative;
@@ -50,8 +51,11 @@ public final class CureEngine {
   /** A thick piece over four weeks takes some ten thousand; more is no resin. */
   private static final int MOST_EVALUATIONS = 400_000;
 
-  /** A state is found to this share of a step. */
-  private static final int HALVINGS = 40;
+  /** A state is found to this, min and relative: far within what the integration is good for. */
+  private static final double FOUND_TO = 1e-9;
+
+  private static final int MOST_LOOKS = 100;
+  private static final double BEYOND = 1e3;
 
   /** A forgotten cup has had its peak when it is so much cooler again, K. */
   private static final double PAST_PEAK_K = 2;
@@ -99,12 +103,33 @@ public final class CureEngine {
    * @return minutes from the first contact; {@code minutes} when it is pourable all the while
    */
   double workingTime(BodyHistory history, double minutes) {
-    Double ends = run(history, minutes, true, new Watch(true)).workingTimeEnds();
+    Double ends = run(history, minutes, true, new Watch(Until.THICK)).workingTimeEnds();
     return ends == null ? minutes : ends;
   }
 
+  /**
+   * The working time and the gel alone, quicker to find than all states.
+   *
+   * @param minutes how far ahead to look, more than 0; what does not happen until then is said to
+   *     happen then
+   */
+  Thickens thickens(BodyHistory history, double minutes) {
+    CureRun run = run(history, minutes, true, new Watch(Until.GEL));
+    return new Thickens(
+        run.workingTimeEnds() == null ? minutes : run.workingTimeEnds(),
+        run.gels() == null ? minutes : run.gels());
+  }
+
+  /** How much of a body's history is asked for. */
+  private enum Until {
+    THICK,
+    GEL,
+    /** And every state, the peak and the curve on the way. */
+    ALL
+  }
+
   private CureRun run(BodyHistory history, double minutes, boolean stopsWhenDone) {
-    return run(history, minutes, stopsWhenDone, new Watch(false));
+    return run(history, minutes, stopsWhenDone, new Watch(Until.ALL));
   }
 
   private CureRun run(BodyHistory history, double minutes, boolean stopsWhenDone, Watch watch) {
@@ -188,11 +213,10 @@ public final class CureEngine {
     private double warmestNow;
     private double behindNow;
 
-    /** Whether nothing but the working time is asked for. */
-    private final boolean pourableOnly;
+    private final Until until;
 
-    Watch(boolean pourableOnly) {
-      this.pourableOnly = pourableOnly;
+    Watch(Until until) {
+      this.until = until;
     }
 
     void enter(Body other, double minutes, double[] state) {
@@ -202,8 +226,8 @@ public final class CureEngine {
 
     /** Whether everything that is asked for has happened. */
     boolean done() {
-      if (pourableOnly) {
-        return workingTimeEnds != null;
+      if (until != Until.ALL) {
+        return workingTimeEnds != null && (until == Until.THICK || gels != null);
       }
       if (targets == null) {
         return gels != null && (warmestNow < peakC - PAST_PEAK_K || behindNow > NEARLY_ALL);
@@ -257,11 +281,17 @@ public final class CureEngine {
       if (workingTimeEnds == null) {
         workingTimeEnds = first(step, this::pourable);
       }
-      if (tooThick == null) {
-        tooThick = first(step, y -> body.viscosity(y) - THICK_PA_S);
+      if (until == Until.THICK) {
+        return;
       }
       if (gels == null) {
         gels = first(step, y -> body.behind(y) - Chemistry.GEL);
+      }
+      if (until == Until.GEL) {
+        return;
+      }
+      if (tooThick == null) {
+        tooThick = first(step, y -> Math.log(body.viscosity(y) / THICK_PA_S));
       }
       if (targets != null) {
         later(step, targets);
@@ -317,16 +347,15 @@ public final class CureEngine {
       if (of.applyAsDouble(step.getPreviousState().getPrimaryState()) >= 0) {
         return from;
       }
-      for (int i = 0; i < HALVINGS && to - from > 1e-9 * to; i++) {
-        double middle = (from + to) / 2;
-        double[] y = step.getInterpolatedState(middle).getPrimaryState();
-        if (of.applyAsDouble(y) < 0) {
-          from = middle;
-        } else {
-          to = middle;
-        }
-      }
-      return to;
+      return new RiddersSolver(FOUND_TO, FOUND_TO)
+          .solve(
+              MOST_LOOKS,
+              // From the gel on nothing flows at all, which is no number to search with.
+              t ->
+                  Math.min(
+                      BEYOND, of.applyAsDouble(step.getInterpolatedState(t).getPrimaryState())),
+              from,
+              to);
     }
 
     CureRun run() {

@@ -36,6 +36,14 @@ public final class EngineModel implements CureModel {
         }
       };
 
+  private final Map<ResinBody, Thickens> thickening =
+      new LinkedHashMap<>(MOST_BODIES * 2, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<ResinBody, Thickens> eldest) {
+          return size() > MOST_BODIES * 2;
+        }
+      };
+
   private final Map<ResinBody, WorkingTimes> cups =
       new LinkedHashMap<>(MOST_BODIES, 0.75f, true) {
         @Override
@@ -75,6 +83,26 @@ public final class EngineModel implements CureModel {
     CureStates found = follow(resin, body);
     synchronized (bodies) {
       bodies.put(asked, found);
+    }
+    return found;
+  }
+
+  @Override
+  public Thickens thickens(ResinSystem resin, BodyHistory body) {
+    ResinBody asked = new ResinBody(resin, body);
+    synchronized (thickening) {
+      Thickens known = thickening.get(asked);
+      if (known != null) {
+        return known;
+      }
+    }
+    Calibrations label = calibrations(resin);
+    Thickens found =
+        label.met()
+            ? new CureEngine(label.usual.chemistry()).thickens(body, ahead(resin, body))
+            : otherwise.thickens(resin, body);
+    synchronized (thickening) {
+      thickening.put(asked, found);
     }
     return found;
   }

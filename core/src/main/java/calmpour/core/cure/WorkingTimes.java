@@ -12,7 +12,7 @@ public final class WorkingTimes {
   private static final double[] ROOM_C = {-3, -1.5, 0, 1.5, 3};
 
   /** Of the grid, times the label's pot life. */
-  private static final double[] LABEL = {0.7, 0.85, 1, 1.15, 1.3};
+  private static final double[] LABEL = {0.7, 1, 1.3};
 
   /** Logarithms of minutes, a row a room. */
   private final double[][] logMinutes = new double[ROOM_C.length][LABEL.length];
@@ -45,7 +45,7 @@ public final class WorkingTimes {
     int r = cell(ROOM_C, room);
     int l = cell(LABEL, label);
     double x = (room - ROOM_C[r]) / (ROOM_C[r + 1] - ROOM_C[r]);
-    double y = (label - LABEL[l]) / (LABEL[l + 1] - LABEL[l]);
+    double y = Math.log(label / LABEL[l]) / Math.log(LABEL[l + 1] / LABEL[l]);
     double low = logMinutes[r][l] * (1 - y) + logMinutes[r][l + 1] * y;
     double high = logMinutes[r + 1][l] * (1 - y) + logMinutes[r + 1][l + 1] * y;
     return Math.exp(low * (1 - x) + high * x);

@@ -51,7 +51,7 @@ final class Arranger {
     int least = 0;
     for (Sitting sitting : sittings) {
       shared.add(share(sitting, stepG, 0));
-      least += new BatchSearch(trials, sitting, stepG, 0).leastBatches();
+      least += new Sharing(trials, sitting, stepG, 0).leastBatches();
     }
     surer(sittings, shared, stepG);
     List<BatchDraft.Settled> drafts = shared.stream().flatMap(List::stream).toList();
@@ -79,8 +79,8 @@ final class Arranger {
     List<List<PourDraft>> fit = new ArrayList<>();
     List<List<PourDraft>> hopeless = new ArrayList<>();
     Map<String, Boolean> byKind = new HashMap<>();
-    BatchSearch all = new BatchSearch(trials, sitting, stepG, required);
-    BatchSearch.Shared found = all.best(job.session().splitInto(), before(sitting));
+    Sharing all = new Sharing(trials, sitting, stepG, required);
+    Sharing.Shared found = new BatchSearch(all).best(job.session().splitInto(), before(sitting));
     if (found != null) {
       return all.drafts(found);
     }
@@ -101,8 +101,8 @@ final class Arranger {
     }
     Sitting inTime = new Sitting(sitting.job(), sitting.stage(), sitting.waits(), fit);
     Sitting late = new Sitting(sitting.job(), sitting.stage(), sitting.waits(), hopeless);
-    BatchSearch search = new BatchSearch(trials.fresh(), inTime, stepG, required);
-    BatchSearch.Shared rest = search.best(1, List.of());
+    Sharing search = new Sharing(trials.fresh(), inTime, stepG, required);
+    Sharing.Shared rest = new BatchSearch(search).best(1, List.of());
     if (rest == null) {
       return null;
     }

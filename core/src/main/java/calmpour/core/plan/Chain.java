@@ -1,7 +1,7 @@
 package calmpour.core.plan;
 
 import calmpour.core.cure.CureModel;
-import calmpour.core.cure.CureStates;
+import calmpour.core.cure.Thickens;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -34,10 +34,10 @@ record Chain(List<Task> tasks, BatchWork work) {
     BatchWork work = new BatchWork(job, batch);
     int pairs = job.session().habits().planning().pairsOfHands();
     List<Task> before = laidOut(work.tasks(List.of(), filled), pairs);
-    Map<String, CureStates> full = asFull(job, cure, batch, before);
+    Map<String, Thickens> full = asFull(job, cure, batch, before);
     int contact = Times.of(before).contact(batch.number());
     Map<String, Integer> thickens = new HashMap<>();
-    full.forEach((id, s) -> thickens.put(id, Window.down(contact, s.workingTimeEnds().minutes())));
+    full.forEach((id, s) -> thickens.put(id, Window.down(contact, s.workingMinutes())));
     List<Task> best =
         calmest(new PourOrder(job, batch), work, filled, batch, thickens, pairs, marginOf(job));
     return new Chain(inTime(best, contact, full, pairs), work);
@@ -118,17 +118,14 @@ record Chain(List<Task> tasks, BatchWork work) {
 
   /** Without what is only done while the resin still flows, where there is no time for it. */
   private static List<Task> inTime(
-      List<Task> laid, int contact, Map<String, CureStates> full, int pairs) {
+      List<Task> laid, int contact, Map<String, Thickens> full, int pairs) {
     int thick =
         full.values().stream()
-            .mapToInt(s -> Window.down(contact, s.workingTimeEnds().minutes()))
+            .mapToInt(s -> Window.down(contact, s.workingMinutes()))
             .max()
             .orElse(0);
     int gels =
-        full.values().stream()
-            .mapToInt(s -> Window.down(contact, s.gels().minutes()))
-            .min()
-            .orElse(0);
+        full.values().stream().mapToInt(s -> Window.down(contact, s.gelMinutes())).min().orElse(0);
     boolean late =
         laid.stream().anyMatch(t -> t.kind() == Task.Kind.LEFTOVERS && t.endSeconds() > thick)
             || laid.stream().anyMatch(t -> t.kind() == Task.Kind.CLEAN_UP && t.endSeconds() > gels);
@@ -138,12 +135,12 @@ record Chain(List<Task> tasks, BatchWork work) {
   }
 
   /** How each cup thickens if nothing is poured from it: what its place in the order follows. */
-  private static Map<String, CureStates> asFull(
+  private static Map<String, Thickens> asFull(
       Job job, CureModel cure, Batch batch, List<Task> before) {
     Bodies bodies = new Bodies(job, batch, Times.of(before));
-    Map<String, CureStates> full = new LinkedHashMap<>();
+    Map<String, Thickens> full = new LinkedHashMap<>();
     batch.cups().parallelStream()
-        .map(c -> Map.entry(c.id(), cure.states(job.resin(), bodies.forgotten(c))))
+        .map(c -> Map.entry(c.id(), cure.thickens(job.resin(), bodies.forgotten(c))))
         .toList()
         .forEach(e -> full.put(e.getKey(), e.getValue()));
     return full;

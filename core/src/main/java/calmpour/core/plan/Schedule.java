@@ -120,8 +120,7 @@ final class Schedule {
         laid.contact(batch.number()) - Assembly.marginSeconds(inResin.session().habits());
     return batch.cups().parallelStream()
         .map(cup -> {
-          double ends =
-              cure.states(inResin.resin(), bodies.emptied(cup)).workingTimeEnds().minutes();
+          double ends = cure.thickens(inResin.resin(), bodies.emptied(cup)).workingMinutes();
           int last =
               cup.pours().stream()
                   .mapToInt(p -> laid.end(Times.pour(p.id())))

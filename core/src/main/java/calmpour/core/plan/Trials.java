@@ -346,9 +346,7 @@ final class Trials {
   private double lasts(Job job, CupDraft cup, CupKind kind) {
     Limits limits = new Limits(job);
     double massG = limits.clings(kind).contentFor(limits.loadG(cup.pouredMg, cup.mayTakeMoreMg));
-    return cure.states(job.resin(), Bodies.alone(job, kind, massG, cup.tint))
-        .workingTimeEnds()
-        .minutes();
+    return cure.thickens(job.resin(), Bodies.alone(job, kind, massG, cup.tint)).workingMinutes();
   }
 
   /** The fullest cup of several pours as two; null when there is none. */
