@@ -77,6 +77,11 @@ public record BodyHistory(double startC, List<Segment> segments) {
       return new Segment(otherMinutes, massG, shape, surroundingsC, heatedW, tint);
     }
 
+    /** The same with other air around it, °C. */
+    public Segment in(double otherC) {
+      return new Segment(minutes, massG, shape, otherC, heatedW, tint);
+    }
+
     private Segment warmer(double byC) {
       return new Segment(minutes, massG, shape, surroundingsC + byC, heatedW, tint);
     }

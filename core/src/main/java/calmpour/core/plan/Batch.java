@@ -57,4 +57,39 @@ public record Batch(
     cups = List.copyOf(cups);
     tintedWhole = List.copyOf(tintedWhole);
   }
+
+  /**
+   * The same batch with what is really in its cups.
+   *
+   * @param really A + B in the mixing cup, g
+   */
+  public Batch holding(double really, List<Cup> itsCups) {
+    return new Batch(
+        number,
+        resinId,
+        resinName,
+        stage,
+        needG,
+        partA,
+        partB,
+        really,
+        firstPart,
+        measured,
+        divisionUsed,
+        ratioErrorPercent,
+        mixingCup,
+        firstPartMm,
+        bothPartsMm,
+        staysG,
+        firstCupStaysG,
+        reserveG,
+        startC,
+        tintedWhole,
+        split,
+        itsCups,
+        startSeconds,
+        contactSeconds,
+        mixedSeconds,
+        endSeconds);
+  }
 }

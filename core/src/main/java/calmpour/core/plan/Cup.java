@@ -117,6 +117,48 @@ public record Cup(
         follows);
   }
 
+  /**
+   * The same cup with what is really in it.
+   *
+   * @param really content, g, more than 0
+   * @param itsPours with the masses that are really poured
+   */
+  public Cup holding(double really, List<Pour> itsPours) {
+    double times = really / contentG;
+    return new Cup(
+        id,
+        batch,
+        colourId,
+        colourName,
+        swatch,
+        kind,
+        kind.levelMm(contentMl * times),
+        resinG * times,
+        really,
+        contentMl * times,
+        itsPours.stream().mapToDouble(Pour::massG).sum(),
+        really - itsPours.stream().mapToDouble(Pour::massG).sum(),
+        doses,
+        tintHeldAt,
+        loading,
+        byHand,
+        inAll,
+        waterPercent,
+        solventPercent,
+        strength,
+        look,
+        itsPours,
+        filledSeconds,
+        latestPourEndSeconds,
+        thickensSeconds,
+        thickensEarliestSeconds,
+        thickensLatestSeconds,
+        tooThickSeconds,
+        gelsSeconds,
+        peak,
+        layers);
+  }
+
   /** Its colour as it is in its batch's resin. */
   Tint tint(Job inResin) {
     return inResin.tints().get(colourId);
@@ -198,7 +240,24 @@ public record Cup(
       double massG,
       double toMm,
       int startSeconds,
-      int endSeconds) {}
+      int endSeconds) {
+    /** The same pour of another mass, g. */
+    public Pour of(double grams) {
+      return new Pour(
+          id,
+          line,
+          cavity,
+          layer,
+          part,
+          parts,
+          half,
+          volumeMl * grams / massG,
+          grams,
+          toMm,
+          startSeconds,
+          endSeconds);
+    }
+  }
 
   /**
    * How warm a cup gets that is forgotten full: a caution, never a breach by itself.

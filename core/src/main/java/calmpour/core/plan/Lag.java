@@ -49,6 +49,19 @@ public record Lag(
     FINISHING
   }
 
+  /**
+   * The task at whose end its clock starts; of a batch that is poured over into a second cup,
+   * mixing is over when that is stirred.
+   */
+  public String task() {
+    return switch (clock) {
+      case CONTACT -> Times.batch(Integer.parseInt(of), Task.Kind.WEIGH_FIRST);
+      case MIXED -> Times.batch(Integer.parseInt(of), Task.Kind.STIR);
+      case POURED -> Times.pour(of);
+      case DONE, BEGINS -> of;
+    };
+  }
+
   /** One thing after another. */
   static Lag after(String taskId) {
     return new Lag(Clock.DONE, taskId, 0, null, false, Why.ORDER);

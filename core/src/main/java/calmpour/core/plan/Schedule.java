@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Schedule {
   /** What is done with a batch in one go, until its moulds are covered. */
-  private static final Set<Task.Kind> ONE_GO = EnumSet.range(Task.Kind.WARM, Task.Kind.COVER);
+  static final Set<Task.Kind> ONE_GO = EnumSet.range(Task.Kind.WARM, Task.Kind.COVER);
 
   private final Job job;
   private final CureModel cure;

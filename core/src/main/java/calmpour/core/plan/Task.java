@@ -108,6 +108,27 @@ public record Task(
         byHand);
   }
 
+  /** The same task between two other moments. */
+  public Task lasting(int from, int to) {
+    return new Task(
+        id,
+        kind,
+        batch,
+        cupId,
+        pourId,
+        line,
+        hands,
+        pair,
+        toolId,
+        places,
+        from,
+        Math.max(from, to),
+        spreadSeconds,
+        after,
+        optional,
+        pinned);
+  }
+
   /** The same task by another pair of hands. */
   public Task by(int otherPair) {
     return new Task(

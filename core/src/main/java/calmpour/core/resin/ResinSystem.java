@@ -137,4 +137,32 @@ public record ResinSystem(
     double a = massShareA();
     return 1 / (a / knownDensityA().value() + (1 - a) / knownDensityB().value());
   }
+
+  /**
+   * The same resin if its pot life were so many times what the label says. The label's other times
+   * are left out: they were set for the pot life as printed.
+   *
+   * @param factor more than 0
+   */
+  public ResinSystem ofPotLife(double factor) {
+    return new ResinSystem(
+        id,
+        name,
+        kind,
+        ratio,
+        densityA,
+        densityB,
+        (Double) (knownPotLifeMinutes().value() * factor),
+        potLifeMassG,
+        potLifeTemperatureC,
+        largestBatchG,
+        mixMinutes,
+        null,
+        loadingLimitPercent,
+        loadingBasis,
+        null,
+        null,
+        partAId,
+        partBId);
+  }
 }

@@ -23,8 +23,8 @@ import net.jqwik.api.Provide;
 import net.jqwik.api.domains.DomainContextBase;
 
 /** Sessions as different as makers are, with the workshop they are made in. */
-class RandomSessions extends DomainContextBase {
-  record Case(Session session, Workshop workshop) {}
+public class RandomSessions extends DomainContextBase {
+  public record Case(Session session, Workshop workshop) {}
 
   @Provide
   Arbitrary<Case> cases() {

@@ -1,0 +1,175 @@
+package calmpour.core.run;
+
+import calmpour.core.habit.Habits;
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Plan;
+import calmpour.core.plan.Task;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Where everything that was weighed is now, g. What nobody weighed went as planned, as far as there
+ * was enough of it: nothing ever comes out of a cup that was not in it.
+ */
+final class Account {
+  private final History history;
+  private final Map<String, Double> content = new HashMap<>();
+  private final Map<String, Double> poured = new HashMap<>();
+  private final Map<String, Double> left = new HashMap<>();
+  private final Map<Integer, double[]> parts = new HashMap<>();
+  private final Map<Integer, Double> stays = new HashMap<>();
+  private double colourG;
+
+  private Account(History history) {
+    this.history = history;
+  }
+
+  static Account of(Plan plan, History history) {
+    Account account = new Account(history);
+    plan.batches().forEach(account::batch);
+    return account;
+  }
+
+  private static String task(Batch batch, Task.Kind kind) {
+    return "batch/" + batch.number() + "/" + kind;
+  }
+
+  private static String task(Cup cup, Task.Kind kind) {
+    return "cup/" + cup.id() + "/" + kind;
+  }
+
+  private static double sum(List<Cup.Dose> doses) {
+    return doses.stream().mapToDouble(Cup.Dose::massG).sum();
+  }
+
+  private boolean done(String taskId) {
+    return history.done.containsKey(taskId);
+  }
+
+  private double grams(String taskId, double planned) {
+    History.Done done = history.done.get(taskId);
+    return done == null || done.grams() == null ? planned : done.grams();
+  }
+
+  private void batch(Batch batch) {
+    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
+    String first = task(batch, Task.Kind.WEIGH_FIRST);
+    String second = task(batch, Task.Kind.WEIGH_SECOND);
+    double firstG =
+        done(first) ? grams(first, (aFirst ? batch.partA() : batch.partB()).massG()) : 0;
+    double secondG = done(second) ? grams(second, secondTargetG(batch, firstG)) : 0;
+    double a = (aFirst ? firstG : secondG) + added(batch, "A");
+    double b = (aFirst ? secondG : firstG) + added(batch, "B");
+    parts.put(batch.number(), new double[] {a, b});
+    double whole = 0;
+    if (done(task(batch, Task.Kind.TINT))) {
+      whole = sum(batch.tintedWhole());
+      colourG += whole;
+    }
+    double available = a + b + whole;
+    List<Cup> inOrder = new ArrayList<>(batch.cups());
+    inOrder.sort(Comparator.comparingInt(c -> splitAt(batch, c)));
+    for (Cup cup : inOrder) {
+      double got = 0;
+      if (!batch.split()) {
+        got = available;
+      } else if (done(task(cup, Task.Kind.SPLIT))) {
+        double planned = batch.tintedWhole().isEmpty() ? cup.resinG() : cup.contentG();
+        got = Math.min(available, grams(task(cup, Task.Kind.SPLIT), planned));
+      }
+      available -= got;
+      if (got > 0 && done(task(cup, Task.Kind.TINT))) {
+        got += sum(cup.doses());
+        colourG += sum(cup.doses());
+      }
+      pour(cup, got);
+    }
+    stays.put(batch.number(), available);
+  }
+
+  private int splitAt(Batch batch, Cup cup) {
+    History.Done split = history.done.get(task(cup, Task.Kind.SPLIT));
+    return split == null || !batch.split() ? Integer.MAX_VALUE : split.atSeconds();
+  }
+
+  private void pour(Cup cup, double got) {
+    content.put(cup.id(), got);
+    double inCup = got;
+    List<Cup.Pour> inOrder =
+        cup.pours().stream()
+            .filter(p -> done("pour/" + p.id()))
+            .sorted(Comparator.comparingInt(p -> history.done.get("pour/" + p.id()).atSeconds()))
+            .toList();
+    for (Cup.Pour pour : inOrder) {
+      double out = Math.min(inCup, grams("pour/" + pour.id(), pour.massG()));
+      poured.put(pour.id(), out);
+      inCup -= out;
+    }
+    left.put(cup.id(), inCup);
+  }
+
+  private double added(Batch batch, String part) {
+    return history.added.getOrDefault(batch.number() + "/" + part, 0.0);
+  }
+
+  /** How much of the second part makes the ratio right with what is in of the first, g. */
+  static double secondTargetG(Batch batch, double firstG) {
+    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
+    double first = (aFirst ? batch.partA() : batch.partB()).massG();
+    double second = (aFirst ? batch.partB() : batch.partA()).massG();
+    return firstG > 0 ? second * firstG / first : second;
+  }
+
+  double inAG(int batch) {
+    return parts.get(batch)[0];
+  }
+
+  double inBG(int batch) {
+    return parts.get(batch)[1];
+  }
+
+  double leftG(String cupId) {
+    return left.getOrDefault(cupId, 0.0);
+  }
+
+  double contentG(String cupId) {
+    return content.getOrDefault(cupId, 0.0);
+  }
+
+  /** What was really poured; null where it was not. */
+  @Nullable Double pouredG(String pourId) {
+    return poured.get(pourId);
+  }
+
+  Masses masses() {
+    return new Masses(
+        parts.values().stream().mapToDouble(p -> p[0] + p[1]).sum(),
+        colourG,
+        poured.values().stream().mapToDouble(g -> g).sum(),
+        left.values().stream().mapToDouble(g -> g).sum(),
+        stays.values().stream().mapToDouble(g -> g).sum());
+  }
+
+  /** A batch with what is really in its cups, as far as that is known. */
+  Batch really(Batch batch) {
+    double total = inAG(batch.number()) + inBG(batch.number());
+    boolean mixed = done(task(batch, Task.Kind.WEIGH_SECOND)) && total > 0;
+    List<Cup> cups = new ArrayList<>();
+    for (Cup cup : batch.cups()) {
+      double got = contentG(cup.id());
+      boolean tinted = cup.doses().isEmpty() || done(task(cup, Task.Kind.TINT));
+      double content = got <= 0 ? cup.contentG() : tinted ? got : got + sum(cup.doses());
+      List<Cup.Pour> pours =
+          cup.pours().stream()
+              .map(p -> pouredG(p.id()) == null ? p : p.of(Math.max(0, poured.get(p.id()))))
+              .toList();
+      cups.add(cup.holding(content, pours));
+    }
+    return batch.holding(mixed ? total : batch.totalG(), cups);
+  }
+}

@@ -1,0 +1,108 @@
+package calmpour.core.run;
+
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Task;
+import calmpour.core.session.Job;
+import calmpour.core.session.Resolution;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** One moment of a run: what happened until then and where everything is. */
+final class Bench {
+  final Run run;
+  final History history;
+
+  /** Seconds from when it was begun; of a run that is over its end. */
+  final int now;
+
+  /** In the room as it was measured last. */
+  final Job job;
+
+  final double roomC;
+  final Account account;
+
+  /** With what is really in their cups. */
+  final List<Batch> batches;
+
+  private final Map<String, Cup> cups = new HashMap<>();
+
+  Bench(Run run, List<RunEvent> events, Instant at) {
+    this.run = run;
+    this.history = History.of(run, events);
+    int second = (int) Math.max(0, Duration.between(run.begunAt(), at).toSeconds());
+    this.now = history.finished == null ? second : history.finished;
+    Job planned = Resolution.of(run.asBegun(), run.workshop());
+    this.roomC =
+        history.room.isEmpty()
+            ? run.session().room().temperatureC()
+            : history.room.getLast().temperatureC();
+    this.job = planned.of(planned.session().withTemperatureC(roomC));
+    this.account = Account.of(run.plan(), history);
+    this.batches = run.plan().batches().stream().map(account::really).toList();
+    batches.forEach(b -> b.cups().forEach(c -> cups.put(c.id(), c)));
+  }
+
+  static String pourTask(Cup.Pour pour) {
+    return "pour/" + pour.id();
+  }
+
+  static String task(Batch batch, Task.Kind kind) {
+    return "batch/" + batch.number() + "/" + kind;
+  }
+
+  boolean done(String taskId) {
+    return history.done.containsKey(taskId);
+  }
+
+  /** Whether it is still to be done. */
+  boolean open(String taskId) {
+    return !done(taskId) && !history.givenUp.contains(taskId);
+  }
+
+  /** Whether A and B of a batch have met. */
+  boolean opened(Batch batch) {
+    return done(task(batch, Task.Kind.WEIGH_FIRST));
+  }
+
+  /** As it really is. */
+  @Nullable Cup cup(String id) {
+    return cups.get(id);
+  }
+
+  /** As it was planned. */
+  Batch planned(int batch) {
+    return run.plan().batches().get(batch - 1);
+  }
+
+  /** As it was planned. */
+  @Nullable Cup plannedCup(String id) {
+    return run.plan().batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c -> c.id().equals(id))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** What lies under a pour in its cavity. */
+  List<Cup.Pour> below(Cup.Pour pour) {
+    List<Cup.Pour> below = new ArrayList<>();
+    for (Cup cup : cups.values()) {
+      for (Cup.Pour other : cup.pours()) {
+        boolean sameCavity = other.line() == pour.line() && other.cavity() == pour.cavity();
+        boolean lower =
+            other.layer() < pour.layer()
+                || (other.layer() == pour.layer() && other.part() < pour.part());
+        if (sameCavity && lower) {
+          below.add(other);
+        }
+      }
+    }
+    return below;
+  }
+}

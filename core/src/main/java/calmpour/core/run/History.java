@@ -1,0 +1,130 @@
+package calmpour.core.run;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the events of a run come to, once what was taken back is left out; seconds from its start.
+ */
+final class History {
+  /** What the maker does by hand and may want to take back. */
+  private static final Set<RunEvent.Kind> BY_HAND =
+      EnumSet.of(
+          RunEvent.Kind.CHECKED,
+          RunEvent.Kind.DONE,
+          RunEvent.Kind.ADDED,
+          RunEvent.Kind.GIVEN_UP,
+          RunEvent.Kind.AWAY,
+          RunEvent.Kind.BACK,
+          RunEvent.Kind.THICK,
+          RunEvent.Kind.HOT,
+          RunEvent.Kind.POT,
+          RunEvent.Kind.FINISHED);
+
+  /**
+   * @param grams as weighed; null for as planned
+   */
+  record Done(int atSeconds, @Nullable Double grams, String eventId) {}
+
+  /** A temperature, °C. */
+  record Reading(int atSeconds, double temperatureC) {}
+
+  final Map<String, Done> done = new HashMap<>();
+  final Set<String> givenUp = new HashSet<>();
+  final Map<String, Integer> thick = new HashMap<>();
+  final Map<String, Integer> hot = new HashMap<>();
+  final List<Reading> room = new ArrayList<>();
+  final Map<String, List<Reading>> warmth = new HashMap<>();
+  final Map<String, Double> added = new LinkedHashMap<>();
+  final Set<String> checked = new LinkedHashSet<>();
+  final Map<String, RunEvent> lookedOver = new LinkedHashMap<>();
+  final List<RunEvent> pot = new ArrayList<>();
+  @Nullable Integer awaySince;
+  @Nullable Integer finished;
+  @Nullable RunEvent undoable;
+
+  private History() {}
+
+  /**
+   * @param events in the order in which they were told, which need not be that of their times
+   */
+  static History of(Run run, List<RunEvent> events) {
+    History history = new History();
+    List<RunEvent> stand = standing(events);
+    // A screen that was cut off tells later what was done before.
+    stand.sort(Comparator.comparing(RunEvent::at));
+    for (RunEvent event : stand) {
+      history.add(event, (int) Duration.between(run.begunAt(), event.at()).toSeconds());
+    }
+    return history;
+  }
+
+  /** Those that were not taken back. A step that was finished twice is taken back altogether. */
+  private static List<RunEvent> standing(List<RunEvent> events) {
+    List<RunEvent> stand = new ArrayList<>();
+    Set<String> known = new HashSet<>();
+    for (RunEvent event : events) {
+      if (!known.add(event.id())) {
+        continue;
+      }
+      if (event.kind() != RunEvent.Kind.UNDONE) {
+        stand.add(event);
+        continue;
+      }
+      stand.stream()
+          .filter(e -> e.id().equals(event.of()))
+          .findFirst()
+          .ifPresent(back ->
+              stand.removeIf(
+                  e -> e.kind() == back.kind() && same(e.of(), back.of()) && twice(e, back)));
+    }
+    return stand;
+  }
+
+  private static boolean same(@Nullable String a, @Nullable String b) {
+    return a == null ? b == null : a.equals(b);
+  }
+
+  private static boolean twice(RunEvent one, RunEvent back) {
+    return one.kind() == RunEvent.Kind.DONE || one.id().equals(back.id());
+  }
+
+  private void add(RunEvent event, int second) {
+    int at = Math.max(0, second);
+    String of = event.of() == null ? "" : event.of();
+    switch (event.kind()) {
+      case CHECKED -> checked.add(of);
+      case DONE -> done.putIfAbsent(of, new Done(at, event.value(), event.id()));
+      case ADDED -> added.merge(of, value(event), Double::sum);
+      case GIVEN_UP -> givenUp.add(of);
+      case AWAY -> awaySince = awaySince == null ? Integer.valueOf(at) : awaySince;
+      case BACK -> awaySince = null;
+      case THICK -> thick.putIfAbsent(of, at);
+      case HOT -> hot.putIfAbsent(of, at);
+      case ROOM -> room.add(new Reading(at, value(event)));
+      case WARMTH ->
+          warmth.computeIfAbsent(of, k -> new ArrayList<>()).add(new Reading(at, value(event)));
+      case POT -> pot.add(event);
+      case LOOKED_OVER -> lookedOver.put(of, event);
+      case FINISHED -> finished = at;
+      case UNDONE -> {}
+    }
+    if (BY_HAND.contains(event.kind())) {
+      undoable = event;
+    }
+  }
+
+  private static double value(RunEvent event) {
+    return event.value() == null ? 0 : event.value();
+  }
+}

@@ -1,0 +1,58 @@
+package calmpour.core.run;
+
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Task;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** The rest as it was laid, and how the open cups follow. */
+final class Laid {
+  private final Bench bench;
+  private final List<Task> tasks;
+  private final Map<String, Follows> cups;
+  private final Map<String, Task> byId = new HashMap<>();
+
+  Laid(Bench bench, List<Task> tasks, Map<String, Follows> cups) {
+    this.bench = bench;
+    this.tasks = tasks;
+    this.cups = cups;
+    tasks.forEach(t -> byId.put(t.id(), t));
+  }
+
+  List<Task> tasks() {
+    return tasks;
+  }
+
+  /** Of every open batch, by id. */
+  Map<String, Follows> cups() {
+    return cups;
+  }
+
+  boolean has(String taskId) {
+    return byId.containsKey(taskId);
+  }
+
+  @Nullable Task task(String id) {
+    return byId.get(id);
+  }
+
+  boolean late() {
+    return worst() < 0;
+  }
+
+  /** Least time to spare of a pour that is still to be done, s. */
+  int worst() {
+    int worst = Integer.MAX_VALUE;
+    for (Follows cup : cups.values()) {
+      for (Cup.Pour pour : cup.cup().pours()) {
+        Task task = byId.get(Bench.pourTask(pour));
+        if (task != null && bench.open(task.id())) {
+          worst = Math.min(worst, cup.thicksSeconds() - task.endSeconds());
+        }
+      }
+    }
+    return worst;
+  }
+}

@@ -1,0 +1,126 @@
+package calmpour.core.run;
+
+import calmpour.core.cure.BodyHistory;
+import calmpour.core.cure.CureModel;
+import calmpour.core.cure.CureRun;
+import calmpour.core.cure.HalvingRule;
+import calmpour.core.resin.ResinSystem;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What thermometers say of a body of resin, beside what was expected of it. */
+final class Measured {
+  /** How near an infrared thermometer reads a cup's mix, K; one standard deviation, no source. */
+  private static final double READS_C = 0.7;
+
+  /** Half of what "±" means for a label, as in the chance of a plan. */
+  private static final double LABEL = HalvingRule.LABEL_SPREAD / 2;
+
+  /** Labels that are tried, times what is printed. */
+  private static final double LEAST = 0.6;
+
+  private static final double MOST = 1.4;
+  private static final double STEP = 0.02;
+
+  private Measured() {}
+
+  /**
+   * A body in the room as it was measured: each reading counts until the next one.
+   *
+   * @param history as if the room had been {@code saidC} throughout
+   * @param contact when it begins, s
+   */
+  static BodyHistory inRoom(
+      BodyHistory history, int contact, double saidC, List<History.Reading> room) {
+    if (room.isEmpty()) {
+      return history;
+    }
+    List<BodyHistory.Segment> segments = new ArrayList<>();
+    double from = 0;
+    for (int i = 0; i < history.segments().size(); i++) {
+      BodyHistory.Segment segment = history.segments().get(i);
+      boolean last = i == history.segments().size() - 1;
+      double to = last ? Double.POSITIVE_INFINITY : from + segment.minutes();
+      double inside = from;
+      if (segment.surroundingsC() == saidC) {
+        for (History.Reading reading : room) {
+          double at = (reading.atSeconds() - contact) / 60.0;
+          if (at > inside && at < to) {
+            segments.add(segment.in(at(room, contact, inside, saidC)).lasting(at - inside));
+            inside = at;
+          }
+        }
+        segment = segment.in(at(room, contact, inside, saidC));
+      }
+      segments.add(last ? segment : segment.lasting(to - inside));
+      from = to;
+    }
+    boolean asRoom = history.startC() == saidC;
+    double startC = asRoom ? at(room, contact, 0, saidC) : history.startC();
+    return new BodyHistory(startC, segments);
+  }
+
+  /** The room so many minutes after a contact, °C: the last reading, before all the first. */
+  private static double at(List<History.Reading> room, int contact, double minutes, double saidC) {
+    double temperature = room.isEmpty() ? saidC : room.get(0).temperatureC();
+    for (History.Reading reading : room) {
+      if ((reading.atSeconds() - contact) / 60.0 <= minutes) {
+        temperature = reading.temperatureC();
+      }
+    }
+    return temperature;
+  }
+
+  /**
+   * How far the label is off by what a cup's thermometer read: the most probable factor on its pot
+   * life, where the label is ± 15 % and each reading ± 0.7 °C, both taken as normal (the largest
+   * posterior, on a grid).
+   *
+   * @param readings in minutes from the first contact and °C; empty for nothing measured
+   * @return 1 where nothing was measured, or the engine has no curve
+   */
+  static double labelFactor(
+      CureModel cure, ResinSystem resin, BodyHistory body, List<double[]> readings) {
+    if (readings.isEmpty()) {
+      return 1;
+    }
+    double best = 1;
+    double least = Double.POSITIVE_INFINITY;
+    for (double factor = LEAST; factor <= MOST + STEP / 2; factor += STEP) {
+      Optional<CureRun> run = cure.curve(resin.ofPotLife(factor), body);
+      if (run.isEmpty()) {
+        continue;
+      }
+      double cost = Math.pow((factor - 1) / LABEL, 2);
+      for (double[] reading : readings) {
+        Double expected = temperature(run.get().curve(), reading[0]);
+        if (expected != null) {
+          cost += Math.pow((reading[1] - expected) / READS_C, 2);
+        }
+      }
+      if (cost < least) {
+        least = cost;
+        best = factor;
+      }
+    }
+    return best;
+  }
+
+  /** Between two points of a curve, °C; null beyond its end. */
+  static @Nullable Double temperature(List<CureRun.CurvePoint> curve, double minutes) {
+    for (int i = 1; i < curve.size(); i++) {
+      CureRun.CurvePoint to = curve.get(i);
+      if (to.minutes() >= minutes) {
+        CureRun.CurvePoint from = curve.get(i - 1);
+        double share =
+            to.minutes() > from.minutes()
+                ? (minutes - from.minutes()) / (to.minutes() - from.minutes())
+                : 1;
+        return from.temperatureC() + share * (to.temperatureC() - from.temperatureC());
+      }
+    }
+    return null;
+  }
+}

@@ -1,0 +1,245 @@
+package calmpour.core.run;
+
+import calmpour.core.cure.CureModel;
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Task;
+import calmpour.core.plan.Underway;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** The rest of a run, planned anew: what can still be done, in which order, and what to give up. */
+final class Replan {
+  /** What has to be done for a cup before it can be poured. */
+  private static final Set<Task.Kind> READIES_CUP =
+      EnumSet.of(Task.Kind.SPLIT, Task.Kind.STOCK_CUP, Task.Kind.TINT);
+
+  /** Where these come in between, pours keep the order of the plan: the waits are part of it. */
+  private static final Set<Task.Kind> KEEPS_ORDER =
+      EnumSet.of(Task.Kind.GATHER, Task.Kind.EMBED, Task.Kind.LAY_EMBEDS);
+
+  private final Bench bench;
+  private final CureModel cure;
+  private final Map<String, Integer> blocks;
+  private final Set<String> lost;
+  private final Set<String> tooLate;
+  private final boolean reordered;
+  private final Laid laid;
+
+  Replan(Bench bench, CureModel cure) {
+    this.bench = bench;
+    this.cure = cure;
+    this.blocks = Rest.blocks(bench.run.plan().tasks());
+    List<Task> planned = bench.run.plan().tasks();
+    Set<String> givenUp = bench.history.givenUp;
+    Laid asPlanned = laid(planned, givenUp);
+    this.lost = lost(asPlanned);
+    Set<String> out = union(givenUp, lost);
+    Laid best = lost.isEmpty() ? asPlanned : laid(planned, out);
+    Set<String> late = Set.of();
+    boolean otherOrder = false;
+    if (best.late()) {
+      List<Task> soonestFirst = soonestFirst(best);
+      Laid other = laid(soonestFirst, out);
+      otherOrder = other.worst() > best.worst();
+      best = otherOrder ? other : best;
+      if (best.late()) {
+        late = tooLate(best);
+        best = laid(soonestFirst, union(out, late));
+        otherOrder = true;
+      }
+    }
+    this.tooLate = late;
+    this.reordered = otherOrder;
+    this.laid = best;
+  }
+
+  /** Tasks out of cups that can no longer be poured, and what would have lain on them. */
+  Set<String> lost() {
+    return lost;
+  }
+
+  /** Tasks that cannot be in time any more; as few pours as possible. */
+  Set<String> tooLate() {
+    return tooLate;
+  }
+
+  /** Whether the pours come in another order than planned. */
+  boolean reordered() {
+    return reordered;
+  }
+
+  Laid laid() {
+    return laid;
+  }
+
+  private Laid laid(List<Task> inOrder, Set<String> leftOut) {
+    List<Task> rough = Rest.lay(inOrder, leftOut, blocks, bench.history, bench.now, null);
+    Underway rules = Underway.of(bench.job, cure, bench.batches, rough);
+    List<Task> tasks = Rest.lay(inOrder, leftOut, blocks, bench.history, bench.now, rules);
+    return new Laid(bench, tasks, Follows.all(bench, cure, rules));
+  }
+
+  /** Pours out of cups that have gelled or are too thick, and what was to lie on them. */
+  private Set<String> lost(Laid laid) {
+    Set<String> lost = new HashSet<>();
+    for (Follows cup : laid.cups().values()) {
+      boolean gone =
+          cup.gelsSeconds() <= bench.now
+              || bench.history.thick.containsKey(cup.cup().id())
+              || cup.hot();
+      for (Cup.Pour pour : cup.cup().pours()) {
+        if (gone && bench.open(Bench.pourTask(pour))) {
+          lost.add(Bench.pourTask(pour));
+        }
+      }
+    }
+    return withWhatLiesOn(lost);
+  }
+
+  /** A layer that is not there cannot be covered. */
+  private Set<String> withWhatLiesOn(Set<String> lost) {
+    Set<String> all = new HashSet<>(lost);
+    for (Batch batch : bench.batches) {
+      for (Cup cup : batch.cups()) {
+        for (Cup.Pour pour : cup.pours()) {
+          boolean onNothing =
+              bench.open(Bench.pourTask(pour))
+                  && bench.below(pour).stream().anyMatch(b -> lost.contains(Bench.pourTask(b)));
+          if (onNothing) {
+            all.add(Bench.pourTask(pour));
+          }
+        }
+      }
+    }
+    all.addAll(uselessFor(all));
+    return all;
+  }
+
+  /** A cup from which nothing will be poured need not be filled or tinted. */
+  private Set<String> uselessFor(Set<String> lost) {
+    Set<String> useless = new HashSet<>();
+    for (Task task : bench.run.plan().tasks()) {
+      Cup cup = task.cupId() == null ? null : bench.cup(task.cupId());
+      boolean readies = cup != null && READIES_CUP.contains(task.kind()) && bench.open(task.id());
+      if (readies
+          && !cup.pours().isEmpty()
+          && cup.pours().stream()
+              .allMatch(p ->
+                  lost.contains(Bench.pourTask(p))
+                      || bench.history.givenUp.contains(Bench.pourTask(p)))) {
+        useless.add(task.id());
+      }
+    }
+    return useless;
+  }
+
+  /** The plan's order with the pours of open batches by which cup thickens first. */
+  private List<Task> soonestFirst(Laid laid) {
+    List<Task> order = new ArrayList<>(bench.run.plan().tasks());
+    Map<Integer, List<Integer>> places = new LinkedHashMap<>();
+    Set<Integer> keep = new HashSet<>();
+    for (int i = 0; i < order.size(); i++) {
+      Task task = order.get(i);
+      boolean opened = task.cupId() != null && laid.cups().containsKey(task.cupId());
+      if (KEEPS_ORDER.contains(task.kind()) && bench.open(task.id())) {
+        keep.add(task.batch());
+      }
+      boolean moves = task.kind() == Task.Kind.POUR || task.kind() == Task.Kind.TINT;
+      if (opened && moves && bench.open(task.id())) {
+        places.computeIfAbsent(task.batch(), k -> new ArrayList<>()).add(i);
+      }
+    }
+    places.forEach((batch, its) -> {
+      if (keep.contains(batch)) {
+        return;
+      }
+      List<Task> tasks = new ArrayList<>(its.stream().map(order::get).toList());
+      tasks.sort(
+          Comparator.comparingInt((Task t) -> laid.cups().get(t.cupId()).thicksSeconds())
+              .thenComparing(t -> t.cupId() == null ? "" : t.cupId())
+              .thenComparingInt(t -> t.kind() == Task.Kind.TINT ? 0 : 1));
+      List<Task> fromTheFloor = upwards(tasks);
+      for (int i = 0; i < its.size(); i++) {
+        order.set(its.get(i), fromTheFloor.get(i));
+      }
+    });
+    return order;
+  }
+
+  /** The same order, but a layer never before the one that it lies on. */
+  private List<Task> upwards(List<Task> tasks) {
+    Map<String, Cup.Pour> pours = new HashMap<>();
+    bench.batches.forEach(
+        b -> b.cups().forEach(c -> c.pours().forEach(p -> pours.put(Bench.pourTask(p), p))));
+    List<Task> left = new ArrayList<>(tasks);
+    List<Task> order = new ArrayList<>();
+    while (!left.isEmpty()) {
+      Set<String> waiting = new HashSet<>();
+      left.forEach(t -> waiting.add(t.id()));
+      Task next =
+          left.stream()
+              .filter(t -> {
+                Cup.Pour pour = pours.get(t.id());
+                return pour == null
+                    || bench.below(pour).stream()
+                        .noneMatch(b -> waiting.contains(Bench.pourTask(b)));
+              })
+              .findFirst()
+              .orElse(left.getFirst());
+      left.remove(next);
+      order.add(next);
+    }
+    return order;
+  }
+
+  /** As few pours as possible, so that the others are in time. */
+  private Set<String> tooLate(Laid laid) {
+    Map<String, Task> tasks = new HashMap<>();
+    bench.run.plan().tasks().forEach(t -> tasks.put(t.id(), t));
+    Set<String> late = new HashSet<>();
+    Map<Integer, List<Salvage.Load>> loads = new LinkedHashMap<>();
+    for (Follows cup : laid.cups().values()) {
+      List<Salvage.Open> pours = new ArrayList<>();
+      for (Cup.Pour pour : cup.cup().pours()) {
+        Task task = tasks.get(Bench.pourTask(pour));
+        if (task != null && laid.has(task.id()) && bench.open(task.id())) {
+          pours.add(new Salvage.Open(task.id(), task.takesSeconds()));
+        }
+      }
+      int setUp =
+          tasks.values().stream()
+              .filter(t -> cup.cup().id().equals(t.cupId()))
+              .filter(t -> READIES_CUP.contains(t.kind()) && bench.open(t.id()))
+              .mapToInt(Task::takesSeconds)
+              .sum();
+      loads
+          .computeIfAbsent(cup.batch().number(), k -> new ArrayList<>())
+          .add(new Salvage.Load(cup.cup().id(), setUp, cup.thicksSeconds(), pours));
+    }
+    loads.forEach((batch, its) -> {
+      int from =
+          laid.tasks().stream()
+              .filter(t -> t.batch() == batch && t.kind() == Task.Kind.POUR && bench.open(t.id()))
+              .mapToInt(Task::startSeconds)
+              .min()
+              .orElse(bench.now);
+      int setUp = its.stream().mapToInt(Salvage.Load::setUpSeconds).sum();
+      late.addAll(Salvage.givenUp(its, Math.max(bench.now, from - setUp)));
+    });
+    return withWhatLiesOn(late);
+  }
+
+  private static Set<String> union(Set<String> a, Set<String> b) {
+    Set<String> all = new HashSet<>(a);
+    all.addAll(b);
+    return all;
+  }
+}

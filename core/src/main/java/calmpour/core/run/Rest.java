@@ -1,0 +1,207 @@
+package calmpour.core.run;
+
+import calmpour.core.plan.Lag;
+import calmpour.core.plan.Task;
+import calmpour.core.plan.Underway;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Lays what is left of a plan along the clock from now on: what was done stays where it was done,
+ * the rest follows as soon as hands and waits allow, in the order it stands in. Work that was
+ * planned for another time of day stays there unless what it waits for comes later.
+ */
+final class Rest {
+  /** Hands that have nothing to do for so long have left the bench, s. */
+  static final int LEAVES_SECONDS = 1_800;
+
+  /** Nobody takes that much longer than planned for one step; the rest was something else, s. */
+  private static final int AT_MOST_LONGER = 600;
+
+  /** What follows the resin's clock, not the maker's day. */
+  private static final Set<Task.Kind> BY_CLOCK =
+      EnumSet.of(Task.Kind.LOOK, Task.Kind.NUDGE, Task.Kind.EMBED);
+
+  private static final Set<Task.Kind> OPENS_A_BATCH =
+      EnumSet.of(Task.Kind.WARM, Task.Kind.WEIGH_FIRST);
+
+  private final History history;
+  private final int now;
+  private final @Nullable Underway rules;
+  private final Map<String, Task> laid = new LinkedHashMap<>();
+  private final int[] free = {0, 0};
+
+  private Rest(History history, int now, @Nullable Underway rules) {
+    this.history = history;
+    this.now = now;
+    this.rules = rules;
+  }
+
+  /**
+   * @param inOrder the plan's tasks in the order in which they are to be done
+   * @param leftOut of them what will not be done
+   * @param notBefore earliest starts of work for another time of day, s, by task
+   * @param rules what waits for what; null for as the tasks themselves say
+   * @return all but what is left out, by start
+   */
+  static List<Task> lay(
+      List<Task> inOrder,
+      Set<String> leftOut,
+      Map<String, Integer> notBefore,
+      History history,
+      int now,
+      @Nullable Underway rules) {
+    Rest rest = new Rest(history, now, rules);
+    rest.done(inOrder);
+    Map<String, Task> open = new LinkedHashMap<>();
+    for (Task task : inOrder) {
+      if (!rest.laid.containsKey(task.id()) && !leftOut.contains(task.id())) {
+        open.put(task.id(), task);
+      }
+    }
+    rest.rest(open, notBefore);
+    rest.afterWaits();
+    List<Task> tasks = new ArrayList<>(rest.laid.values());
+    tasks.sort(Comparator.comparingInt(Task::startSeconds).thenComparingInt(Task::endSeconds));
+    return tasks;
+  }
+
+  /** Earliest starts of what the plan does after its maker has left the bench, by task. */
+  static Map<String, Integer> blocks(List<Task> plan) {
+    Map<String, Integer> notBefore = new HashMap<>();
+    Map<Integer, Integer> busyUntil = new HashMap<>();
+    Map<Integer, Integer> block = new HashMap<>();
+    for (Task task : plan) {
+      if (task.pinned()) {
+        notBefore.put(task.id(), task.startSeconds());
+      }
+      if (!task.hands()) {
+        continue;
+      }
+      Integer until = busyUntil.get(task.pair());
+      if (until != null && task.startSeconds() - until >= LEAVES_SECONDS) {
+        block.put(task.pair(), task.startSeconds());
+      }
+      busyUntil.merge(task.pair(), task.endSeconds(), Math::max);
+      Integer its = block.get(task.pair());
+      if (its != null && !BY_CLOCK.contains(task.kind())) {
+        notBefore.merge(task.id(), its, Math::max);
+      }
+    }
+    return notBefore;
+  }
+
+  private void done(List<Task> inOrder) {
+    List<Task> done = new ArrayList<>();
+    for (Task task : inOrder) {
+      if (history.done.containsKey(task.id())) {
+        done.add(task);
+      }
+    }
+    done.sort(Comparator.comparingInt(t -> history.done.get(t.id()).atSeconds()));
+    for (Task task : done) {
+      int end = history.done.get(task.id()).atSeconds();
+      int longest = Math.max(task.takesSeconds() * 3, task.takesSeconds() + AT_MOST_LONGER);
+      int start = Math.max(0, end - longest);
+      if (task.hands()) {
+        start = Math.max(start, Math.min(end, free[task.pair()]));
+        free[task.pair()] = Math.max(free[task.pair()], end);
+      }
+      laid.put(task.id(), task.lasting(start, end));
+    }
+  }
+
+  private void rest(Map<String, Task> open, Map<String, Integer> notBefore) {
+    while (!open.isEmpty()) {
+      Task next = null;
+      int soonest = Integer.MAX_VALUE;
+      boolean chain = false;
+      for (Task task : open.values()) {
+        // A batch is not opened while another is under way that was to come before it.
+        boolean waits = chain && OPENS_A_BATCH.contains(task.kind());
+        chain |= task.hands() && Underway.inOneGo(task.kind());
+        if (waits || !ready(task, open)) {
+          continue;
+        }
+        int start = start(task, notBefore);
+        if (start < soonest) {
+          soonest = start;
+          next = task;
+        }
+      }
+      if (next == null) {
+        // Only what was left out can stand in the way now.
+        next = open.values().iterator().next();
+        soonest = start(next, notBefore);
+      }
+      open.remove(next.id());
+      laid.put(next.id(), next.lasting(soonest, soonest + next.takesSeconds()));
+      if (next.hands()) {
+        free[next.pair()] = Math.max(free[next.pair()], soonest + next.takesSeconds());
+      }
+    }
+  }
+
+  /** What was done after a wait was begun when that was over. */
+  private void afterWaits() {
+    for (String id : List.copyOf(laid.keySet())) {
+      if (!laid.get(id).hands() || !history.done.containsKey(id)) {
+        continue;
+      }
+      for (Lag lag : lags(laid.get(id))) {
+        Task task = laid.get(id);
+        String of = waitsFor(lag);
+        Task before = of == null ? null : laid.get(of);
+        int ready = before == null ? 0 : before.endSeconds() + lag.atLeastSeconds();
+        if (ready > task.startSeconds() && ready <= task.endSeconds()) {
+          laid.put(id, task.lasting(ready, task.endSeconds()));
+        }
+      }
+    }
+  }
+
+  private List<Lag> lags(Task task) {
+    List<Lag> now = rules == null ? null : rules.lags(task.id());
+    return now == null ? task.after() : now;
+  }
+
+  private boolean ready(Task task, Map<String, Task> open) {
+    for (Lag lag : lags(task)) {
+      String of = waitsFor(lag);
+      if (of != null && !of.equals(task.id()) && open.containsKey(of)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static @Nullable String waitsFor(Lag lag) {
+    return lag.ends() || lag.clock() == Lag.Clock.BEGINS ? null : lag.task();
+  }
+
+  private int start(Task task, Map<String, Integer> notBefore) {
+    int earliest = 0;
+    for (Lag lag : lags(task)) {
+      String of = waitsFor(lag);
+      Task before = of == null ? null : laid.get(of);
+      if (before != null) {
+        earliest = Math.max(earliest, before.endSeconds() + lag.atLeastSeconds());
+      }
+    }
+    if (!task.hands()) {
+      return earliest;
+    }
+    int start = Math.max(earliest, Math.max(free[task.pair()], now));
+    start = Math.max(start, notBefore.getOrDefault(task.id(), 0));
+    return start - now >= LEAVES_SECONDS && rules != null
+        ? rules.there(start, task.takesSeconds())
+        : start;
+  }
+}

@@ -1,0 +1,120 @@
+package calmpour.core.run;
+
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
+import calmpour.core.check.Range;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something that happened at the bench. Nothing is ever taken out of the list of events: a mistake
+ * is told by one more of them.
+ *
+ * @param id given by whoever tells it, so that telling it twice is telling it once
+ * @param at wall-clock time at which it happened
+ * @param of what it is about, see the kinds; null where there is nothing to name
+ * @param value a reading, see the kinds; null where nothing was measured
+ * @param codes faults that were seen, for a look-over
+ * @param text a line of the maker's; null for none
+ */
+public record RunEvent(
+    String id,
+    Instant at,
+    Kind kind,
+    @Nullable String of,
+    @Nullable Double value,
+    List<String> codes,
+    @Nullable String text) {
+  public static final Range GRAMS = new Range(0, 50_000);
+  public static final Range TEMPERATURE_C = new Range(-20, 250);
+  public static final Range POT = new Range(0, 1_000);
+  public static final Range CODES = new Range(0, 20);
+  private static final int TEXT_LENGTH = 300;
+
+  /** What can happen. */
+  public enum Kind {
+    /** {@code of}: an item of the list before anything is opened. */
+    CHECKED,
+    /** {@code of}: a task; {@code value}: grams as weighed, null for as planned. */
+    DONE,
+    /** {@code of}: another event, which is taken back. It corrects the record, not the resin. */
+    UNDONE,
+    /** {@code of}: a batch and its part, such as {@code 1/A}; {@code value}: grams added to it. */
+    ADDED,
+    /** {@code of}: a task that will not be done. */
+    GIVEN_UP,
+    /** The maker left the bench, */
+    AWAY,
+    /** and is there again. */
+    BACK,
+    /** {@code of}: a cup that is too thick to pour, whatever the clock says. */
+    THICK,
+    /** {@code of}: a cup that gets hot. */
+    HOT,
+    /** {@code value}: temperature of the room, °C. */
+    ROOM,
+    /** {@code of}: a cup; {@code value}: its temperature, °C. */
+    WARMTH,
+    /**
+     * {@code of}: a batch and what was done with the pressure pot, such as {@code 1/SET}; {@code
+     * value}: bar where it is a pressure.
+     */
+    POT,
+    /**
+     * {@code of}: a piece, such as {@code 1.2}; {@code text} and {@code codes}: how it came out.
+     */
+    LOOKED_OVER,
+    /** The run is over; what is not done will not be. */
+    FINISHED
+  }
+
+  public RunEvent {
+    codes = codes == null ? List.of() : List.copyOf(codes);
+    new Check()
+        .name("id", id)
+        .present("at", at)
+        .present("kind", kind)
+        .that(
+            kind == null || !about(kind) || (of != null && !of.isBlank()),
+            Problem.of("of", Problem.Code.MISSING, of))
+        .that(
+            kind == null || !reading(kind) || value != null,
+            Problem.of("value", Problem.Code.MISSING, null))
+        .within("value", value, kind == null ? GRAMS : legal(kind))
+        .that(
+            codes.size() <= CODES.maxInclusive(),
+            Problem.outside("codes", Problem.Code.TOO_MANY, codes.size(), CODES))
+        .atMost("text", text, TEXT_LENGTH)
+        .orThrow();
+  }
+
+  /** Something of which nothing was measured. */
+  public static RunEvent of(String id, Instant at, Kind kind, @Nullable String of) {
+    return new RunEvent(id, at, kind, of, null, List.of(), null);
+  }
+
+  /** The same told of another moment. */
+  public RunEvent at(Instant other) {
+    return new RunEvent(id, other, kind, of, value, codes, text);
+  }
+
+  private static boolean about(Kind kind) {
+    return switch (kind) {
+      case AWAY, BACK, ROOM, FINISHED -> false;
+      default -> true;
+    };
+  }
+
+  private static boolean reading(Kind kind) {
+    return kind == Kind.ROOM || kind == Kind.WARMTH || kind == Kind.ADDED;
+  }
+
+  private static Range legal(Kind kind) {
+    return switch (kind) {
+      case ROOM, WARMTH -> TEMPERATURE_C;
+      case POT -> POT;
+      default -> GRAMS;
+    };
+  }
+}

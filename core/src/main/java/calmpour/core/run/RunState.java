@@ -1,0 +1,145 @@
+package calmpour.core.run;
+
+import calmpour.core.plan.Task;
+import calmpour.core.resin.Rescue;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a run stands at one moment. Times are whole seconds from when it was begun; masses are grams.
+ *
+ * @param atSeconds the moment
+ * @param steps everything that was done and is left to do, by when
+ * @param currentId the step that is next for the first pair of hands; null when nothing is left
+ * @param cups those that hold resin, the soonest to thicken first
+ * @param lateSeconds how much later than planned the last pour of the open batches ends, negative
+ *     for sooner; 0 where none is open
+ * @param spareSeconds between the end of a pour and its cup's working time, the least that is left;
+ *     null where nothing is to be poured
+ * @param reordered whether the pours come in another order than planned, because some would be late
+ * @param giveUp pours that cannot all be made in time; as few as possible
+ * @param rescue what would bring the ratio of a batch right again; null while none is off
+ * @param masses where everything is that was weighed out
+ * @param undoable what would be taken back
+ * @param leavesUntil when the bench is needed again, where that is half an hour or more away; null
+ *     while it is needed
+ * @param roomC last measured; null while it was not
+ */
+public record RunState(
+    int atSeconds,
+    List<Step> steps,
+    @Nullable String currentId,
+    List<CupNow> cups,
+    int lateSeconds,
+    @Nullable Integer spareSeconds,
+    boolean reordered,
+    List<String> giveUp,
+    @Nullable RescueNow rescue,
+    Masses masses,
+    List<LeftOver> leftOvers,
+    Set<String> checked,
+    @Nullable Undoable undoable,
+    @Nullable Integer awaySinceSeconds,
+    @Nullable Integer leavesUntil,
+    @Nullable Integer finishedSeconds,
+    @Nullable Double roomC) {
+  public RunState {
+    steps = List.copyOf(steps);
+    cups = List.copyOf(cups);
+    giveUp = List.copyOf(giveUp);
+    leftOvers = List.copyOf(leftOvers);
+  }
+
+  /** How a step stands. */
+  public enum Status {
+    DONE,
+    /** A wait that has begun. */
+    RUNNING,
+    TO_DO,
+    /** The maker will not do it. */
+    GIVEN_UP,
+    /** Not all that is left can be in time; giving this up saves most of the rest. */
+    TOO_LATE,
+    /** Out of a cup that can no longer be poured. */
+    LOST
+  }
+
+  /**
+   * One step.
+   *
+   * @param startSeconds when it was begun, or will be
+   * @param targetG what is to be weighed out, with what is already in; null where nothing is
+   * @param grams as weighed; null where it was not
+   */
+  public record Step(
+      String taskId,
+      Task.Kind kind,
+      int batch,
+      @Nullable String cupId,
+      @Nullable String pourId,
+      @Nullable Integer line,
+      boolean hands,
+      int pair,
+      int places,
+      boolean optional,
+      int startSeconds,
+      int endSeconds,
+      Status status,
+      @Nullable Double targetG,
+      @Nullable Double grams) {}
+
+  /** What a cup is like. */
+  public enum CupState {
+    POURABLE,
+    /** Too thick to pour: by the clock, or because the maker said so. */
+    THICK,
+    GELLED
+  }
+
+  /**
+   * A cup with resin in it.
+   *
+   * @param thicksSeconds when it can no longer be poured
+   * @param earliestSeconds the same with label and room against us
+   * @param aheadSeconds how much sooner than planned that is, counted from the first contact
+   * @param empties whether everything planned has been poured from it
+   * @param temperatureC last measured; null while it was not
+   * @param hot whether it has to be put away at once
+   */
+  public record CupNow(
+      String cupId,
+      int batch,
+      String colourName,
+      String swatch,
+      CupState state,
+      int contactSeconds,
+      int thicksSeconds,
+      int earliestSeconds,
+      int gelsSeconds,
+      int aheadSeconds,
+      double leftG,
+      boolean empties,
+      @Nullable Double temperatureC,
+      boolean hot) {}
+
+  /** What the ratio of a batch needs. */
+  public record RescueNow(int batch, Rescue rescue) {}
+
+  /** What to do with resin that is left and has nowhere to go. */
+  public enum Advice {
+    /** Into moulds kept ready, while it pours. */
+    FILLERS,
+    /** Too thick to pour, not yet gelled: thin layers cannot heat up. */
+    SPREAD_THIN,
+    /** Let it cure where it is, then throw it away as local rules say. */
+    LET_CURE,
+    /** Outdoors, on something that does not burn, and keep away from the fumes. */
+    OUTDOORS
+  }
+
+  public record LeftOver(String cupId, double grams, Advice advice) {}
+
+  /** The last thing done by hand. */
+  public record Undoable(String eventId, RunEvent.Kind kind, @Nullable String of) {}
+}

@@ -1,0 +1,256 @@
+package calmpour.core.run;
+
+import calmpour.core.plan.Batch;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Task;
+import calmpour.core.resin.Rescue;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Puts a moment of a run into what is shown of it. */
+final class Telling {
+  private final Bench bench;
+  private final Replan replan;
+  private final Laid laid;
+
+  Telling(Bench bench, Replan replan) {
+    this.bench = bench;
+    this.replan = replan;
+    this.laid = replan.laid();
+  }
+
+  RunState state() {
+    List<RunState.Step> steps = steps();
+    RunState.Step current =
+        steps.stream()
+            .filter(s -> s.hands() && s.status() == RunState.Status.TO_DO)
+            .findFirst()
+            .orElse(null);
+    boolean leaves = current != null && current.startSeconds() - bench.now >= Rest.LEAVES_SECONDS;
+    Map<String, Task> planned = new HashMap<>();
+    bench.run.plan().tasks().forEach(t -> planned.put(t.id(), t));
+    int lastIs = Integer.MIN_VALUE;
+    int lastWas = Integer.MIN_VALUE;
+    for (Task task : laid.tasks()) {
+      if (task.kind() == Task.Kind.POUR
+          && task.cupId() != null
+          && laid.cups().containsKey(task.cupId())
+          && bench.open(task.id())) {
+        lastIs = Math.max(lastIs, task.endSeconds());
+        lastWas = Math.max(lastWas, planned.get(task.id()).endSeconds());
+      }
+    }
+    int late = lastIs == Integer.MIN_VALUE ? 0 : lastIs - lastWas;
+    RunEvent undoable = bench.history.undoable;
+    return new RunState(
+        bench.now,
+        steps,
+        current == null ? null : current.taskId(),
+        cupsNow(),
+        late,
+        laid.worst() == Integer.MAX_VALUE ? null : (Integer) laid.worst(),
+        replan.reordered(),
+        replan.tooLate().stream().filter(t -> t.startsWith("pour/")).sorted().toList(),
+        rescue(),
+        bench.account.masses(),
+        leftOvers(),
+        Set.copyOf(bench.history.checked),
+        undoable == null
+            ? null
+            : new RunState.Undoable(undoable.id(), undoable.kind(), undoable.of()),
+        bench.history.awaySince,
+        leaves ? (Integer) current.startSeconds() : null,
+        bench.history.finished,
+        bench.history.room.isEmpty() ? null : bench.roomC);
+  }
+
+  private List<RunState.Step> steps() {
+    List<RunState.Step> steps = new ArrayList<>();
+    for (Task task : laid.tasks()) {
+      boolean done = bench.history.done.containsKey(task.id());
+      boolean over = !task.hands() && task.endSeconds() <= bench.now;
+      boolean runs = !task.hands() && task.startSeconds() <= bench.now && waitedForIsDone(task);
+      RunState.Status status =
+          done || (over && runs)
+              ? RunState.Status.DONE
+              : runs ? RunState.Status.RUNNING : RunState.Status.TO_DO;
+      steps.add(step(task, status));
+    }
+    for (Task task : bench.run.plan().tasks()) {
+      if (laid.has(task.id())) {
+        continue;
+      }
+      RunState.Status status =
+          bench.history.givenUp.contains(task.id())
+              ? RunState.Status.GIVEN_UP
+              : replan.lost().contains(task.id())
+                  ? RunState.Status.LOST
+                  : replan.tooLate().contains(task.id()) ? RunState.Status.TOO_LATE : null;
+      if (status != null) {
+        steps.add(step(task, status));
+      }
+    }
+    return steps;
+  }
+
+  /** A wait begins when what it follows was really done, not when that was expected. */
+  private boolean waitedForIsDone(Task task) {
+    return task.after().stream()
+        .filter(l -> !l.ends())
+        .map(l -> laid.task(l.task()))
+        .filter(t -> t != null && t.hands())
+        .allMatch(t -> bench.history.done.containsKey(t.id()));
+  }
+
+  private RunState.Step step(Task task, RunState.Status status) {
+    History.Done done = bench.history.done.get(task.id());
+    return new RunState.Step(
+        task.id(),
+        task.kind(),
+        task.batch(),
+        task.cupId(),
+        task.pourId(),
+        task.line(),
+        task.hands(),
+        task.pair(),
+        task.places(),
+        task.optional(),
+        task.startSeconds(),
+        task.endSeconds(),
+        status,
+        targetG(task),
+        done == null ? null : done.grams());
+  }
+
+  private @Nullable Double targetG(Task task) {
+    return switch (task.kind()) {
+      case WEIGH_FIRST -> {
+        Batch batch = bench.planned(task.batch());
+        yield aFirst(batch) ? batch.partA().massG() : batch.partB().massG();
+      }
+      case WEIGH_SECOND -> {
+        Batch batch = bench.planned(task.batch());
+        double first =
+            aFirst(batch) ? bench.account.inAG(batch.number()) : bench.account.inBG(batch.number());
+        yield Account.secondTargetG(batch, first);
+      }
+      case SPLIT -> {
+        Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
+        boolean whole = !bench.planned(task.batch()).tintedWhole().isEmpty();
+        yield cup == null ? null : (Double) (whole ? cup.contentG() : cup.resinG());
+      }
+      case POUR -> {
+        Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
+        yield cup == null
+            ? null
+            : cup.pours().stream()
+                .filter(p -> Bench.pourTask(p).equals(task.id()))
+                .map(Cup.Pour::massG)
+                .findFirst()
+                .orElse(null);
+      }
+      default -> null;
+    };
+  }
+
+  private static boolean aFirst(Batch batch) {
+    return batch.firstPart() == calmpour.core.habit.Habits.FirstPart.A;
+  }
+
+  private List<RunState.CupNow> cupsNow() {
+    List<RunState.CupNow> cups = new ArrayList<>();
+    for (Follows each : laid.cups().values()) {
+      boolean filled = bench.account.contentG(each.cup().id()) > 0;
+      boolean cleaned =
+          bench.history.done.containsKey(
+              "batch/" + each.batch().number() + "/" + Task.Kind.CLEAN_UP);
+      if (!filled || cleaned) {
+        continue;
+      }
+      Cup planned = bench.plannedCup(each.cup().id());
+      Batch batch = bench.planned(each.batch().number());
+      int was = planned == null ? 0 : planned.thickensSeconds() - batch.contactSeconds();
+      cups.add(
+          new RunState.CupNow(
+              each.cup().id(),
+              each.batch().number(),
+              each.cup().colourName(),
+              each.cup().swatch(),
+              bench.now >= each.gelsSeconds()
+                  ? RunState.CupState.GELLED
+                  : bench.now >= each.thicksSeconds()
+                      ? RunState.CupState.THICK
+                      : RunState.CupState.POURABLE,
+              each.contactSeconds(),
+              each.thicksSeconds(),
+              each.earliestSeconds(),
+              each.gelsSeconds(),
+              was - (each.thicksSeconds() - each.contactSeconds()),
+              bench.account.leftG(each.cup().id()),
+              each.cup().pours().stream().noneMatch(p -> bench.open(Bench.pourTask(p))),
+              each.temperatureC(),
+              each.hot()));
+    }
+    cups.sort(Comparator.comparingInt(RunState.CupNow::thicksSeconds));
+    return cups;
+  }
+
+  private RunState.@Nullable RescueNow rescue() {
+    for (Batch batch : bench.run.plan().batches()) {
+      String second = "batch/" + batch.number() + "/" + Task.Kind.WEIGH_SECOND;
+      String stir = "batch/" + batch.number() + "/" + Task.Kind.STIR;
+      if (!bench.history.done.containsKey(second) || bench.history.done.containsKey(stir)) {
+        continue;
+      }
+      Rescue rescue =
+          Rescue.of(
+              bench.job.in(batch.resinId()).resin(),
+              batch.totalG(),
+              bench.account.inAG(batch.number()),
+              bench.account.inBG(batch.number()),
+              bench.run.session().habits().scaleDivisionG());
+      Double off = rescue.errorIfLeftPercent();
+      double tolerance = bench.run.session().habits().ratioTolerancePercent();
+      if (off == null || Math.abs(off) > tolerance) {
+        return new RunState.RescueNow(batch.number(), rescue);
+      }
+    }
+    return null;
+  }
+
+  /** What is in cups from which nothing will be poured. */
+  private List<RunState.LeftOver> leftOvers() {
+    List<RunState.LeftOver> left = new ArrayList<>();
+    for (Follows each : laid.cups().values()) {
+      double grams = bench.account.leftG(each.cup().id());
+      boolean pours =
+          each.cup().pours().stream()
+              .map(Bench::pourTask)
+              .anyMatch(t ->
+                  bench.open(t) && !replan.lost().contains(t) && !replan.tooLate().contains(t));
+      boolean any =
+          each.cup().pours().stream()
+              .map(Bench::pourTask)
+              .anyMatch(t -> !bench.open(t) || replan.lost().contains(t));
+      if (grams <= 0 || pours || !any) {
+        continue;
+      }
+      boolean thick = bench.now >= each.thicksSeconds();
+      left.add(
+          new RunState.LeftOver(
+              each.cup().id(),
+              grams,
+              each.hot()
+                  ? RunState.Advice.OUTDOORS
+                  : bench.now >= each.gelsSeconds()
+                      ? RunState.Advice.LET_CURE
+                      : thick ? RunState.Advice.SPREAD_THIN : RunState.Advice.FILLERS));
+    }
+    return left;
+  }
+}
