@@ -1,9 +1,12 @@
 package calmpour.app;
 
+import calmpour.app.store.WorkshopClock;
 import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.Planner;
+import calmpour.core.run.Runs;
 import java.time.Clock;
+import org.jooq.DSLContext;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -19,8 +22,13 @@ public class App {
   }
 
   @Bean
-  Clock clock() {
-    return Clock.systemUTC();
+  WorkshopClock clock(DSLContext db) {
+    return new WorkshopClock(db, Clock.systemUTC());
+  }
+
+  @Bean
+  Runs runs(EngineModel cure) {
+    return new Runs(cure);
   }
 
   @Bean

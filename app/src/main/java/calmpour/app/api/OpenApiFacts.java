@@ -125,6 +125,7 @@ class OpenApiFacts {
         case "PieceWork" -> List.of("surface", "finishing", "bubbles", "curing");
         case "TopCoat" -> List.of("side");
         case "Arrangement" -> List.of("pins", "accepted", "together");
+        case "RunEvent" -> List.of("codes");
         case "Hours" -> List.of("otherwise");
         case "Habits", "Hands", "Mixing", "Splitting", "Tinting", "Care", "Planning" ->
             java.util.Arrays.stream(record.getRecordComponents())

@@ -102,7 +102,7 @@ class RunProperties {
     }
   }
 
-  @Property(tries = 40)
+  @Property(tries = 16)
   void nothingIsLostAndNothingGelledIsOffered(@ForAll RandomSessions.Case each, @ForAll long seed) {
     Maker maker = new Maker(run(each), seed);
     int most = Math.min(60, maker.run.plan().tasks().size() + 10);
@@ -114,7 +114,7 @@ class RunProperties {
     }
   }
 
-  @Property(tries = 20)
+  @Property(tries = 8)
   void takingBackRestoresExactly(@ForAll RandomSessions.Case each, @ForAll long seed) {
     Maker maker = new Maker(run(each), seed);
     for (int i = 0; i < 25; i++) {

@@ -1,0 +1,229 @@
+package calmpour.app.api;
+
+import calmpour.app.store.OtherSessions;
+import calmpour.app.store.RunStore;
+import calmpour.app.store.RunStore.KeptRun;
+import calmpour.app.store.ShelfStore;
+import calmpour.app.store.WorkshopClock;
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
+import calmpour.core.check.Range;
+import calmpour.core.plan.Plan;
+import calmpour.core.plan.Planner;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunState;
+import calmpour.core.run.Runs;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** Plans that are carried out. */
+@RestController
+@RequestMapping("/api/runs")
+public class RunController {
+  private final RunStore runs;
+  private final Runs states;
+  private final Planner planner;
+  private final ShelfStore shelf;
+  private final OtherSessions others;
+  private final WorkshopClock clock;
+  private final Watchers watchers;
+
+  RunController(
+      RunStore runs,
+      Runs states,
+      Planner planner,
+      ShelfStore shelf,
+      OtherSessions others,
+      WorkshopClock clock,
+      Watchers watchers) {
+    this.runs = runs;
+    this.states = states;
+    this.planner = planner;
+    this.shelf = shelf;
+    this.others = others;
+    this.clock = clock;
+    this.watchers = watchers;
+  }
+
+  /**
+   * What is begun.
+   *
+   * @param sessionId of the kept session that this is; null for one that is not kept
+   */
+  public record BeginRequest(Session session, @Nullable String sessionId) {
+    public BeginRequest {
+      new Check()
+          .present("session", session)
+          .that(
+              session == null || !session.pieces().isEmpty(),
+              Problem.of("session.pieces", Problem.Code.NOTHING_TO_MAKE, null))
+          .orThrow();
+    }
+  }
+
+  /** What happened, in the order in which it happened. */
+  public record Told(List<RunEvent> events) {
+    public static final Range EVENTS = new Range(1, 500);
+
+    public Told {
+      events = events == null ? List.of() : List.copyOf(events);
+      new Check()
+          .that(
+              !events.isEmpty() && events.size() <= EVENTS.maxInclusive(),
+              Problem.outside("events", Problem.Code.OUT_OF_RANGE, events.size(), EVENTS))
+          .orThrow();
+    }
+  }
+
+  /** A line of the list. */
+  public record RunLine(
+      String id, String name, Instant begunAt, String zoneId, @Nullable Instant finishedAt) {
+    static RunLine of(KeptRun kept) {
+      Instant finished =
+          kept.events().stream()
+              .filter(e -> e.kind() == RunEvent.Kind.FINISHED)
+              .map(RunEvent::at)
+              .findFirst()
+              .orElse(null);
+      return new RunLine(
+          kept.id(),
+          kept.run().session().name(),
+          kept.run().begunAt(),
+          kept.run().session().zoneId(),
+          finished);
+    }
+  }
+
+  /** A run with the plan it carries out, which does not change any more. */
+  public record OpenedRun(
+      String id,
+      @Nullable String sessionId,
+      Session session,
+      Plan plan,
+      Instant begunAt,
+      StandsNow stands) {}
+
+  /**
+   * How a run stands.
+   *
+   * @param told how many events it comes from
+   * @param now by the clock of the server
+   * @param speed how many seconds of that clock are one of the world
+   * @param before steps of this telling that somebody else had told before
+   */
+  public record StandsNow(int told, Instant now, int speed, List<String> before, RunState state) {}
+
+  @GetMapping
+  List<RunLine> all() {
+    return runs.all().stream().map(RunLine::of).toList();
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  OpenedRun begin(@RequestBody BeginRequest request) {
+    Workshop workshop = shelf.workshop();
+    Session session = request.session();
+    Plan plan = planner.plan(session, workshop.withBookings(others.bookings(request.sessionId())));
+    Run run = new Run(session, Planner.snapshot(session, workshop), plan, clock.instant());
+    return opened(runs.begin(request.sessionId(), run));
+  }
+
+  @GetMapping("/{id}")
+  OpenedRun open(@PathVariable String id) {
+    return opened(kept(id));
+  }
+
+  @GetMapping("/{id}/state")
+  StandsNow state(@PathVariable String id) {
+    return stands(kept(id), List.of());
+  }
+
+  /**
+   * Adds what happened. It is kept before it is answered; the moment is the teller's, but never
+   * before the run was begun nor after now.
+   */
+  @PostMapping("/{id}/events")
+  StandsNow tell(@PathVariable String id, @RequestBody Told told) {
+    KeptRun before = kept(id);
+    Instant now = clock.instant();
+    List<RunEvent> events =
+        told.events().stream().map(e -> e.at(within(before.run(), e.at(), now))).toList();
+    List<String> twice =
+        events.stream()
+            .filter(e -> e.kind() == RunEvent.Kind.DONE && e.of() != null)
+            .filter(e -> before.events().stream().noneMatch(b -> b.id().equals(e.id())))
+            .map(RunEvent::of)
+            .filter(of -> stillDone(before.events(), of))
+            .toList();
+    KeptRun after = runs.append(id, events).orElseThrow();
+    watchers.tell(id, after.events().size());
+    return stands(after, twice);
+  }
+
+  private static Instant within(Run run, Instant at, Instant now) {
+    return at.isBefore(run.begunAt()) ? run.begunAt() : at.isAfter(now) ? now : at;
+  }
+
+  private static boolean stillDone(List<RunEvent> events, String task) {
+    boolean done = false;
+    for (RunEvent event : events) {
+      if (event.kind() == RunEvent.Kind.DONE && task.equals(event.of())) {
+        done = true;
+      } else if (event.kind() == RunEvent.Kind.UNDONE) {
+        done &=
+            events.stream()
+                .noneMatch(e ->
+                    e.kind() == RunEvent.Kind.DONE
+                        && e.id().equals(event.of())
+                        && task.equals(e.of()));
+      }
+    }
+    return done;
+  }
+
+  /** Tells at once when something happened, wherever that was told. */
+  @GetMapping(path = "/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter stream(@PathVariable String id) {
+    return watchers.watch(id, kept(id).events().size());
+  }
+
+  private KeptRun kept(String id) {
+    return runs.find(id)
+        .orElseThrow(() -> new NotFoundException("this run is not kept here (any more)"));
+  }
+
+  private OpenedRun opened(KeptRun kept) {
+    Run run = kept.run();
+    return new OpenedRun(
+        kept.id(),
+        kept.sessionId(),
+        run.session(),
+        run.plan(),
+        run.begunAt(),
+        stands(kept, List.of()));
+  }
+
+  private StandsNow stands(KeptRun kept, List<String> before) {
+    Instant now = clock.instant();
+    return new StandsNow(
+        kept.events().size(),
+        now,
+        clock.speed(),
+        before,
+        states.state(kept.run(), kept.events(), now));
+  }
+}

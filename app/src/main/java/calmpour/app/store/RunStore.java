@@ -1,0 +1,144 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.RUN;
+import static calmpour.app.store.generated.Tables.RUN_EVENT;
+
+import calmpour.app.store.generated.tables.records.RunRecord;
+import calmpour.core.plan.Plan;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Runs and what happened in them. An event is on the disk before anybody is told so; events are
+ * only ever added.
+ */
+@Repository
+public class RunStore {
+  /** Runs kept at hand; at a bench there are one or two. */
+  private static final int MOST_AT_HAND = 16;
+
+  private final DSLContext db;
+  private final JsonMapper json;
+  private final Map<String, KeptRun> atHand =
+      new LinkedHashMap<>(MOST_AT_HAND, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, KeptRun> eldest) {
+          return size() > MOST_AT_HAND;
+        }
+      };
+
+  RunStore(DSLContext db, JsonMapper json) {
+    this.db = db;
+    this.json = json;
+  }
+
+  /**
+   * A run as it is kept.
+   *
+   * @param sessionId of the kept session that it carries out; null for one that is not kept
+   * @param events in the order in which they were told
+   */
+  public record KeptRun(String id, @Nullable String sessionId, Run run, List<RunEvent> events) {
+    public KeptRun {
+      events = List.copyOf(events);
+    }
+  }
+
+  /** The newest first. */
+  public List<KeptRun> all() {
+    return db.select(RUN.ID).from(RUN).orderBy(RUN.BEGUN_AT.desc(), RUN.ID).fetch(RUN.ID).stream()
+        .flatMap(id -> find(id).stream())
+        .toList();
+  }
+
+  public synchronized Optional<KeptRun> find(String id) {
+    KeptRun known = atHand.get(id);
+    if (known != null) {
+      return Optional.of(known);
+    }
+    Optional<KeptRun> found =
+        db.selectFrom(RUN).where(RUN.ID.eq(id)).fetchOptional().map(this::read);
+    found.ifPresent(r -> atHand.put(id, r));
+    return found;
+  }
+
+  public synchronized KeptRun begin(@Nullable String sessionId, Run run) {
+    RunRecord row = db.newRecord(RUN);
+    row.setId(UUID.randomUUID().toString());
+    row.setSessionId(sessionId);
+    row.setName(run.session().name());
+    row.setSession(json.writeValueAsString(run.session()));
+    row.setWorkshop(json.writeValueAsString(run.workshop()));
+    row.setPlan(json.writeValueAsString(run.plan()));
+    row.setBegunAt(run.begunAt().atOffset(ZoneOffset.UTC));
+    row.insert();
+    KeptRun begun = new KeptRun(row.getId(), sessionId, run, List.of());
+    atHand.put(begun.id(), begun);
+    return begun;
+  }
+
+  /**
+   * Adds what happened; what was told before, by its id, is not told again.
+   *
+   * @return the run with it; empty when there is no such run
+   */
+  public synchronized Optional<KeptRun> append(String runId, List<RunEvent> told) {
+    Optional<KeptRun> before = find(runId);
+    if (before.isEmpty()) {
+      return before;
+    }
+    Set<String> known = new HashSet<>();
+    before.get().events().forEach(e -> known.add(e.id()));
+    List<RunEvent> fresh = told.stream().filter(e -> known.add(e.id())).toList();
+    List<RunEvent> all = new ArrayList<>(before.get().events());
+    all.addAll(fresh);
+    db.transaction(one -> {
+      int seq = before.get().events().size();
+      for (RunEvent event : fresh) {
+        seq++;
+        one.dsl()
+            .insertInto(RUN_EVENT)
+            .set(RUN_EVENT.RUN_ID, runId)
+            .set(RUN_EVENT.SEQ, seq)
+            .set(RUN_EVENT.ID, event.id())
+            .set(RUN_EVENT.DOCUMENT, json.writeValueAsString(event))
+            .execute();
+      }
+    });
+    // Only what is on the disk counts.
+    KeptRun after = new KeptRun(runId, before.get().sessionId(), before.get().run(), all);
+    atHand.put(runId, after);
+    return Optional.of(after);
+  }
+
+  private KeptRun read(RunRecord row) {
+    Run run =
+        new Run(
+            json.readValue(row.getSession(), Session.class),
+            json.readValue(row.getWorkshop(), Workshop.class),
+            json.readValue(row.getPlan(), Plan.class),
+            row.getBegunAt().toInstant());
+    List<RunEvent> events =
+        db.select(RUN_EVENT.DOCUMENT)
+            .from(RUN_EVENT)
+            .where(RUN_EVENT.RUN_ID.eq(row.getId()))
+            .orderBy(RUN_EVENT.SEQ)
+            .fetch(e -> json.readValue(e.value1(), RunEvent.class));
+    return new KeptRun(row.getId(), row.getSessionId(), run, events);
+  }
+}
