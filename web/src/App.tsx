@@ -5,6 +5,8 @@ import { JustMixScreen } from "./mix/JustMixScreen";
 import { MakeMould } from "./moulds/MakeMould";
 import { MouldsScreen } from "./moulds/MouldsScreen";
 import { PlanScreen } from "./plan/PlanScreen";
+import { PourScreen } from "./pour/PourScreen";
+import { RunsScreen } from "./pour/RunsScreen";
 import { PracticeScreen } from "./practice/PracticeScreen";
 import { SessionsScreen } from "./sessions/SessionsScreen";
 import { ShelfScreen } from "./shelf/ShelfScreen";
@@ -45,6 +47,14 @@ export function App() {
       return (
         <Frame here="shelf">
           <ShelfScreen kind={id} />
+        </Frame>
+      );
+    case "pour":
+      return id ? (
+        <PourScreen key={id} id={id} />
+      ) : (
+        <Frame here="pour">
+          <RunsScreen />
         </Frame>
       );
     case "practice":

@@ -83,6 +83,14 @@ export type Tool = S["Tool"];
 export type Hours = S["Hours"];
 export type Pin = S["Pin"];
 
+export type OpenedRun = S["OpenedRun"];
+export type StandsNow = S["StandsNow"];
+export type RunState = S["RunState"];
+export type RunStep = S["Step"];
+export type RunEvent = S["RunEvent"];
+export type RunLine = S["RunLine"];
+export type CupNow = S["CupNow"];
+
 export type WaysAnswer = S["Ways"];
 export type Way = S["Way"];
 export type Binding = S["Binding"];

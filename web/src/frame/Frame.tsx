@@ -8,6 +8,7 @@ import { useUnitSystem } from "../units/UnitsProvider";
 const ROOMS = [
   { key: "plan", label: "Plan", href: "#/" },
   { key: "sessions", label: "Sessions", href: "#/sessions" },
+  { key: "pour", label: "Pour", href: "#/pour" },
   { key: "moulds", label: "Moulds", href: "#/moulds" },
   { key: "shelf", label: "Shelf", href: "#/shelf" },
   { key: "practice", label: "Practice", href: "#/practice" },

@@ -5,6 +5,7 @@ import InputBase from "@mui/material/InputBase";
 import { useState } from "react";
 import type { Session, Trouble } from "../api/client";
 import { Told, WrongMark } from "../frame/Told";
+import { Begin } from "../pour/Begin";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { Fig } from "./How";
@@ -135,6 +136,11 @@ export function TitleLine(props: Props) {
             Save as another
           </Button>
         )}
+        <Begin
+          session={props.planned ?? session}
+          sessionId={kept?.id}
+          disabled={props.planned === null}
+        />
         <Button
           variant="contained"
           onClick={() => void save(false)}

@@ -1,0 +1,71 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import { readNumber } from "../units/units";
+
+interface Props {
+  what: string;
+  unit: string;
+  onDone: (value: number) => void;
+  onCancel: () => void;
+}
+
+const KEYS = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"];
+
+/** Keys for gloves: a weight without a keyboard. */
+export function Keypad({ what, unit, onDone, onCancel }: Props) {
+  const [text, setText] = useState("");
+  const value = readNumber(text);
+  const legal = typeof value === "number" && value > 0 && value <= 50_000;
+  const press = (key: string) =>
+    setText((t) => (key === "⌫" ? t.slice(0, -1) : t.length < 8 ? t + key : t));
+  return (
+    <Box
+      role="group"
+      aria-label={what}
+      onKeyDown={(e) => {
+        if (/^[0-9.,]$/.test(e.key)) {
+          press(e.key === "," ? "." : e.key);
+        } else if (e.key === "Backspace") {
+          press("⌫");
+        } else if (e.key === "Enter" && legal) {
+          onDone(value);
+        }
+      }}
+      sx={{ maxWidth: 420 }}
+    >
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 1, mb: 1 }}>
+        <Box aria-live="polite" sx={{ fontSize: "3rem", fontWeight: 700, minHeight: 64 }}>
+          {text || "–"}
+        </Box>
+        <Box sx={{ fontSize: "1.4rem" }}>{unit}</Box>
+      </Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 1 }}>
+        {KEYS.map((key) => (
+          <Button
+            key={key}
+            variant="outlined"
+            aria-label={key === "⌫" ? "Delete the last figure" : key}
+            onClick={() => press(key)}
+            sx={{ minHeight: 64, fontSize: "1.6rem" }}
+          >
+            {key}
+          </Button>
+        ))}
+      </Box>
+      <Box sx={{ display: "flex", gap: 1, mt: 1 }}>
+        <Button onClick={onCancel} sx={{ minHeight: 64, flex: 1, fontSize: "1.1rem" }}>
+          Back
+        </Button>
+        <Button
+          variant="contained"
+          disabled={!legal}
+          onClick={() => legal && onDone(value)}
+          sx={{ minHeight: 64, flex: 2, fontSize: "1.2rem" }}
+        >
+          That is what is in
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,112 @@
+import Box from "@mui/material/Box";
+import { useTheme } from "@mui/material/styles";
+import { useId } from "react";
+import type { CupNow } from "../api/client";
+import { WrongMark } from "../frame/Told";
+
+interface Props {
+  cups: CupNow[];
+  /** Seconds from when the run was begun. */
+  now: number;
+  /** No more than so many; all where it is missing. */
+  most?: number;
+}
+
+const WORDS = { POURABLE: "", THICK: "thick", GELLED: "gelled" } as const;
+
+/** The longest a bar reaches, s. */
+const LONGEST = 45 * 60;
+
+function left(seconds: number): string {
+  const whole = Math.max(0, seconds);
+  return whole < 600
+    ? `${Math.floor(whole / 60)}:${String(Math.floor(whole % 60)).padStart(2, "0")}`
+    : `${Math.floor(whole / 60)} min`;
+}
+
+function aheadWords(cup: CupNow): string | null {
+  const minutes = Math.round(Math.abs(cup.aheadSeconds) / 60);
+  if (minutes < 2 || cup.state !== "POURABLE") {
+    return null;
+  }
+  return `runs ${minutes} min ${cup.aheadSeconds > 0 ? "ahead" : "behind"}`;
+}
+
+/** Every open cup with what is left of its time, as length and as words. */
+export function OpenCups({ cups, now, most }: Props) {
+  const { vars } = useTheme();
+  const palette = (vars ?? {}).palette;
+  const pattern = useId();
+  const shown = cups.filter((c) => !c.empties || c.state !== "GELLED").slice(0, most);
+  return (
+    <Box component="ul" aria-label="Open cups" sx={{ listStyle: "none", m: 0, p: 0 }}>
+      {shown.map((cup) => {
+        const pours = cup.thicksSeconds - now;
+        const gels = cup.gelsSeconds - now;
+        const full = Math.max(LONGEST, pours);
+        const pourable = Math.max(0, Math.min(1, pours / full));
+        const thick = Math.max(0, Math.min(1 - pourable, (gels - Math.max(0, pours)) / full));
+        const ahead = aheadWords(cup);
+        const near = cup.state === "POURABLE" && pours < 180 && !cup.empties;
+        const wrong = cup.hot || near || (cup.state !== "POURABLE" && !cup.empties);
+        return (
+          <Box component="li" key={cup.cupId} sx={{ mb: { xs: 0.75, md: 2 } }}>
+            <Box sx={{ display: "flex", alignItems: "baseline", gap: 1, lineHeight: 1.15 }}>
+              {wrong && <WrongMark />}
+              <Box sx={{ fontSize: { xs: "1.05rem", md: "1.35rem" } }}>{cup.colourName}</Box>
+              {cup.empties && <Box sx={{ color: "text.secondary" }}>poured</Box>}
+              {ahead && <Box sx={{ color: "text.secondary" }}>{ahead}</Box>}
+              <Box
+                sx={{
+                  ml: "auto",
+                  fontWeight: 700,
+                  whiteSpace: "nowrap",
+                  fontSize: { xs: "1.2rem", md: "1.7rem" },
+                  color: wrong ? "error.main" : "text.primary",
+                }}
+              >
+                {cup.hot ? "hot" : cup.state === "POURABLE" ? left(pours) : WORDS[cup.state]}
+              </Box>
+            </Box>
+            <svg width="100%" height={22} aria-hidden style={{ display: "block" }}>
+              <defs>
+                <pattern
+                  id={`${pattern}-${cup.cupId}`}
+                  width="8"
+                  height="8"
+                  patternUnits="userSpaceOnUse"
+                >
+                  <rect width="8" height="8" fill={cup.swatch} opacity={0.35} />
+                  <circle cx="2" cy="2" r="1.3" fill={palette?.ink.line} opacity={0.55} />
+                  <circle cx="6" cy="6" r="1.3" fill={palette?.ink.line} opacity={0.55} />
+                </pattern>
+              </defs>
+              <rect
+                width={`${pourable * 100}%`}
+                height={16}
+                y={3}
+                fill={cup.swatch}
+                stroke={palette?.ink.rule}
+              />
+              <rect
+                x={`${pourable * 100}%`}
+                width={`${thick * 100}%`}
+                height={16}
+                y={3}
+                fill={`url(#${pattern}-${cup.cupId})`}
+              />
+              {cup.state === "POURABLE" && (
+                <rect x={`${pourable * 100}%`} width={3} height={22} fill={palette?.ink.line} />
+              )}
+            </svg>
+          </Box>
+        );
+      })}
+      {shown.length === 0 && (
+        <Box component="li" sx={{ color: "text.secondary", fontSize: "1.1rem" }}>
+          None yet: the clock starts when A and B meet.
+        </Box>
+      )}
+    </Box>
+  );
+}

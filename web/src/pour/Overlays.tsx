@@ -1,0 +1,174 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import type { ReactNode } from "react";
+import type { CupNow, Plan, RunState, RunStep, Session } from "../api/client";
+import { WrongMark } from "../frame/Told";
+import { showWith, type Units } from "../units/units";
+import { OpenCups } from "./OpenCups";
+import { cupOf, stepShort } from "./stepWords";
+
+function Large({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <Box
+      role="alertdialog"
+      aria-label={label}
+      sx={{
+        position: "fixed",
+        inset: 0,
+        bgcolor: "background.default",
+        zIndex: 1200,
+        p: { xs: 2, md: 4 },
+        display: "flex",
+        flexDirection: "column",
+        gap: 2,
+        overflow: "auto",
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** Over everything else: a cup that gets hot. */
+export function HotCup({ cups, onSeen }: { cups: CupNow[]; onSeen: () => void }) {
+  return (
+    <Large label="A cup is getting hot">
+      <Box sx={{ color: "error.main", display: "flex", gap: 2, alignItems: "center" }}>
+        <WrongMark />
+        <Box sx={{ typography: "h1", fontSize: { xs: "1.8rem", md: "3rem" } }}>
+          {cups.map((c) => c.colourName).join(", ")} {cups.length > 1 ? "are" : "is"} getting hot
+        </Box>
+      </Box>
+      <Box sx={{ fontSize: { xs: "1.3rem", md: "1.9rem" }, maxWidth: 900, lineHeight: 1.35 }}>
+        Do not hold it, cover it or bin it. Put it outdoors, on something that does not burn. Stay
+        out of its fumes until it is cold. Nothing more is poured from it. The product’s safety data
+        sheet and local rules come first.
+      </Box>
+      <Button
+        variant="contained"
+        onClick={onSeen}
+        sx={{ mt: "auto", minHeight: 96, fontSize: "1.5rem" }}
+      >
+        It is outdoors; go on
+      </Button>
+    </Large>
+  );
+}
+
+interface AwayProps {
+  state: RunState;
+  now: number;
+  onBack: () => void;
+}
+
+/** While nobody is at the bench: what goes on without them. */
+export function SteppedAway({ state, now, onBack }: AwayProps) {
+  const since = Math.max(0, Math.round((now - (state.awaySinceSeconds ?? now)) / 60));
+  return (
+    <Large label="Stepped away">
+      <Box sx={{ typography: "h1", fontSize: { xs: "1.8rem", md: "2.6rem" } }}>
+        Away for {since} min
+      </Box>
+      <OpenCups cups={state.cups} now={now} />
+      <Button
+        variant="contained"
+        onClick={onBack}
+        sx={{ mt: "auto", minHeight: 110, fontSize: "1.7rem" }}
+      >
+        I am back
+      </Button>
+    </Large>
+  );
+}
+
+const ADVICE = {
+  FILLERS: "still pours: into moulds kept ready",
+  SPREAD_THIN: "too thick to pour: spread it thin so that it cannot heat up",
+  LET_CURE: "has gelled: let it cure, then throw it away as local rules say",
+  OUTDOORS: "is hot: outdoors, on something that does not burn",
+} as const;
+
+interface ReturnProps {
+  state: RunState;
+  plan: Plan;
+  session: Session;
+  units: Units;
+  onGiveUp: () => void;
+  onGoOn: () => void;
+}
+
+/** Back at the bench: what can still be poured, in which order, and what to give up. */
+export function Return({ state, plan, session, units, onGiveUp, onGoOn }: ReturnProps) {
+  const still = state.steps.filter((s) => s.kind === "POUR" && s.status === "TO_DO");
+  const lost = state.steps.filter((s) => s.kind === "POUR" && s.status === "LOST");
+  const late = state.steps.filter((s) => s.kind === "POUR" && s.status === "TOO_LATE");
+  const list = (title: string, steps: RunStep[]) =>
+    steps.length > 0 && (
+      <Box component="section" aria-label={title}>
+        <Box component="h2" sx={{ typography: "h2", m: 0, mb: 0.5 }}>
+          {title}
+        </Box>
+        <Box component="ol" sx={{ m: 0, pl: 3, fontSize: { xs: "1.1rem", md: "1.3rem" } }}>
+          {steps.map((s) => (
+            <li key={s.taskId}>{stepShort(s, plan, session, units)}</li>
+          ))}
+        </Box>
+      </Box>
+    );
+  return (
+    <Large label="What can still be poured">
+      <Box sx={{ typography: "h1", fontSize: { xs: "1.6rem", md: "2.2rem" } }}>
+        {still.length === 0 && lost.length + late.length === 0
+          ? "Nothing is lost"
+          : `${still.length} ${still.length === 1 ? "pour" : "pours"} can still be made`}
+        {lost.length + late.length > 0 && `, ${lost.length + late.length} cannot`}
+      </Box>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "1fr", md: "1fr 1fr" },
+          gap: 2,
+          overflow: "auto",
+        }}
+      >
+        {list("In this order", still)}
+        {list("To give up, so that the others are in time", late)}
+        {list("Lost: their cup no longer pours", lost)}
+        {state.leftOvers.length > 0 && (
+          <Box component="section" aria-label="What is left">
+            <Box component="h2" sx={{ typography: "h2", m: 0, mb: 0.5 }}>
+              What is left
+            </Box>
+            <Box component="ul" sx={{ m: 0, pl: 3, fontSize: { xs: "1.1rem", md: "1.3rem" } }}>
+              {state.leftOvers.map((l) => (
+                <li key={l.cupId}>
+                  {cupOf(plan, l.cupId)?.colourName} {showWith(units.MASS, l.grams)}:{" "}
+                  {ADVICE[l.advice]}
+                </li>
+              ))}
+            </Box>
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ display: "flex", gap: 1.5, mt: "auto", flexWrap: "wrap" }}>
+        {late.length > 0 && (
+          <Button
+            variant="outlined"
+            color="error"
+            onClick={onGiveUp}
+            sx={{ minHeight: 84, fontSize: "1.2rem", flex: 1 }}
+          >
+            Give {late.length === 1 ? "it" : `these ${late.length}`} up
+          </Button>
+        )}
+        <Button
+          variant="contained"
+          onClick={onGoOn}
+          sx={{ minHeight: 84, fontSize: "1.5rem", flex: 2 }}
+        >
+          Go on
+        </Button>
+      </Box>
+    </Large>
+  );
+}

@@ -1,0 +1,85 @@
+import Box from "@mui/material/Box";
+import type { Plan, RunStep } from "../api/client";
+import { CavitySection, type Band } from "../drawing/CavitySection";
+import { CupDrawing } from "../drawing/CupDrawing";
+import { batchOf, cupOf, pourOf } from "./stepWords";
+import { showWith, type Units } from "../units/units";
+
+interface Props {
+  step: RunStep;
+  plan: Plan;
+  units: Units;
+  /** How wide and how high it may be, px. */
+  width: number;
+  height: number;
+}
+
+const MARK_ROOM = 100;
+
+/** What a step fills, with the level to reach; nothing where nothing is filled. */
+export function StepDrawing({ step, plan, units, width, height }: Props) {
+  const cup = cupOf(plan, step.cupId);
+  const pour = pourOf(cup, step);
+  const piece = pour && plan.pieces[pour.line];
+  if (cup && pour && piece) {
+    const pxPerMm = Math.min(
+      (width - MARK_ROOM - 20) / piece.widthMm,
+      (height - 12) / piece.depthMm,
+    );
+    const below = piece.layers.slice(0, pour.layer);
+    const floor = below.at(-1)?.toMm ?? 0;
+    const bands: Band[] = [
+      ...below.map((l) => ({ fromMm: l.fromMm, toMm: l.toMm, fill: l.swatch })),
+      { fromMm: floor, toMm: pour.toMm, fill: cup.swatch, apart: below.length > 0 },
+    ];
+    const line = showWith(units.LENGTH, pour.toMm);
+    return (
+      <CavitySection
+        section={piece.section}
+        pxPerMm={pxPerMm}
+        bands={bands}
+        marks={[{ atMm: pour.toMm, words: line }]}
+        assumed={piece.depthAssumed}
+        label={`${piece.mouldName} in section, ${cup.colourName} to ${line}`}
+      />
+    );
+  }
+  if (cup && (step.kind === "SPLIT" || step.kind === "TINT")) {
+    const pxPerMm = Math.min(width / cup.kind.topWidthMm, height / cup.kind.heightMm) * 0.9;
+    return (
+      <CupDrawing
+        kind={cup.kind}
+        pxPerMm={pxPerMm}
+        levels={[{ mm: cup.levelMm, fill: step.kind === "TINT" ? cup.swatch : "#C9D8D4" }]}
+        label={`${cup.kind.name}, filled to ${showWith(units.LENGTH, cup.levelMm)}`}
+      />
+    );
+  }
+  const batch = batchOf(plan, step);
+  if (batch && (step.kind === "WEIGH_FIRST" || step.kind === "WEIGH_SECOND")) {
+    const pxPerMm =
+      Math.min(width / batch.mixingCup.topWidthMm, height / batch.mixingCup.heightMm) * 0.9;
+    const second = step.kind === "WEIGH_SECOND";
+    return (
+      <CupDrawing
+        kind={batch.mixingCup}
+        pxPerMm={pxPerMm}
+        levels={[
+          { mm: batch.firstPartMm, fill: "#C9D8D4", mark: batch.firstPart, letter: "#22313A" },
+          ...(second
+            ? [
+                {
+                  mm: batch.bothPartsMm,
+                  fill: "#DDE6E3",
+                  mark: batch.firstPart === "A" ? "B" : "A",
+                  letter: "#22313A",
+                },
+              ]
+            : []),
+        ]}
+        label={`${batch.mixingCup.name}, to ${showWith(units.LENGTH, second ? batch.bothPartsMm : batch.firstPartMm)}`}
+      />
+    );
+  }
+  return <Box />;
+}

@@ -1,0 +1,51 @@
+/** Soon, now and stop: told apart by pitch, number and length, made in the browser. */
+export type Sound = "soon" | "now" | "stop";
+
+const TONES: Record<Sound, { hz: number; ms: number; times: number }> = {
+  soon: { hz: 660, ms: 120, times: 1 },
+  now: { hz: 880, ms: 160, times: 2 },
+  stop: { hz: 220, ms: 600, times: 3 },
+};
+
+let audio: AudioContext | null = null;
+
+/** Browsers let a page sound only after somebody touched it. */
+export function wakeSound() {
+  audio ??= typeof AudioContext === "undefined" ? null : new AudioContext();
+  if (audio?.state === "suspended") {
+    void audio.resume();
+  }
+}
+
+export function play(sound: Sound) {
+  if (!audio || audio.state !== "running") {
+    return;
+  }
+  const tone = TONES[sound];
+  for (let i = 0; i < tone.times; i++) {
+    const from = audio.currentTime + (i * tone.ms * 1.6) / 1000;
+    const swing = audio.createOscillator();
+    const loud = audio.createGain();
+    swing.frequency.value = tone.hz;
+    loud.gain.setValueAtTime(0.0001, from);
+    loud.gain.exponentialRampToValueAtTime(0.3, from + 0.02);
+    loud.gain.exponentialRampToValueAtTime(0.0001, from + tone.ms / 1000);
+    swing.connect(loud).connect(audio.destination);
+    swing.start(from);
+    swing.stop(from + tone.ms / 1000);
+  }
+}
+
+/** Reads a line with a voice of this device; says nothing where there is none. */
+export function speak(text: string) {
+  const speech = window.speechSynthesis as SpeechSynthesis | undefined;
+  const voice = speech
+    ?.getVoices()
+    .find((v) => v.localService && v.lang.toLowerCase().startsWith("en"));
+  if (speech && voice) {
+    const line = new SpeechSynthesisUtterance(text);
+    line.voice = voice;
+    speech.cancel();
+    speech.speak(line);
+  }
+}

@@ -1,0 +1,164 @@
+import { doseWords } from "../card/wording";
+import type { Batch, Cup, Dose, Plan, Pour, RunStep, Session } from "../api/client";
+import { TASK_WORDS, taskName } from "../plan/taskWording";
+import { doseText, ordinal } from "../plan/wording";
+import { show, showWith, type Units } from "../units/units";
+
+/** What a step says: in large, how much, and a line about how. */
+export interface StepWords {
+  title: string;
+  /** The largest figure on the screen; none where nothing is measured. */
+  figure?: string;
+  unit?: string;
+  how: string;
+  /** What the large key says. */
+  done: string;
+}
+
+export function batchOf(plan: Plan, step: RunStep): Batch | undefined {
+  return plan.batches.find((b) => b.number === step.batch);
+}
+
+export function cupOf(plan: Plan, cupId: string | undefined): Cup | undefined {
+  return plan.batches.flatMap((b) => b.cups).find((c) => c.id === cupId);
+}
+
+export function pourOf(cup: Cup | undefined, step: RunStep): Pour | undefined {
+  return cup?.pours.find((p) => `pour/${p.id}` === step.taskId);
+}
+
+function grams(value: number | undefined, units: Units) {
+  return value === undefined ? {} : { figure: show(units.MASS, value), unit: units.MASS.symbol };
+}
+
+function minutesWords(step: RunStep): string {
+  return `${Math.max(1, Math.round((step.endSeconds - step.startSeconds) / 60))}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** A step in the maker's words, as large as the bench wants it. */
+export function stepWords(step: RunStep, plan: Plan, session: Session, units: Units): StepWords {
+  const batch = batchOf(plan, step);
+  const cup = cupOf(plan, step.cupId);
+  const first = batch?.firstPart ?? "B";
+  const second = first === "A" ? "B" : "A";
+  const several = plan.batches.length > 1 ? `, batch ${step.batch}` : "";
+  switch (step.kind) {
+    case "WEIGH_FIRST":
+      return {
+        title: `${first} into the mixing cup${several}`,
+        ...grams(step.targetG, units),
+        how: `Cup on the scale, tare, pour slowly at the end. ${batch?.mixingCup.name ?? ""}`,
+        done: "Weighed",
+      };
+    case "WEIGH_SECOND":
+      return {
+        title: `${second} on top of it${several}`,
+        ...grams(step.targetG, units),
+        how: "Tare once more. The clock starts when they meet.",
+        done: "Weighed",
+      };
+    case "STIR":
+      return {
+        title: `Stir${several}`,
+        figure: minutesWords(step),
+        unit: "min",
+        how: "Slowly, folding; scrape sides and bottom while stirring.",
+        done: "Stirred",
+      };
+    case "SECOND_CUP":
+      return {
+        title: "Over into a clean cup",
+        figure: minutesWords(step),
+        unit: "min",
+        how: "A clean stick; leave what clings, do not scrape it out.",
+        done: "Stirred again",
+      };
+    case "SPLIT":
+      return {
+        title: `Split: ${cup?.colourName ?? ""}`,
+        ...grams(step.targetG, units),
+        how: `Into ${cup?.kind.name ?? "its cup"}; shallow cups stay cool.`,
+        done: "Filled",
+      };
+    case "STOCK_CUP":
+    case "TINT": {
+      const [one, ...more] = cup?.doses ?? batch?.tintedWhole ?? [];
+      return {
+        title: `Tint ${cup?.colourName ?? "the whole batch"}`,
+        ...(one ? dosed(one, units) : {}),
+        how: [
+          ...more.map((d) => `${d.colourantName}: ${doseWords(d, units)}`),
+          "Shake it first; stir until no lump is left.",
+        ].join(" · "),
+        done: "Tinted",
+      };
+    }
+    case "POUR": {
+      const pour = pourOf(cup, step);
+      const piece = pour && plan.pieces[pour.line];
+      const which = piece && piece.count > 1 ? `, ${ordinal(pour.cavity)}` : "";
+      return {
+        title: `${cup?.colourName ?? ""} into ${piece?.mouldName ?? ""}${which}`,
+        ...grams(step.targetG, units),
+        how: pour ? `To the line, ${showWith(units.LENGTH, pour.toMm)} deep. Thin stream.` : "",
+        done: "Poured",
+      };
+    }
+    case "BUBBLE_PASS":
+      return {
+        title: "Bubbles out",
+        how: "Tap, tease with a soft tool. No flame near alcohol or ink.",
+        done: "Done",
+      };
+    case "COVER":
+      return { title: "Cover them against dust", how: "Level, and hands off.", done: "Covered" };
+    case "CLEAN_UP":
+      return {
+        title: "Clean up",
+        how: "Before the cups gel. What is left cures first, then goes where local rules say.",
+        done: "Clean",
+      };
+    case "LOAD_POT":
+      return {
+        title: capital(taskName(asTask(step), plan, session)),
+        how: "Below its rating, relief valve free, lid crosswise, air in slowly.",
+        done: "Shut",
+      };
+    default: {
+      const words = taskName(asTask(step), plan, session);
+      return { title: capital(words), how: "", done: "Done" };
+    }
+  }
+}
+
+/** The same step in a few words. */
+export function stepShort(step: RunStep, plan: Plan, session: Session, units: Units): string {
+  const words = stepWords(step, plan, session, units);
+  return words.figure === undefined
+    ? words.title
+    : `${words.title} · ${words.figure} ${words.unit ?? ""}`.trim();
+}
+
+export function waitWords(step: RunStep): string {
+  return step.kind === "REST" ? "Let it rest" : capital(TASK_WORDS[step.kind]);
+}
+
+/** The first colourant in large, as it is measured best. */
+function dosed(dose: Dose, units: Units): { figure: string; unit: string } {
+  const counted = doseText(dose.drops, dose.scoops);
+  const at = counted.indexOf(" ");
+  return dose.by === "COUNT" && at > 0
+    ? { figure: counted.slice(0, at), unit: `${counted.slice(at + 1)} ${dose.colourantName}` }
+    : {
+        figure: show(units.MASS, dose.massG, Math.max(2, units.MASS.digits)),
+        unit: `${units.MASS.symbol} ${dose.colourantName}`,
+      };
+}
+
+function asTask(step: RunStep) {
+  return { ...step, id: step.taskId, spreadSeconds: 0, after: [], pinned: false };
+}

@@ -1,0 +1,183 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import {
+  api,
+  ask,
+  type OpenedRun,
+  type RunEvent,
+  type StandsNow,
+  type Trouble,
+} from "../api/client";
+import { keepUntold, readUntold } from "./untold";
+
+/** A clock that goes on between two answers of the server, which may run faster than the world. */
+export interface WallClock {
+  /** Milliseconds since 1970 by the server, when {@code at} was read here. */
+  told: number;
+  at: number;
+  speed: number;
+}
+
+export function clockNow(clock: WallClock): number {
+  return clock.told + (performance.now() - clock.at) * clock.speed;
+}
+
+export interface Running {
+  opened: OpenedRun;
+  stands: StandsNow;
+  clock: WallClock;
+}
+
+export type RunView =
+  { status: "loading" } | { status: "trouble"; trouble: Trouble } | ({ status: "open" } & Running);
+
+/** How often a run is asked for although nothing was told, ms of the world. */
+const AGAIN_MS = 10_000;
+
+/** How soon a telling is tried again, ms. */
+const RETRY_MS = 1_500;
+
+/** Nobody told anything for so long: the line is broken, ms. */
+const SILENT_MS = 25_000;
+
+function clockOf(stands: StandsNow): WallClock {
+  return { told: Date.parse(stands.now), at: performance.now(), speed: stands.speed };
+}
+
+/** A run as it stands, on every screen that shows it, and a way to tell what happened. */
+export function useRun(id: string) {
+  const [view, setView] = useState<RunView>({ status: "loading" });
+  const [untold, setUntold] = useState<RunEvent[]>(() => readUntold(id));
+  const [cutOff, setCutOff] = useState(false);
+  const [refused, setRefused] = useState<Trouble | null>(null);
+  /** Steps that another screen had finished before. */
+  const [before, setBefore] = useState<string[]>([]);
+  const queue = useRef(untold);
+  const sending = useRef(false);
+  const again = useRef<() => void>(() => undefined);
+  const newest = useRef(-1);
+  const clock = useRef<WallClock | null>(null);
+
+  const take = useCallback((stands: StandsNow) => {
+    // An answer that was overtaken by a newer one says nothing new.
+    if (stands.told < newest.current) {
+      return;
+    }
+    newest.current = stands.told;
+    clock.current = clockOf(stands);
+    setView((v) => (v.status === "open" ? { ...v, stands, clock: clockOf(stands) } : v));
+  }, []);
+
+  const load = useCallback(async () => {
+    const answer = await ask(api.GET("/api/runs/{id}", { params: { path: { id } } }));
+    if (answer.status === "trouble") {
+      setView((v) => (v.status === "open" ? v : { status: "trouble", trouble: answer.trouble }));
+      return;
+    }
+    newest.current = answer.value.stands.told;
+    clock.current = clockOf(answer.value.stands);
+    setView({
+      status: "open",
+      opened: answer.value,
+      stands: answer.value.stands,
+      clock: clockOf(answer.value.stands),
+    });
+  }, [id]);
+
+  const refresh = useCallback(async () => {
+    const answer = await ask(api.GET("/api/runs/{id}/state", { params: { path: { id } } }));
+    if (answer.status === "ok") {
+      setCutOff(false);
+      take(answer.value);
+    } else if (answer.trouble.status === 0) {
+      setCutOff(true);
+    }
+  }, [id, take]);
+
+  const send = useCallback(async () => {
+    if (sending.current || queue.current.length === 0) {
+      return;
+    }
+    sending.current = true;
+    const batch = queue.current;
+    const answer = await ask(
+      api.POST("/api/runs/{id}/events", { params: { path: { id } }, body: { events: batch } }),
+    );
+    sending.current = false;
+    const lost = answer.status === "trouble" && answer.trouble.status === 0;
+    setCutOff(lost);
+    if (lost) {
+      return;
+    }
+    // Told, or refused: what was added meanwhile stays.
+    queue.current = queue.current.slice(batch.length);
+    keepUntold(id, queue.current);
+    setUntold(queue.current);
+    if (answer.status === "ok") {
+      setRefused(null);
+      setBefore(answer.value.before);
+      take(answer.value);
+    } else {
+      setRefused(answer.trouble);
+    }
+    // What was added meanwhile goes with the next try, which is soon.
+    if (queue.current.length > 0) {
+      setTimeout(() => again.current(), 0);
+    }
+  }, [id, take]);
+  useEffect(() => {
+    again.current = () => void send();
+  }, [send]);
+
+  /** Tells what happened just now; the screen changes when the server has kept it. */
+  const tell = useCallback(
+    (happened: Omit<RunEvent, "id" | "at" | "codes"> & { codes?: string[] }) => {
+      const at = new Date(clock.current ? clockNow(clock.current) : Date.now()).toISOString();
+      const event: RunEvent = { codes: [], ...happened, id: crypto.randomUUID(), at };
+      queue.current = [...queue.current, event];
+      keepUntold(id, queue.current);
+      setUntold(queue.current);
+      void send();
+    },
+    [id, send],
+  );
+
+  useEffect(() => {
+    // Not in the same breath as the effect itself.
+    const soon = setTimeout(() => void load(), 0);
+    return () => clearTimeout(soon);
+  }, [load]);
+
+  useEffect(() => {
+    const timer = setInterval(() => void send(), RETRY_MS);
+    return () => clearInterval(timer);
+  }, [send]);
+
+  useEffect(() => {
+    let heard = performance.now();
+    const stream = new EventSource(`/api/runs/${encodeURIComponent(id)}/stream`);
+    stream.addEventListener("told", (event) => {
+      heard = performance.now();
+      setCutOff(false);
+      if (Number((event as MessageEvent<string>).data) > newest.current) {
+        void refresh();
+      }
+    });
+    stream.addEventListener("there", () => {
+      heard = performance.now();
+      setCutOff(false);
+    });
+    stream.addEventListener("error", () => setCutOff(true));
+    const timer = setInterval(() => {
+      if (performance.now() - heard > SILENT_MS) {
+        setCutOff(true);
+      }
+      void refresh();
+    }, AGAIN_MS);
+    return () => {
+      stream.close();
+      clearInterval(timer);
+    };
+  }, [id, refresh]);
+
+  return { view, untold, cutOff, refused, before, tell, refresh, reload: load };
+}
