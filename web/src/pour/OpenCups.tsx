@@ -14,8 +14,8 @@ interface Props {
 
 const WORDS = { POURABLE: "", THICK: "thick", GELLED: "gelled" } as const;
 
-/** The longest a bar reaches, s. */
-const LONGEST = 45 * 60;
+/** A bar as long as the list is at least so long, s. */
+const LONGEST = 30 * 60;
 
 function left(seconds: number): string {
   const whole = Math.max(0, seconds);
@@ -37,13 +37,13 @@ export function OpenCups({ cups, now, most }: Props) {
   const { vars } = useTheme();
   const palette = (vars ?? {}).palette;
   const pattern = useId();
+  const full = Math.max(LONGEST, ...cups.map((c) => c.gelsSeconds - now));
   const shown = cups.filter((c) => !c.empties || c.state !== "GELLED").slice(0, most);
   return (
     <Box component="ul" aria-label="Open cups" sx={{ listStyle: "none", m: 0, p: 0 }}>
       {shown.map((cup) => {
         const pours = cup.thicksSeconds - now;
         const gels = cup.gelsSeconds - now;
-        const full = Math.max(LONGEST, pours);
         const pourable = Math.max(0, Math.min(1, pours / full));
         const thick = Math.max(0, Math.min(1 - pourable, (gels - Math.max(0, pours)) / full));
         const ahead = aheadWords(cup);

@@ -7,7 +7,6 @@ import { Told, WrongMark } from "../frame/Told";
 import { clockTime } from "../plan/wording";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { useWidth } from "../drawing/useWidth";
 import { Checklist, READY } from "./Checklist";
 import { Keypad } from "./Keypad";
 import { OpenCups } from "./OpenCups";
@@ -74,7 +73,6 @@ function Bench({ run, running }: BenchProps) {
   const [silent, setSilent] = useChoice("calm-pour.silent", false);
   const [reads, setReads] = useChoice("calm-pour.reads", false);
   const [flash, setFlash] = useState(false);
-  const [drawing, drawingWidth] = useWidth();
 
   const at = current ? hands.indexOf(current) : hands.length;
   const shown = offset === 0 ? current : hands[at + offset];
@@ -393,7 +391,6 @@ function Bench({ run, running }: BenchProps) {
                     )}
                   </Box>
                   <Box
-                    ref={drawing}
                     sx={{
                       minHeight: 0,
                       minWidth: 0,
@@ -407,8 +404,8 @@ function Bench({ run, running }: BenchProps) {
                       step={shown}
                       plan={plan}
                       units={units}
-                      width={Math.min(drawingWidth, 420)}
-                      height={window.innerWidth < 900 ? 150 : 300}
+                      width={Math.min(380, window.innerWidth - 60)}
+                      height={Math.min(320, window.innerHeight * (window.innerWidth < 900 ? 0.2 : 0.42))}
                     />
                   </Box>
                 </Box>
@@ -492,7 +489,7 @@ function Bench({ run, running }: BenchProps) {
             onClick={() => done()}
             disabled={!waits && shown?.status !== "TO_DO"}
             sx={{
-              minHeight: { xs: 96, md: 100 },
+              minHeight: { xs: 96, md: 136 },
               fontSize: { xs: "1.6rem", md: "2rem" },
               gridColumn: { xs: "1 / -1", md: "auto" },
               gap: 2,

@@ -2,12 +2,10 @@ package calmpour.core.plan;
 
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
-import calmpour.core.cure.CureStates;
 import calmpour.core.session.Job;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,14 +15,12 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Underway {
   private final Job job;
-  private final CureModel cure;
   private final Times times;
   private final Presence presence;
   private final Map<String, List<Lag>> lags = new HashMap<>();
 
-  private Underway(Job job, CureModel cure, List<Task> tasks) {
+  private Underway(Job job, List<Task> tasks) {
     this.job = job;
-    this.cure = cure;
     this.times = Times.of(tasks);
     this.presence = new Presence(job.session());
   }
@@ -35,7 +31,7 @@ public final class Underway {
    * @param tasks of the plan, in seconds from when the work began
    */
   public static Underway of(Job job, CureModel cure, List<Batch> batches, List<Task> tasks) {
-    Underway underway = new Underway(job, cure, tasks);
+    Underway underway = new Underway(job, tasks);
     for (Task task : Facts.of(job, cure, Plan.ofTasks(batches, tasks)).expected()) {
       underway.lags.put(task.id(), task.after());
     }
@@ -58,28 +54,12 @@ public final class Underway {
   }
 
   /**
-   * How a cup follows.
+   * What a cup goes through from the first contact on, in the room that the job says.
    *
-   * @param contactSeconds first contact of A and B
-   * @param filledSeconds from when its resin is in it
-   * @param body what it goes through, from the first contact on
-   * @param states counted from the first contact
-   */
-  public record CupFollows(
-      int contactSeconds, int filledSeconds, BodyHistory body, CureStates states) {}
-
-  /**
    * @param batch with the amounts that are really in it
-   * @param really what is known better of a body than the room it was planned in
    */
-  public CupFollows follow(Batch batch, Cup cup, UnaryOperator<BodyHistory> really) {
-    Job inResin = job.in(batch.resinId());
-    BodyHistory body = really.apply(new Bodies(inResin, batch, times).emptied(cup));
-    return new CupFollows(
-        times.contact(batch.number()),
-        times.filled(batch.number(), cup.id()),
-        body,
-        cure.states(inResin.resin(), body));
+  public BodyHistory body(Batch batch, Cup cup) {
+    return new Bodies(job.in(batch.resinId()), batch, times).emptied(cup);
   }
 
   /** Whether a batch is split, tinted, poured and covered in one go with such a task. */

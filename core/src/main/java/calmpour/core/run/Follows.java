@@ -1,6 +1,8 @@
 package calmpour.core.run;
 
+import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
+import calmpour.core.cure.CureStates;
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Task;
@@ -16,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * How a cup of an open batch follows, in seconds from when the run was begun.
  *
  * @param cup with what is really in it
+ * @param aheadSeconds how much sooner it thickens than it would if nothing had been measured
  * @param temperatureC last measured; null while it was not
  */
 record Follows(
@@ -25,6 +28,7 @@ record Follows(
     int thicksSeconds,
     int earliestSeconds,
     int gelsSeconds,
+    int aheadSeconds,
     @Nullable Double temperatureC,
     boolean hot) {
   /** Hotter than that a cup is put away, °C: it can no longer be held; no source. */
@@ -52,40 +56,44 @@ record Follows(
 
   private static Follows of(Bench bench, CureModel cure, Underway rules, Batch batch, Cup cup) {
     int met = bench.history.done.get(Bench.task(batch, Task.Kind.WEIGH_FIRST)).atSeconds();
-    Underway.CupFollows cupFollows =
-        rules.follow(batch, cup, b -> Measured.inRoom(b, met, bench.roomC, bench.history.room));
-    List<double[]> readings = new ArrayList<>();
-    List<History.Reading> all = bench.history.warmth.getOrDefault(cup.id(), List.of());
-    for (History.Reading reading : all.subList(Math.max(0, all.size() - READINGS), all.size())) {
-      readings.add(
-          new double[] {
-            (reading.atSeconds() - cupFollows.contactSeconds()) / 60.0, reading.temperatureC()
-          });
-    }
     ResinSystem resin = bench.job.in(batch.resinId()).resin();
-    double factor = Measured.labelFactor(cure, resin, cupFollows.body(), readings);
-    double minutes = cupFollows.states().workingTimeEnds().minutes();
+    BodyHistory said = rules.body(batch, cup);
+    BodyHistory body = Measured.inRoom(said, met, bench.roomC, bench.history.room);
+    CureStates states = cure.states(resin, body);
+    List<History.Reading> all = bench.history.warmth.getOrDefault(cup.id(), List.of());
+    List<double[]> readings = new ArrayList<>();
+    for (History.Reading reading : all.subList(Math.max(0, all.size() - READINGS), all.size())) {
+      readings.add(new double[] {(reading.atSeconds() - met) / 60.0, reading.temperatureC()});
+    }
+    double factor = Measured.labelFactor(cure, resin, body, readings);
     double times =
         factor == 1
             ? 1
-            : cure.workingTimes(resin, cupFollows.body()).minutes(0, factor)
-                / cure.workingTimes(resin, cupFollows.body()).minutes(0, 1);
-    Integer said = bench.history.thick.get(cup.id());
-    int thicks = after(cupFollows.contactSeconds(), minutes * times);
-    int gels = after(cupFollows.contactSeconds(), cupFollows.states().gels().minutes() * times);
-    int earliest =
-        after(
-            cupFollows.contactSeconds(),
-            cupFollows.states().workingTimeEnds().earliestMinutes() * times);
+            : cure.workingTimes(resin, body).minutes(0, factor)
+                / cure.workingTimes(resin, body).minutes(0, 1);
+    Integer told = bench.history.thick.get(cup.id());
+    int byClock = after(met, states.workingTimeEnds().minutes() * times);
+    int thicks = told == null ? byClock : Math.min(told, byClock);
+    boolean measured = !bench.history.room.isEmpty() || factor != 1 || told != null;
     return new Follows(
         batch,
         cup,
-        cupFollows.contactSeconds(),
-        said == null ? thicks : Math.min(said, thicks),
-        Math.min(earliest, thicks),
-        gels,
+        met,
+        thicks,
+        Math.min(after(met, states.workingTimeEnds().earliestMinutes() * times), thicks),
+        after(met, states.gels().minutes() * times),
+        measured ? asPlanned(bench, cure, resin, said, met) - thicks : 0,
         all.isEmpty() ? null : all.getLast().temperatureC(),
         bench.history.hot.containsKey(cup.id()) || hot(all));
+  }
+
+  /** When it would thicken in the room of the plan, with the label as printed. */
+  private static int asPlanned(
+      Bench bench, CureModel cure, ResinSystem resin, BodyHistory said, int met) {
+    double plannedC = bench.run.session().room().temperatureC();
+    BodyHistory planned =
+        Measured.inRoom(said, met, bench.roomC, List.of(new History.Reading(met, plannedC)));
+    return after(met, cure.thickens(resin, planned).workingMinutes());
   }
 
   private static int after(int contact, double minutes) {

@@ -102,7 +102,8 @@ public record RunState(
    *
    * @param thicksSeconds when it can no longer be poured
    * @param earliestSeconds the same with label and room against us
-   * @param aheadSeconds how much sooner than planned that is, counted from the first contact
+   * @param aheadSeconds how much sooner that is than if nothing had been measured; negative for
+   *     later
    * @param empties whether everything planned has been poured from it
    * @param temperatureC last measured; null while it was not
    * @param hot whether it has to be put away at once

@@ -172,9 +172,6 @@ final class Telling {
       if (!filled || cleaned) {
         continue;
       }
-      Cup planned = bench.plannedCup(each.cup().id());
-      Batch batch = bench.planned(each.batch().number());
-      int was = planned == null ? 0 : planned.thickensSeconds() - batch.contactSeconds();
       cups.add(
           new RunState.CupNow(
               each.cup().id(),
@@ -190,7 +187,7 @@ final class Telling {
               each.thicksSeconds(),
               each.earliestSeconds(),
               each.gelsSeconds(),
-              was - (each.thicksSeconds() - each.contactSeconds()),
+              each.aheadSeconds(),
               bench.account.leftG(each.cup().id()),
               each.cup().pours().stream().noneMatch(p -> bench.open(Bench.pourTask(p))),
               each.temperatureC(),
