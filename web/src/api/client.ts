@@ -90,6 +90,8 @@ export type RunStep = S["Step"];
 export type RunEvent = S["RunEvent"];
 export type RunLine = S["RunLine"];
 export type CupNow = S["CupNow"];
+export type ScaleReading = S["Reading"];
+export type Simulated = S["Simulated"];
 
 export type WaysAnswer = S["Ways"];
 export type Way = S["Way"];

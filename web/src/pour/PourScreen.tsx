@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import { useEffect, useRef, useState } from "react";
-import type { RunStep } from "../api/client";
+import type { RunStep, ScaleReading } from "../api/client";
 import { Told, WrongMark } from "../frame/Told";
 import { clockTime } from "../plan/wording";
 import { showWith } from "../units/units";
@@ -11,6 +11,9 @@ import { Checklist, READY } from "./Checklist";
 import { Keypad } from "./Keypad";
 import { OpenCups } from "./OpenCups";
 import { HotCup, Return, SteppedAway } from "./Overlays";
+import { ScaleBar } from "./ScaleBar";
+import { StandIns } from "./StandIns";
+import { tare, useScale, useSimulated } from "./useScale";
 import { play, speak, wakeSound } from "./sounds";
 import { StepDrawing } from "./StepDrawing";
 import { standWords } from "./standWords";
@@ -72,11 +75,17 @@ function Bench({ run, running }: BenchProps) {
   const [seenHot, setSeenHot] = useState<string[]>([]);
   const [silent, setSilent] = useChoice("calm-pour.silent", false);
   const [reads, setReads] = useChoice("calm-pour.reads", false);
+  const [standIns, setStandIns] = useState(false);
+  const simulated = useSimulated();
   const [flash, setFlash] = useState(false);
 
   const at = current ? hands.indexOf(current) : hands.length;
   const shown = offset === 0 ? current : hands[at + offset];
   const turn = `${waits?.taskId ?? ""}|${shown?.taskId ?? ""}|${state.awaySinceSeconds ?? ""}`;
+  const ready = state.checked.includes(READY) || hands.some((s) => s.status === "DONE");
+  const target =
+    shown?.status === "TO_DO" && WEIGHED.has(shown.kind) && !waits ? shown.targetG : undefined;
+  const scale = useScale(ready && target !== undefined);
   const sleeve = useSleeve(turn);
   const { tell } = run;
   const done = (grams?: number) => {
@@ -90,6 +99,10 @@ function Bench({ run, running }: BenchProps) {
     }
     // The next tap within a blink is the same tap.
     sleeve.shut();
+    if (grams !== undefined) {
+      // The next weighing begins at nothing.
+      void tare();
+    }
     tell({ kind: "DONE", of: what.taskId, ...(grams === undefined ? {} : { value: grams }) });
     setOffset(0);
     setWeighing(false);
@@ -103,7 +116,6 @@ function Bench({ run, running }: BenchProps) {
   };
   const away = () => tell({ kind: "AWAY" });
 
-  const ready = state.checked.includes(READY) || hands.some((s) => s.status === "DONE");
   const hot = state.cups.filter((c) => c.hot && !seenHot.includes(c.cupId));
   const busy =
     !ready || weighing || returning || hot.length > 0 || state.awaySinceSeconds !== undefined;
@@ -117,7 +129,7 @@ function Bench({ run, running }: BenchProps) {
       if (event.key === " " && !event.repeat) {
         // Space is the large key wherever the focus is: gloves hit what they hit.
         event.preventDefault();
-        done();
+        done(weighed(scale, target));
       } else if (event.key === "ArrowRight") {
         setOffset((o) => Math.min(o + 1, hands.length - 1 - at));
       } else if (event.key === "ArrowLeft") {
@@ -255,6 +267,7 @@ function Bench({ run, running }: BenchProps) {
             }
           />
         </Box>
+        {simulated && <Small label="Stand-ins" onClick={() => setStandIns((open) => !open)} />}
         <Button href="#/pour" sx={{ minHeight: 48, flexShrink: 0 }}>
           Leave
         </Button>
@@ -383,6 +396,11 @@ function Bench({ run, running }: BenchProps) {
                     >
                       {shown.status === "DONE" ? "This is done." : words.how}
                     </Box>
+                    {scale && target !== undefined && (
+                      <Box sx={{ mt: { xs: 1, md: 2 } }}>
+                        <ScaleBar reading={scale} targetG={target} units={units} />
+                      </Box>
+                    )}
                     {shown.startSeconds > now + 60 && shown.status === "TO_DO" && (
                       <Box sx={{ fontSize: { xs: "1.05rem", md: "1.5rem" }, mt: 1 }}>
                         Not before {clockTime(new Date(begun), shown.startSeconds, session.zoneId)}
@@ -405,7 +423,10 @@ function Bench({ run, running }: BenchProps) {
                       plan={plan}
                       units={units}
                       width={Math.min(380, window.innerWidth - 60)}
-                      height={Math.min(320, window.innerHeight * (window.innerWidth < 900 ? 0.2 : 0.42))}
+                      height={Math.min(
+                        320,
+                        window.innerHeight * (window.innerWidth < 900 ? 0.2 : 0.42),
+                      )}
                     />
                   </Box>
                 </Box>
@@ -486,7 +507,7 @@ function Bench({ run, running }: BenchProps) {
         ) : (
           <Button
             variant="contained"
-            onClick={() => done()}
+            onClick={() => done(weighed(scale, target))}
             disabled={!waits && shown?.status !== "TO_DO"}
             sx={{
               minHeight: { xs: 96, md: 136 },
@@ -623,6 +644,15 @@ function Bench({ run, running }: BenchProps) {
         </Box>
       )}
 
+      {standIns && (
+        <StandIns
+          state={state}
+          speed={stands.speed}
+          targetG={target}
+          onClock={() => void run.refresh()}
+          onClose={() => setStandIns(false)}
+        />
+      )}
       {showCups && (
         <Box
           role="dialog"
@@ -676,6 +706,19 @@ function Bench({ run, running }: BenchProps) {
       )}
     </Box>
   );
+}
+
+/**
+ * What the scale says, where it plausibly says it of this; otherwise it went as planned. A cup that
+ * is poured from on the scale gets lighter.
+ */
+function weighed(scale: ScaleReading | null, target: number | undefined): number | undefined {
+  const told = scale?.link === "TELLS" ? scale.grams : undefined;
+  if (told === undefined || target === undefined) {
+    return undefined;
+  }
+  const grams = Math.abs(told);
+  return grams > target * 0.5 && grams < target * 2 ? grams : undefined;
 }
 
 function Small({ label, onClick }: { label: string; onClick: () => void }) {

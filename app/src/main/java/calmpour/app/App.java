@@ -1,12 +1,17 @@
 package calmpour.app;
 
+import calmpour.app.device.LineScale;
+import calmpour.app.device.SimulatedAir;
+import calmpour.app.device.SimulatedScale;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.Planner;
 import calmpour.core.run.Runs;
+import java.net.InetSocketAddress;
 import java.time.Clock;
 import org.jooq.DSLContext;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -24,6 +29,28 @@ public class App {
   @Bean
   WorkshopClock clock(DSLContext db) {
     return new WorkshopClock(db, Clock.systemUTC());
+  }
+
+  /** Stands in for what is on the bench until something real is plugged in. */
+  @Bean
+  SimulatedScale simulatedScale() {
+    return new SimulatedScale();
+  }
+
+  @Bean
+  LineScale scale(SimulatedScale standIn, @Value("${calmpour.scale:}") String address) {
+    if (address.isBlank()) {
+      return new LineScale(standIn.address());
+    }
+    int colon = address.lastIndexOf(':');
+    return new LineScale(
+        new InetSocketAddress(
+            address.substring(0, colon), Integer.parseInt(address.substring(colon + 1))));
+  }
+
+  @Bean
+  SimulatedAir simulatedAir() {
+    return new SimulatedAir();
   }
 
   @Bean

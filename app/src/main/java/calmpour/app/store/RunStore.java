@@ -66,6 +66,13 @@ public class RunStore {
         .toList();
   }
 
+  /** Runs that were opened here and are not over. */
+  public synchronized List<KeptRun> atBench() {
+    return atHand.values().stream()
+        .filter(r -> r.events().stream().noneMatch(e -> e.kind() == RunEvent.Kind.FINISHED))
+        .toList();
+  }
+
   public synchronized Optional<KeptRun> find(String id) {
     KeptRun known = atHand.get(id);
     if (known != null) {

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param cup with what is really in it
  * @param aheadSeconds how much sooner it thickens than it would if nothing had been measured
  * @param temperatureC last measured; null while it was not
+ * @param expectedC what it should be by now
  */
 record Follows(
     Batch batch,
@@ -30,6 +31,7 @@ record Follows(
     int gelsSeconds,
     int aheadSeconds,
     @Nullable Double temperatureC,
+    double expectedC,
     boolean hot) {
   /** Hotter than that a cup is put away, °C: it can no longer be held; no source. */
   private static final double HOT_C = 55;
@@ -84,7 +86,16 @@ record Follows(
         after(met, states.gels().minutes() * times),
         measured ? asPlanned(bench, cure, resin, said, met) - thicks : 0,
         all.isEmpty() ? null : all.getLast().temperatureC(),
+        expected(cure, resin, body, (bench.now - met) / 60.0),
         bench.history.hot.containsKey(cup.id()) || hot(all));
+  }
+
+  /** Temperature of a body so many minutes after its contact, °C. */
+  private static double expected(
+      CureModel cure, ResinSystem resin, BodyHistory body, double minutes) {
+    Double warm =
+        cure.curve(resin, body).map(c -> Measured.temperature(c.curve(), minutes)).orElse(null);
+    return warm == null ? body.last().surroundingsC() : warm;
   }
 
   /** When it would thicken in the room of the plan, with the label as printed. */

@@ -106,6 +106,7 @@ public record RunState(
    *     later
    * @param empties whether everything planned has been poured from it
    * @param temperatureC last measured; null while it was not
+   * @param expectedC what it should be by now, as far as it is followed
    * @param hot whether it has to be put away at once
    */
   public record CupNow(
@@ -122,6 +123,7 @@ public record RunState(
       double leftG,
       boolean empties,
       @Nullable Double temperatureC,
+      double expectedC,
       boolean hot) {}
 
   /** What the ratio of a batch needs. */

@@ -191,6 +191,7 @@ final class Telling {
               bench.account.leftG(each.cup().id()),
               each.cup().pours().stream().noneMatch(p -> bench.open(Bench.pourTask(p))),
               each.temperatureC(),
+              each.expectedC(),
               each.hot()));
     }
     cups.sort(Comparator.comparingInt(RunState.CupNow::thicksSeconds));

@@ -1,0 +1,15 @@
+package calmpour.app.device;
+
+import java.util.OptionalDouble;
+
+/** An infrared thermometer that is pointed at a cup. */
+public interface CupThermometer {
+  /**
+   * Temperature of what is in it, °C.
+   *
+   * @param expectedC what the cure engine expects of it just now: a stand-in has nothing else to go
+   *     by, a real one does not look at it
+   * @return empty while it says nothing
+   */
+  OptionalDouble read(String cupId, double expectedC);
+}

@@ -1,0 +1,52 @@
+import { useEffect, useState } from "react";
+import { api, ask, type ScaleReading } from "../api/client";
+
+/** How often the scale is looked at while something is weighed, ms. */
+const LOOK_MS = 150;
+
+/** What the scale says, while somebody weighs; null before it is known. */
+export function useScale(weighs: boolean): ScaleReading | null {
+  const [reading, setReading] = useState<ScaleReading | null>(null);
+  useEffect(() => {
+    if (!weighs) {
+      return;
+    }
+    let here = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = async () => {
+      const answer = await ask(api.GET("/api/devices"));
+      if (!here) {
+        return;
+      }
+      setReading(answer.status === "ok" ? answer.value.scale : null);
+      timer = setTimeout(() => void look(), LOOK_MS);
+    };
+    timer = setTimeout(() => void look(), 0);
+    return () => {
+      here = false;
+      clearTimeout(timer);
+    };
+  }, [weighs]);
+  return weighs ? reading : null;
+}
+
+export async function tare() {
+  await ask(api.POST("/api/devices/tare"));
+}
+
+/** Whether what is on the bench is made up and can be driven from a panel. */
+export function useSimulated(): boolean {
+  const [simulated, setSimulated] = useState(false);
+  useEffect(() => {
+    let here = true;
+    void ask(api.GET("/api/devices")).then((answer) => {
+      if (here && answer.status === "ok") {
+        setSimulated(answer.value.simulated);
+      }
+    });
+    return () => {
+      here = false;
+    };
+  }, []);
+  return simulated;
+}
