@@ -27,6 +27,8 @@ interface Props {
   assumed?: boolean;
   label: string;
   wall?: number;
+  /** Size of the words at the marks, px; to be read at arm's length where they are large. */
+  markSize?: number;
 }
 
 const FLOOR = 7;
@@ -34,7 +36,7 @@ const MARKS_WIDTH = 92;
 
 /** A cavity in section, to scale, in its block of rubber, with what is in it. */
 export function CavitySection(props: Props) {
-  const { section, pxPerMm, heights = 1, bands = [], marks = [], wall = 10 } = props;
+  const { section, pxPerMm, heights = 1, bands = [], marks = [], wall = 10, markSize = 13 } = props;
   const { vars } = useTheme();
   const ink = (vars ?? {}).palette?.ink;
   const clip = useId();
@@ -100,7 +102,13 @@ export function CavitySection(props: Props) {
               stroke={ink?.soft}
               strokeDasharray="2 3"
             />
-            <text x={paths.widthPx + wall + 10} y={y(mark.atMm) + 4} fontSize={13} fill={ink?.soft}>
+            <text
+              x={paths.widthPx + wall + 10}
+              y={y(mark.atMm) + markSize / 3}
+              fontSize={markSize}
+              fill={markSize > 13 ? ink?.line : ink?.soft}
+              fontWeight={markSize > 13 ? 700 : 400}
+            >
               {mark.words}
             </text>
           </g>

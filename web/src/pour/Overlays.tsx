@@ -1,11 +1,11 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
-import type { CupNow, Plan, RunState, RunStep, Session } from "../api/client";
+import type { CupNow, Plan, RunState, RunStep } from "../api/client";
 import { WrongMark } from "../frame/Told";
 import { showWith, type Units } from "../units/units";
 import { OpenCups } from "./OpenCups";
-import { cupOf, stepShort } from "./stepWords";
+import { cupOf, pourOf } from "./stepWords";
 
 function Large({ label, children }: { label: string; children: ReactNode }) {
   return (
@@ -88,17 +88,37 @@ const ADVICE = {
   OUTDOORS: "is hot: outdoors, on something that does not burn",
 } as const;
 
+/** Pours of one colour into one kind of piece that follow each other, in one line. */
+function together(steps: RunStep[], plan: Plan): { key: string; words: string }[] {
+  const lines: { key: string; what: string; count: number }[] = [];
+  for (const step of steps) {
+    const cup = cupOf(plan, step.cupId);
+    const pour = pourOf(cup, step);
+    const piece = pour && plan.pieces[pour.line];
+    const what = `${cup?.colourName ?? ""} into ${piece?.mouldName ?? ""}`;
+    const last = lines.at(-1);
+    if (last?.what === what) {
+      last.count++;
+    } else {
+      lines.push({ key: step.taskId, what, count: 1 });
+    }
+  }
+  return lines.map(({ key, what, count }) => ({
+    key,
+    words: count === 1 ? what : `${what}, ${count} times`,
+  }));
+}
+
 interface ReturnProps {
   state: RunState;
   plan: Plan;
-  session: Session;
   units: Units;
   onGiveUp: () => void;
   onGoOn: () => void;
 }
 
 /** Back at the bench: what can still be poured, in which order, and what to give up. */
-export function Return({ state, plan, session, units, onGiveUp, onGoOn }: ReturnProps) {
+export function Return({ state, plan, units, onGiveUp, onGoOn }: ReturnProps) {
   const still = state.steps.filter((s) => s.kind === "POUR" && s.status === "TO_DO");
   const lost = state.steps.filter((s) => s.kind === "POUR" && s.status === "LOST");
   const late = state.steps.filter((s) => s.kind === "POUR" && s.status === "TOO_LATE");
@@ -108,9 +128,9 @@ export function Return({ state, plan, session, units, onGiveUp, onGoOn }: Return
         <Box component="h2" sx={{ typography: "h2", m: 0, mb: 0.5 }}>
           {title}
         </Box>
-        <Box component="ol" sx={{ m: 0, pl: 3, fontSize: { xs: "1.1rem", md: "1.3rem" } }}>
-          {steps.map((s) => (
-            <li key={s.taskId}>{stepShort(s, plan, session, units)}</li>
+        <Box component="ol" sx={{ m: 0, pl: 4, fontSize: { xs: "1.1rem", md: "1.3rem" } }}>
+          {together(steps, plan).map(({ key, words }) => (
+            <li key={key}>{words}</li>
           ))}
         </Box>
       </Box>

@@ -680,7 +680,6 @@ function Bench({ run, running }: BenchProps) {
         <Return
           state={state}
           plan={plan}
-          session={session}
           units={units}
           onGiveUp={() => {
             for (const of of state.giveUp) {

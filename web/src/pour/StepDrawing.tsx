@@ -39,6 +39,7 @@ export function StepDrawing({ step, plan, units, width, height }: Props) {
         pxPerMm={pxPerMm}
         bands={bands}
         marks={[{ atMm: pour.toMm, words: line }]}
+        markSize={26}
         assumed={piece.depthAssumed}
         label={`${piece.mouldName} in section, ${cup.colourName} to ${line}`}
       />

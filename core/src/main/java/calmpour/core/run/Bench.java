@@ -75,6 +75,12 @@ final class Bench {
     return cups.get(id);
   }
 
+  /** All that was to be poured from a cup. */
+  List<Cup.Pour> pours(Follows of) {
+    Cup cup = cups.get(of.cup().id());
+    return cup == null ? List.of() : cup.pours();
+  }
+
   /** As it was planned. */
   Batch planned(int batch) {
     return run.plan().batches().get(batch - 1);

@@ -42,10 +42,15 @@ record Follows(
   /** Of each cup the latest few readings tell most; more cost time and add nothing. */
   private static final int READINGS = 6;
 
-  /** Every cup of an open batch, by its id. */
-  static Map<String, Follows> all(Bench bench, CureModel cure, Underway rules) {
+  /**
+   * Every cup of an open batch, by its id.
+   *
+   * @param batches with what is really in their cups, and what is really poured from them
+   */
+  static Map<String, Follows> all(
+      Bench bench, List<Batch> batches, CureModel cure, Underway rules) {
     Map<String, Follows> cups = new LinkedHashMap<>();
-    for (Batch batch : bench.batches) {
+    for (Batch batch : batches) {
       if (!bench.opened(batch)) {
         continue;
       }

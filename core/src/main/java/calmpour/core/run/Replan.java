@@ -82,9 +82,23 @@ final class Replan {
 
   private Laid laid(List<Task> inOrder, Set<String> leftOut) {
     List<Task> rough = Rest.lay(inOrder, leftOut, blocks, bench.history, bench.now, null);
-    Underway rules = Underway.of(bench.job, cure, bench.batches, rough);
+    // What is not poured stays in its cup, and keeps it warm.
+    List<Batch> really = bench.batches.stream().map(b -> pouring(b, leftOut)).toList();
+    Underway rules = Underway.of(bench.job, cure, really, rough);
     List<Task> tasks = Rest.lay(inOrder, leftOut, blocks, bench.history, bench.now, rules);
-    return new Laid(bench, tasks, Follows.all(bench, cure, rules));
+    return new Laid(bench, tasks, Follows.all(bench, really, cure, rules));
+  }
+
+  private Batch pouring(Batch batch, Set<String> leftOut) {
+    List<Cup> cups = new ArrayList<>();
+    for (Cup cup : batch.cups()) {
+      List<Cup.Pour> pours =
+          cup.pours().stream()
+              .filter(p -> bench.done(Bench.pourTask(p)) || !leftOut.contains(Bench.pourTask(p)))
+              .toList();
+      cups.add(cup.holding(cup.contentG(), pours));
+    }
+    return batch.holding(batch.totalG(), cups);
   }
 
   /** Pours out of cups that have gelled or are too thick, and what was to lie on them. */
@@ -95,7 +109,7 @@ final class Replan {
           cup.gelsSeconds() <= bench.now
               || bench.history.thick.containsKey(cup.cup().id())
               || cup.hot();
-      for (Cup.Pour pour : cup.cup().pours()) {
+      for (Cup.Pour pour : bench.pours(cup)) {
         if (gone && bench.open(Bench.pourTask(pour))) {
           lost.add(Bench.pourTask(pour));
         }

@@ -189,7 +189,7 @@ final class Telling {
               each.gelsSeconds(),
               each.aheadSeconds(),
               bench.account.leftG(each.cup().id()),
-              each.cup().pours().stream().noneMatch(p -> bench.open(Bench.pourTask(p))),
+              bench.pours(each).stream().noneMatch(p -> bench.open(Bench.pourTask(p))),
               each.temperatureC(),
               each.expectedC(),
               each.hot()));
@@ -227,12 +227,12 @@ final class Telling {
     for (Follows each : laid.cups().values()) {
       double grams = bench.account.leftG(each.cup().id());
       boolean pours =
-          each.cup().pours().stream()
+          bench.pours(each).stream()
               .map(Bench::pourTask)
               .anyMatch(t ->
                   bench.open(t) && !replan.lost().contains(t) && !replan.tooLate().contains(t));
       boolean any =
-          each.cup().pours().stream()
+          bench.pours(each).stream()
               .map(Bench::pourTask)
               .anyMatch(t -> !bench.open(t) || replan.lost().contains(t));
       if (grams <= 0 || pours || !any) {

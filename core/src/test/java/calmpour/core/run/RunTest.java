@@ -171,6 +171,29 @@ class RunTest {
     assertThat(last).isPositive().isLessThan(11);
   }
 
+  /** A cup that is not emptied stays warm: what is left out does not make it last. */
+  @Test
+  void whatIsNotPouredStaysInItsCupAndThickensItSooner() {
+    upTo(Task.Kind.POUR);
+    String brown =
+        batch().cups().stream()
+            .filter(c -> c.colourId().equals("brown"))
+            .map(Cup::id)
+            .findFirst()
+            .orElseThrow();
+    int emptied = cup(brown).gelsSeconds();
+    List<RunState.Step> pours =
+        state().steps().stream()
+            .filter(s -> s.kind() == Task.Kind.POUR && brown.equals(s.cupId()))
+            .toList();
+    pours.forEach(p -> tell(RunEvent.Kind.GIVEN_UP, p.taskId(), null));
+    assertThat(cup(brown).gelsSeconds()).isLessThan(emptied);
+  }
+
+  private RunState.CupNow cup(String id) {
+    return state().cups().stream().filter(c -> c.cupId().equals(id)).findFirst().orElseThrow();
+  }
+
   @Test
   void aCupFoundTooThickIsNotOfferedAnyMoreAndNeitherIsWhatWouldLieOnIt() {
     upTo(Task.Kind.POUR);

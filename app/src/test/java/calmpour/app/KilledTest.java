@@ -1,0 +1,198 @@
+package calmpour.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The server as a process of its own, killed at any moment of a run: nothing acknowledged is lost.
+ */
+class KilledTest {
+  private static final JsonMapper JSON = JsonMapper.shared();
+  private static final int STARTS_WITHIN_SECONDS = 90;
+
+  private final HttpClient http =
+      HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
+
+  @TempDir Path data;
+
+  @Test
+  void threeKills() throws Exception {
+    kills(3, 28);
+  }
+
+  /** What it last found is in docs/campaigns.md. */
+  @Tag("long")
+  @Test
+  void fiftyKills() throws Exception {
+    kills(50, 1_128);
+  }
+
+  private void kills(int count, long seed) throws Exception {
+    Random random = new Random(seed);
+    int port = freePort();
+    Process server = start(port);
+    try {
+      JsonNode begun =
+          post(
+              port,
+              "/api/runs",
+              Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")));
+      String run = begun.get("id").asString();
+      List<String> tasks = new ArrayList<>();
+      begun.get("plan").get("tasks").forEach(t -> tasks.add(t.get("id").asString()));
+      Set<String> acknowledged = new LinkedHashSet<>();
+      int next = 0;
+      for (int kill = 0; kill < count; kill++) {
+        long until = System.nanoTime() + random.nextInt(1_200) * 1_000_000L;
+        Thread killer = killAt(server, until);
+        // Tells on until the server is gone; the last telling may or may not have been kept.
+        int told = 0;
+        while (server.isAlive()) {
+          String task = tasks.get(next % tasks.size());
+          String id = UUID.randomUUID().toString();
+          try {
+            JsonNode stands =
+                post(
+                    port,
+                    "/api/runs/" + run + "/events",
+                    Map.of(
+                        "events",
+                        List.of(
+                            Map.of(
+                                "id",
+                                id,
+                                "at",
+                                "2026-01-01T00:00:00Z",
+                                "kind",
+                                next % 5 == 4 ? "CHECKED" : "DONE",
+                                "of",
+                                task))));
+            acknowledged.add(id);
+            told = stands.get("told").asInt();
+            next++;
+          } catch (IOException gone) {
+            break;
+          }
+        }
+        killer.join();
+        server.waitFor();
+        server = start(port);
+        JsonNode after = get(port, "/api/runs/" + run + "/state");
+        assertThat(after.get("told").asInt())
+            .as("kill %d after %d tellings", kill + 1, told)
+            .isBetween(acknowledged.size(), acknowledged.size() + kill + 1);
+        // The same again from the disk is the same state.
+        Set<String> done = doneTasks(after);
+        for (int i = 0; i < next; i++) {
+          if (i % 5 != 4) {
+            assertThat(done).contains(tasks.get(i % tasks.size()));
+          }
+        }
+      }
+      assertThat(acknowledged).hasSizeGreaterThan(count * 3);
+    } finally {
+      server.destroyForcibly().waitFor();
+    }
+  }
+
+  private static Thread killAt(Process server, long until) {
+    return Thread.ofPlatform()
+        .start(() -> {
+          try {
+            Thread.sleep(Math.max(0, (until - System.nanoTime()) / 1_000_000));
+          } catch (InterruptedException never) {
+            throw new IllegalStateException(never);
+          }
+          // SIGKILL on Linux: nothing of the server's own is run any more.
+          server.destroyForcibly();
+        });
+  }
+
+  private static Set<String> doneTasks(JsonNode stands) {
+    Set<String> done = new LinkedHashSet<>();
+    for (JsonNode step : stands.get("state").get("steps")) {
+      if (step.get("status").asString().equals("DONE")) {
+        done.add(step.get("taskId").asString());
+      }
+    }
+    return done;
+  }
+
+  private static int freePort() throws IOException {
+    try (ServerSocket any = new ServerSocket(0)) {
+      return any.getLocalPort();
+    }
+  }
+
+  private Process start(int port) throws Exception {
+    Process server =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                "calmpour.app.App",
+                "--server.port=" + port,
+                "--calmpour.data=" + data.resolve("workshop"),
+                "--calmpour.demo=true")
+            .redirectErrorStream(true)
+            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    for (int i = 0; i < STARTS_WITHIN_SECONDS * 5; i++) {
+      try {
+        // The workshop of the demo is laid out once the port is open.
+        if (!get(port, "/api/sessions").isEmpty()) {
+          return server;
+        }
+      } catch (IOException notYet) {
+        assertThat(server.isAlive()).as("the server starts again").isTrue();
+      }
+      Thread.sleep(200);
+    }
+    throw new AssertionError("the server did not start");
+  }
+
+  private JsonNode get(int port, String path) throws IOException, InterruptedException {
+    return answer(HttpRequest.newBuilder(uri(port, path)).build());
+  }
+
+  private JsonNode post(int port, String path, Object body)
+      throws IOException, InterruptedException {
+    return answer(
+        HttpRequest.newBuilder(uri(port, path))
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)))
+            .build());
+  }
+
+  private static URI uri(int port, String path) {
+    return URI.create("http://127.0.0.1:" + port + path);
+  }
+
+  private JsonNode answer(HttpRequest request) throws IOException, InterruptedException {
+    HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString());
+    assertThat(response.statusCode()).as(response.body()).isBetween(200, 299);
+    return JSON.readTree(response.body());
+  }
+}

@@ -1,0 +1,292 @@
+package calmpour.app;
+
+import static calmpour.app.Seen.button;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** The bench, driven as gloves drive it. */
+class PourScreensTest {
+  /** A little longer than a sleeve is ignored for, ms. */
+  private static final int SLEEVE_MS = 450;
+
+  @TempDir static Path data;
+  private static RunningApp demo;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    demo = RunningApp.demo(data);
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    demo.close();
+  }
+
+  @AfterEach
+  void nothingLeftTheMachineAndNothingFailed() {
+    assertThat(browser.complaints()).isEmpty();
+    demo.put("/api/clock", Map.of("speed", 1));
+  }
+
+  private static String begun() {
+    return demo.post(
+            "/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
+        .body()
+        .get("id")
+        .asString();
+  }
+
+  private static Page bench(String run, int width, int height) {
+    Page page = browser.page(width, height);
+    page.navigate(demo.url("/#/pour/" + run));
+    page.getByText("Before anything is opened").first().waitFor();
+    return page;
+  }
+
+  private static void ready(Page page) {
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("ready|Go on all the same")))
+        .click();
+    heading(page).waitFor();
+  }
+
+  private static Locator heading(Page page) {
+    return page.getByRole(AriaRole.MAIN)
+        .getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setLevel(2));
+  }
+
+  private static Locator large(Page page) {
+    return page.getByRole(
+        AriaRole.BUTTON,
+        new Page.GetByRoleOptions()
+            .setName(
+                Pattern.compile(
+                    "^(Weighed|Stirred|Stirred again|Filled|Tinted|Poured|Done|Covered|Clean|Shut|Go on now)( space)?$")));
+  }
+
+  private static JsonNode state(String run) {
+    return demo.get("/api/runs/" + run + "/state").body().get("state");
+  }
+
+  /** Until nothing is left of the kind of work that is done in one go. */
+  private static void wholeSession(Page page, String run, Runnable next) {
+    for (int i = 0; i < 90; i++) {
+      JsonNode state = state(run);
+      if (!state.has("currentId") || state.has("leavesUntil")) {
+        return;
+      }
+      int told = demo.get("/api/runs/" + run + "/state").body().get("told").asInt();
+      page.waitForTimeout(SLEEVE_MS);
+      next.run();
+      page.waitForCondition(
+          () -> demo.get("/api/runs/" + run + "/state").body().get("told").asInt() > told);
+    }
+    throw new AssertionError("the session does not end");
+  }
+
+  private static void everythingWasPoured(String run) {
+    int pours = 0;
+    for (JsonNode step : state(run).get("steps")) {
+      if (step.get("kind").asString().equals("POUR")) {
+        pours++;
+        assertThat(step.get("status").asString()).isEqualTo("DONE");
+      }
+    }
+    assertThat(pours).isGreaterThan(20);
+  }
+
+  @Test
+  void aWholeLayeredSessionByKeyboardAlone() {
+    String run = begun();
+    Page page = bench(run, 1280, 800);
+    demo.put("/api/clock", Map.of("speed", 10));
+    // From the list before anything is opened to its large key, and on.
+    for (int i = 0; i < 40 && heading(page).textContent().contains("Before"); i++) {
+      page.keyboard().press("Tab");
+      String focus =
+          (String) page.evaluate("document.activeElement ? document.activeElement.innerText : ''");
+      if (focus.contains("Go on all the same") || focus.contains("Everything is ready")) {
+        page.keyboard().press("Enter");
+        break;
+      }
+    }
+    assertThat(heading(page)).containsText("mixing cup");
+    wholeSession(page, run, () -> page.keyboard().press(" "));
+    everythingWasPoured(run);
+  }
+
+  @Test
+  void aWholeLayeredSessionByTouchAlone() {
+    String run = begun();
+    Page page = bench(run, 390, 844);
+    demo.put("/api/clock", Map.of("speed", 10));
+    page.getByRole(AriaRole.CHECKBOX).first().click();
+    assertThat(page.getByRole(AriaRole.CHECKBOX).first()).isChecked();
+    ready(page);
+    wholeSession(
+        page,
+        run,
+        () -> {
+          // Never a scroll, whatever the step is.
+          assertThat(
+                  (Boolean)
+                      page.evaluate(
+                          "document.documentElement.scrollHeight <= window.innerHeight + 1"
+                              + " && document.documentElement.scrollWidth <= window.innerWidth + 1"))
+              .isTrue();
+          large(page).click();
+        });
+    everythingWasPoured(run);
+  }
+
+  @Test
+  void twoTapsWithinABlinkAreOne() {
+    String run = begun();
+    Page page = bench(run, 1280, 800);
+    ready(page);
+    page.waitForTimeout(SLEEVE_MS);
+    String first = state(run).get("currentId").asString();
+    page.keyboard().press(" ");
+    page.keyboard().press(" ");
+    page.waitForCondition(() -> !state(run).get("currentId").asString().equals(first));
+    page.waitForTimeout(SLEEVE_MS);
+    int done = 0;
+    for (JsonNode step : state(run).get("steps")) {
+      done += step.get("status").asString().equals("DONE") ? 1 : 0;
+    }
+    assertThat(done).isEqualTo(1);
+    button(page, "Undo").click();
+    page.waitForCondition(() -> state(run).get("currentId").asString().equals(first));
+  }
+
+  @Test
+  void twoBrowsersShowOneRunAndAStepCountsOnce() {
+    String run = begun();
+    Page one = bench(run, 1280, 800);
+    Page two = bench(run, 768, 1024);
+    ready(one);
+    assertThat(heading(two)).containsText("mixing cup");
+    one.waitForTimeout(SLEEVE_MS);
+    one.keyboard().press(" ");
+    assertThat(heading(one)).containsText("on top of it");
+    assertThat(heading(two)).containsText("on top of it");
+    // Cut off, the second goes on by itself and tells it when it is back.
+    two.context().setOffline(true);
+    two.waitForTimeout(SLEEVE_MS);
+    large(two).click();
+    assertThat(two.getByRole(AriaRole.ALERT)).containsText("Not connected");
+    assertThat(heading(two)).containsText("Stir");
+    one.keyboard().press(" ");
+    assertThat(heading(one)).containsText("Stir");
+    two.context().setOffline(false);
+    assertThat(two.getByRole(AriaRole.ALERT)).containsText("already");
+    int done = 0;
+    for (JsonNode step : state(run).get("steps")) {
+      done += step.get("status").asString().equals("DONE") ? 1 : 0;
+    }
+    assertThat(done).isEqualTo(2);
+  }
+
+  @Test
+  void steppedAwayForLongSaysWhatIsLostAndWhatToDoWithIt() {
+    String run = begun();
+    Page page = bench(run, 1280, 800);
+    ready(page);
+    for (int i = 0; i < 16; i++) {
+      page.waitForTimeout(SLEEVE_MS);
+      page.keyboard().press(" ");
+    }
+    button(page, "Stepped away").click();
+    assertThat(page.getByRole(AriaRole.ALERTDIALOG)).containsText("Away for");
+    demo.put("/api/clock", Map.of("speed", 120));
+    page.waitForCondition(
+        () -> state(run).get("cups").get(0).get("state").asString().equals("GELLED"),
+        new Page.WaitForConditionOptions().setTimeout(120_000));
+    demo.put("/api/clock", Map.of("speed", 1));
+    button(page, "I am back").click();
+    Locator told =
+        page.getByRole(
+            AriaRole.ALERTDIALOG,
+            new Page.GetByRoleOptions().setName("What can still be poured"));
+    assertThat(told).containsText("Lost: their cup no longer pours");
+    assertThat(told).containsText("let it cure, then throw it away as local rules say");
+    // A reload comes back to the same step.
+    button(page, "Go on").click();
+    String before = heading(page).textContent();
+    page.reload();
+    assertThat(heading(page)).hasText(before);
+  }
+
+  @Test
+  void theScaleFillsItsBarAndAnOverPourIsRescued() {
+    String run = begun();
+    Page page = bench(run, 1280, 800);
+    ready(page);
+    double target = state(run).get("steps").get(0).get("targetG").asDouble();
+    demo.post("/api/devices/simulated", Map.of("putG", 0));
+    demo.post("/api/devices/tare", Map.of());
+    page.waitForTimeout(500);
+    demo.post("/api/devices/simulated", Map.of("putG", target));
+    assertThat(page.getByRole(AriaRole.METER)).containsText("enough");
+    page.keyboard().press(" ");
+    assertThat(heading(page)).containsText("on top of it");
+    page.waitForTimeout(800);
+    demo.post("/api/devices/simulated", Map.of("putG", target + target * 2 * 1.25));
+    assertThat(page.getByRole(AriaRole.METER)).containsText("too much");
+    page.keyboard().press(" ");
+    assertThat(heading(page)).containsText("Too much of the other: add");
+    button(page, "Added").click();
+    assertThat(heading(page)).containsText("Stir");
+    assertThat(state(run).has("rescue")).isFalse();
+  }
+
+  @Test
+  void aCupThatGetsHotComesBeforeEverythingElse() {
+    String run = begun();
+    Page page = bench(run, 1280, 800);
+    ready(page);
+    for (int i = 0; i < 10; i++) {
+      page.waitForTimeout(SLEEVE_MS);
+      page.keyboard().press(" ");
+    }
+    String cup = state(run).get("cups").get(0).get("cupId").asString();
+    demo.post(
+        "/api/runs/" + run + "/events",
+        Map.of(
+            "events",
+            java.util.List.of(
+                Map.of(
+                    "id",
+                    "h",
+                    "at",
+                    "2099-01-01T00:00:00Z",
+                    "kind",
+                    "WARMTH",
+                    "of",
+                    cup,
+                    "value",
+                    71))));
+    Locator told = page.getByRole(AriaRole.ALERTDIALOG);
+    assertThat(told).containsText("getting hot");
+    assertThat(told).containsText("safety data sheet");
+    button(page, "It is outdoors; go on").click();
+    assertThat(told).hasCount(0);
+  }
+}

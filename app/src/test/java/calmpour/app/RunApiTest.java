@@ -1,0 +1,211 @@
+package calmpour.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import calmpour.app.RunningApp.Answer;
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** Runs over HTTP against the real application. */
+class RunApiTest {
+  @TempDir static Path data;
+  private static RunningApp demo;
+
+  @BeforeAll
+  static void start() {
+    demo = RunningApp.demo(data);
+  }
+
+  @AfterAll
+  static void stop() {
+    demo.close();
+  }
+
+  private static JsonNode begun() {
+    Answer begun =
+        demo.post("/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")));
+    assertThat(begun.status()).isEqualTo(201);
+    return begun.body();
+  }
+
+  private static Map<String, Object> done(String task, String at) {
+    return Map.of("id", UUID.randomUUID().toString(), "at", at, "kind", "DONE", "of", task);
+  }
+
+  private static Answer tell(JsonNode run, Map<String, Object> event) {
+    return demo.post(
+        "/api/runs/" + run.get("id").asString() + "/events", Map.of("events", List.of(event)));
+  }
+
+  private static JsonNode step(JsonNode state, String task) {
+    for (JsonNode step : state.get("steps")) {
+      if (step.get("taskId").asString().equals(task)) {
+        return step;
+      }
+    }
+    throw new AssertionError("no step " + task);
+  }
+
+  @Test
+  void aStepIsKeptOnceHoweverOftenItIsTold() {
+    JsonNode run = begun();
+    String first = run.get("stands").get("state").get("currentId").asString();
+    Map<String, Object> event = done(first, run.get("begunAt").asString());
+    JsonNode once = tell(run, event).body();
+    JsonNode twice = tell(run, event).body();
+    assertThat(once.get("told").asInt()).isEqualTo(1);
+    assertThat(twice.get("told").asInt()).isEqualTo(1);
+    assertThat(twice.get("before")).isEmpty();
+    // The other screen finishes the same step: it is told so.
+    JsonNode other = tell(run, done(first, run.get("begunAt").asString())).body();
+    assertThat(other.get("before").get(0).asString()).isEqualTo(first);
+    assertThat(step(other.get("state"), first).get("status").asString()).isEqualTo("DONE");
+  }
+
+  @Test
+  void whatTheClocksOfScreensSayIsKeptWithinTheRun() {
+    JsonNode run = begun();
+    String first = run.get("stands").get("state").get("currentId").asString();
+    // A clock that was set back by a year, and one that runs ahead.
+    JsonNode back = tell(run, done(first, "2020-01-01T00:00:00Z")).body();
+    assertThat(step(back.get("state"), first).get("endSeconds").asInt()).isZero();
+    String second = back.get("state").get("currentId").asString();
+    JsonNode ahead = tell(run, done(second, "2099-01-01T00:00:00Z")).body();
+    assertThat(step(ahead.get("state"), second).get("endSeconds").asInt())
+        .isLessThanOrEqualTo(ahead.get("state").get("atSeconds").asInt());
+  }
+
+  @Test
+  void whatCannotBeIsRefusedAtItsFieldAndChangesNothing() {
+    JsonNode run = begun();
+    String first = run.get("stands").get("state").get("currentId").asString();
+    Answer negative =
+        tell(
+            run,
+            Map.of(
+                "id",
+                "w",
+                "at",
+                run.get("begunAt").asString(),
+                "kind",
+                "DONE",
+                "of",
+                first,
+                "value",
+                -3));
+    assertThat(negative.status()).isEqualTo(422);
+    assertThat(negative.error(0).get("field").asString()).isEqualTo("events[0].value");
+    Answer nothing = tell(run, Map.of("id", "x", "at", "now", "kind", "DONE"));
+    assertThat(nothing.status()).isEqualTo(422);
+    Answer none = demo.post("/api/runs/" + run.get("id").asString() + "/events", Map.of());
+    assertThat(none.status()).isEqualTo(422);
+    assertThat(demo.post("/api/runs/none/events", Map.of("events", List.of())).status())
+        .isEqualTo(422);
+    assertThat(demo.get("/api/runs/none").status()).isEqualTo(404);
+    JsonNode after = demo.get("/api/runs/" + run.get("id").asString() + "/state").body();
+    assertThat(after.get("told").asInt()).isZero();
+  }
+
+  @Test
+  void aRunWhoseMouldIsDeletedGoesOn() {
+    JsonNode run = begun();
+    String mould = run.get("session").get("pieces").get(0).get("mouldId").asString();
+    JsonNode kept = demo.get("/api/moulds/" + mould).body();
+    assertThat(demo.delete("/api/moulds/" + mould).status()).isIn(200, 204);
+    try {
+      JsonNode state = demo.get("/api/runs/" + run.get("id").asString()).body();
+      assertThat(state.get("stands").get("state").get("currentId").isString()).isTrue();
+    } finally {
+      demo.post("/api/moulds", kept.has("mould") ? kept.get("mould") : kept);
+    }
+  }
+
+  /** Server-sent events, read as a browser would. */
+  @Test
+  @Timeout(value = 30, unit = TimeUnit.SECONDS)
+  void everyScreenIsToldAtOnce() throws Exception {
+    JsonNode run = begun();
+    String id = run.get("id").asString();
+    try (BufferedReader lines =
+        new BufferedReader(
+            new InputStreamReader(
+                URI.create(demo.url("/api/runs/" + id + "/stream")).toURL().openStream(),
+                StandardCharsets.UTF_8))) {
+      assertThat(next(lines)).isEqualTo("0");
+      String first = run.get("stands").get("state").get("currentId").asString();
+      tell(run, done(first, run.get("begunAt").asString()));
+      assertThat(next(lines)).isEqualTo("1");
+    }
+  }
+
+  private static String next(BufferedReader lines) throws java.io.IOException {
+    String event = "";
+    for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+      if (line.startsWith("event:")) {
+        event = line.substring(6).strip();
+      } else if (line.startsWith("data:") && event.equals("told")) {
+        return line.substring(5).strip();
+      }
+    }
+    throw new AssertionError("the stream ended");
+  }
+
+  @Test
+  void theClockOfTheDemoCanBeHurriedAndNoFurther() {
+    try {
+      assertThat(demo.put("/api/clock", Map.of("speed", 120)).body().get("speed").asInt())
+          .isEqualTo(120);
+      Answer tooFast = demo.put("/api/clock", Map.of("speed", 1_000));
+      assertThat(tooFast.status()).isEqualTo(422);
+      assertThat(tooFast.error(0).get("field").asString()).isEqualTo("speed");
+    } finally {
+      demo.put("/api/clock", Map.of("speed", 1));
+    }
+  }
+
+  @Test
+  void theScaleIsReadAndItsTroublesAreTold() throws Exception {
+    demo.post("/api/devices/simulated", Map.of("putG", 25));
+    assertThat(until("TELLS", 25)).isTrue();
+    demo.post("/api/devices/tare", Map.of());
+    assertThat(until("TELLS", 0)).isTrue();
+    demo.post("/api/devices/simulated", Map.of("putG", 5));
+    // Something was lifted off: what is left is less than nothing.
+    assertThat(until("TELLS", -20)).isTrue();
+    demo.post("/api/devices/simulated", Map.of("garbled", true));
+    assertThat(until("SILENT", null)).isTrue();
+    demo.post("/api/devices/simulated", Map.of("garbled", false, "silent", true));
+    assertThat(until("SILENT", null)).isTrue();
+    demo.post("/api/devices/simulated", Map.of("silent", false, "plugged", false));
+    assertThat(until("UNPLUGGED", null)).isTrue();
+    demo.post("/api/devices/simulated", Map.of("plugged", true));
+    assertThat(until("TELLS", -20)).isTrue();
+  }
+
+  private static boolean until(String link, Integer grams) throws InterruptedException {
+    for (int i = 0; i < 100; i++) {
+      JsonNode scale = demo.get("/api/devices").body().get("scale");
+      boolean weighs =
+          grams == null
+              || (scale.has("grams") && Math.abs(scale.get("grams").asDouble() - grams) < 0.3);
+      if (scale.get("link").asString().equals(link) && weighs) {
+        return true;
+      }
+      Thread.sleep(100);
+    }
+    return false;
+  }
+}
