@@ -9,6 +9,7 @@ import { PourScreen } from "./pour/PourScreen";
 import { RunsScreen } from "./pour/RunsScreen";
 import { PracticeScreen } from "./practice/PracticeScreen";
 import { SessionsScreen } from "./sessions/SessionsScreen";
+import { TodayScreen } from "./today/TodayScreen";
 import { ShelfScreen } from "./shelf/ShelfScreen";
 
 function subscribe(changed: () => void) {
@@ -25,6 +26,12 @@ function useRoute(): string[] {
 export function App() {
   const [room = "", id] = useRoute();
   switch (room) {
+    case "today":
+      return (
+        <Frame here="today">
+          <TodayScreen />
+        </Frame>
+      );
     case "sessions":
       return (
         <Frame here="sessions">

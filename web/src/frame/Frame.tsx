@@ -6,6 +6,7 @@ import type { ReactNode } from "react";
 import { useUnitSystem } from "../units/UnitsProvider";
 
 const ROOMS = [
+  { key: "today", label: "Today", href: "#/today" },
   { key: "plan", label: "Plan", href: "#/" },
   { key: "sessions", label: "Sessions", href: "#/sessions" },
   { key: "pour", label: "Pour", href: "#/pour" },

@@ -223,8 +223,7 @@ class PourScreensTest {
     button(page, "I am back").click();
     Locator told =
         page.getByRole(
-            AriaRole.ALERTDIALOG,
-            new Page.GetByRoleOptions().setName("What can still be poured"));
+            AriaRole.ALERTDIALOG, new Page.GetByRoleOptions().setName("What can still be poured"));
     assertThat(told).containsText("Lost: their cup no longer pours");
     assertThat(told).containsText("let it cure, then throw it away as local rules say");
     // A reload comes back to the same step.

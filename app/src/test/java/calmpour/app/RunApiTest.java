@@ -176,6 +176,41 @@ class RunApiTest {
     }
   }
 
+  /** RFC 5545, read by a second reading of the file; an entry that moves keeps its UID. */
+  @Test
+  void whatIsDueComesBackAsACalendar() throws Exception {
+    JsonNode run = begun();
+    String at = run.get("begunAt").asString();
+    for (JsonNode task : run.get("plan").get("tasks")) {
+      if (task.get("hands").asBoolean() && !task.get("kind").asString().equals("DEMOULD")) {
+        tell(run, done(task.get("id").asString(), at));
+      }
+    }
+    String id = run.get("id").asString();
+    String text = new String(demo.download("/api/today/calendar"), StandardCharsets.UTF_8);
+    assertThat(text).startsWith("BEGIN:VCALENDAR\r\n").contains("VERSION:2.0\r\n");
+    assertThat(text.lines().allMatch(l -> l.getBytes(StandardCharsets.UTF_8).length <= 75))
+        .isTrue();
+    List<String> uids = uids(text, id);
+    assertThat(uids).isNotEmpty().doesNotHaveDuplicates();
+    JsonNode due = demo.get("/api/today").body().get("due");
+    int its = 0;
+    for (JsonNode line : due) {
+      its += line.get("runId").asString().equals(id) ? 1 : 0;
+    }
+    assertThat(uids).hasSize(its);
+    assertThat(uids(new String(demo.download("/api/today/calendar"), StandardCharsets.UTF_8), id))
+        .isEqualTo(uids);
+    tell(run, Map.of("id", "f", "at", at, "kind", "FINISHED"));
+    assertThat(uids(new String(demo.download("/api/today/calendar"), StandardCharsets.UTF_8), id))
+        .isEmpty();
+  }
+
+  private static List<String> uids(String calendar, String run) {
+    // Long lines are folded: a break and a space are nothing.
+    return calendar.replace("\r\n ", "").lines().filter(l -> l.startsWith("UID:" + run)).toList();
+  }
+
   @Test
   void theScaleIsReadAndItsTroublesAreTold() throws Exception {
     demo.post("/api/devices/simulated", Map.of("putG", 25));

@@ -1,0 +1,123 @@
+package calmpour.app.api;
+
+import calmpour.app.format.CalendarFile;
+import calmpour.app.store.RunStore;
+import calmpour.app.store.RunStore.KeptRun;
+import calmpour.app.store.WorkshopClock;
+import calmpour.core.plan.Plan;
+import calmpour.core.plan.Task;
+import calmpour.core.run.Due;
+import calmpour.core.run.Run;
+import calmpour.core.run.Runs;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is due of everything that was begun. */
+@RestController
+@RequestMapping("/api/today")
+public class TodayController {
+  private final RunStore runs;
+  private final Runs states;
+  private final WorkshopClock clock;
+
+  TodayController(RunStore runs, Runs states, WorkshopClock clock) {
+    this.runs = runs;
+    this.states = states;
+    this.clock = clock;
+  }
+
+  /**
+   * Something that is due.
+   *
+   * @param mouldName of the piece; null for a whole batch
+   * @param hands whether somebody has to do something
+   */
+  public record DueLine(
+      String runId,
+      String runName,
+      String zoneId,
+      String taskId,
+      Task.Kind kind,
+      int batch,
+      @Nullable String mouldName,
+      int places,
+      Instant from,
+      Instant to,
+      boolean hands) {}
+
+  /** The next first. */
+  public record Today(Instant now, List<DueLine> due) {}
+
+  @GetMapping
+  Today today() {
+    return new Today(clock.instant(), due());
+  }
+
+  /** The same for a calendar, with an entry a thing that has to be done. */
+  @GetMapping(path = "/calendar", produces = "text/calendar;charset=UTF-8")
+  ResponseEntity<String> calendar() {
+    List<CalendarFile.Entry> entries =
+        due().stream()
+            .map(d ->
+                new CalendarFile.Entry(
+                    d.runId() + "/" + d.taskId() + "@calm-pour",
+                    summary(d),
+                    d.runName(),
+                    d.from(),
+                    d.to().isAfter(d.from()) ? d.to() : d.from().plusSeconds(60)))
+            .toList();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=calm-pour.ics")
+        .body(CalendarFile.of(entries, clock.instant()));
+  }
+
+  private List<DueLine> due() {
+    List<DueLine> all = new ArrayList<>();
+    for (KeptRun kept : runs.all()) {
+      for (Due due : Due.of(states.state(kept.run(), kept.events(), clock.instant()))) {
+        all.add(line(kept, due));
+      }
+    }
+    all.sort(Comparator.comparing(DueLine::from));
+    return all;
+  }
+
+  private static DueLine line(KeptRun kept, Due due) {
+    Run run = kept.run();
+    Plan.PieceView piece = due.line() == null ? null : run.plan().pieces().get(due.line());
+    return new DueLine(
+        kept.id(),
+        run.session().name(),
+        run.session().zoneId(),
+        due.taskId(),
+        due.kind(),
+        due.batch(),
+        piece == null ? null : piece.mouldName(),
+        due.places(),
+        run.begunAt().plusSeconds(due.fromSeconds()),
+        run.begunAt().plusSeconds(due.toSeconds()),
+        due.hands());
+  }
+
+  private static String summary(DueLine due) {
+    String what =
+        due.mouldName() == null
+            ? "batch " + due.batch()
+            : due.mouldName() + (due.places() > 1 ? " ×" + due.places() : "");
+    return switch (due.kind()) {
+      case DEMOULD -> "Out of the mould: " + what;
+      case FINISH -> "Finish: " + what;
+      case READY -> "May leave the house: " + what;
+      case IN_POT -> "In the pressure pot: " + what;
+      default -> "Next layer: " + what;
+    };
+  }
+}

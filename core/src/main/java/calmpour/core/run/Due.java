@@ -1,0 +1,71 @@
+package calmpour.core.run;
+
+import calmpour.core.plan.Task;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something of a run that is due after the bench was left: a next layer, a demould, a finishing,
+ * the day from which a piece may leave the house.
+ *
+ * @param line index of the session's line of pieces, from 0; null for a batch
+ * @param places how many pieces
+ * @param fromSeconds when it is due, from when the run was begun
+ */
+public record Due(
+    String taskId,
+    Task.Kind kind,
+    int batch,
+    @Nullable Integer line,
+    int places,
+    int fromSeconds,
+    int toSeconds,
+    boolean hands) {
+  private static final Set<Task.Kind> LATER =
+      EnumSet.of(Task.Kind.DEMOULD, Task.Kind.FINISH, Task.Kind.READY, Task.Kind.IN_POT);
+
+  private static final Set<Task.Kind> OPENS =
+      EnumSet.of(Task.Kind.WARM, Task.Kind.WIPE_MOULDS, Task.Kind.WEIGH_FIRST);
+
+  /** What is still due, the next first; nothing of a run that is over. */
+  public static List<Due> of(RunState state) {
+    List<Due> due = new ArrayList<>();
+    if (state.finishedSeconds() != null) {
+      return due;
+    }
+    Set<Integer> begun = new HashSet<>();
+    for (RunState.Step step : state.steps()) {
+      if (step.status() == RunState.Status.DONE) {
+        begun.add(step.batch());
+      }
+    }
+    Set<Integer> opens = new HashSet<>();
+    for (RunState.Step step : state.steps()) {
+      boolean open =
+          step.status() == RunState.Status.TO_DO || step.status() == RunState.Status.RUNNING;
+      boolean layer =
+          OPENS.contains(step.kind())
+              && step.batch() > 0
+              && !begun.isEmpty()
+              && !begun.contains(step.batch())
+              && opens.add(step.batch());
+      if (open && (LATER.contains(step.kind()) || layer)) {
+        due.add(
+            new Due(
+                step.taskId(),
+                step.kind(),
+                step.batch(),
+                step.line(),
+                step.places(),
+                step.startSeconds(),
+                step.endSeconds(),
+                step.hands()));
+      }
+    }
+    return due;
+  }
+}

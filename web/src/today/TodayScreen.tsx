@@ -1,0 +1,164 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
+import { useEffect, useState } from "react";
+import { api, ask, type DueLine, type Today, type Trouble } from "../api/client";
+import { Empty, Told, WrongMark } from "../frame/Told";
+import { dayAndTime } from "../plan/wording";
+
+type State =
+  | { status: "loading" }
+  | { status: "trouble"; trouble: Trouble }
+  | { status: "open"; today: Today };
+
+const WORDS: Partial<Record<DueLine["kind"], string>> = {
+  DEMOULD: "Out of the mould",
+  FINISH: "Finish",
+  READY: "May leave the house",
+  IN_POT: "In the pressure pot until",
+};
+
+function words(due: DueLine): string {
+  const what = due.mouldName
+    ? `${due.mouldName}${due.places > 1 ? ` ×${due.places}` : ""}`
+    : `batch ${due.batch}`;
+  return `${WORDS[due.kind] ?? "Next layer"}: ${what}`;
+}
+
+/** What is due of everything that was begun: next layers, demoulds, finishing, leaving. */
+export function TodayScreen() {
+  const [state, setState] = useState<State>({ status: "loading" });
+  const [version, setVersion] = useState(0);
+  useEffect(() => {
+    let here = true;
+    void ask(api.GET("/api/today")).then((answer) => {
+      if (here) {
+        setState(
+          answer.status === "ok"
+            ? { status: "open", today: answer.value }
+            : { status: "trouble", trouble: answer.trouble },
+        );
+      }
+    });
+    return () => {
+      here = false;
+    };
+  }, [version]);
+  if (state.status === "loading") {
+    return (
+      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
+        Looking what is due…
+      </Box>
+    );
+  }
+  if (state.status === "trouble") {
+    return <Told trouble={state.trouble} onRetry={() => setVersion((v) => v + 1)} />;
+  }
+  const { today } = state;
+  const now = Date.parse(today.now);
+  const done = async (due: DueLine) => {
+    const answer = await ask(
+      api.POST("/api/runs/{id}/events", {
+        params: { path: { id: due.runId } },
+        body: {
+          events: [
+            { id: crypto.randomUUID(), at: today.now, kind: "DONE", of: due.taskId, codes: [] },
+          ],
+        },
+      }),
+    );
+    if (answer.status === "trouble") {
+      setState({ status: "trouble", trouble: answer.trouble });
+    } else {
+      setVersion((v) => v + 1);
+    }
+  };
+  if (today.due.length === 0) {
+    return (
+      <Empty title="Nothing is due">
+        <p>What was poured shows here: next layers, demoulds, finishing, and who may leave when.</p>
+        <Button variant="contained" href="#/">
+          To the plan
+        </Button>
+      </Empty>
+    );
+  }
+  const ready = today.due.filter((d) => Date.parse(d.from) <= now);
+  const later = today.due.filter((d) => Date.parse(d.from) > now);
+  const list = (title: string, lines: DueLine[]) =>
+    lines.length > 0 && (
+      <Box component="section" aria-label={title} sx={{ mt: 2 }}>
+        <Box component="h2" sx={{ typography: "h2", m: 0 }}>
+          {title}
+        </Box>
+        <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, maxWidth: 980 }}>
+          {lines.map((due) => (
+            <Box
+              component="li"
+              key={due.runId + due.taskId}
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                columnGap: 2,
+                flexWrap: "wrap",
+                py: 1,
+                borderBottom: 1,
+                borderColor: "divider",
+              }}
+            >
+              <Box sx={{ width: { xs: "100%", sm: 190 }, color: "text.secondary" }}>
+                {dayAndTime(new Date(due.from), due.zoneId)}
+              </Box>
+              <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
+              <Link href={`#/pour/${due.runId}`}>{due.runName}</Link>
+              {due.hands && Date.parse(due.from) <= now && due.kind !== "WEIGH_FIRST" && (
+                <Button
+                  variant="outlined"
+                  onClick={() => void done(due)}
+                  sx={{ ml: "auto", minHeight: 48 }}
+                >
+                  Done
+                </Button>
+              )}
+            </Box>
+          ))}
+        </Box>
+      </Box>
+    );
+  return (
+    <Box sx={{ px: 1, pt: 1.5 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap" }}>
+        <Box component="h1" sx={{ typography: "h1", m: 0 }}>
+          Today
+        </Box>
+        <Box role="status" sx={{ color: "text.secondary" }}>
+          {ready.length === 0
+            ? `Nothing yet; next ${dayAndTime(new Date(later[0]?.from ?? today.now), later[0]?.zoneId ?? "UTC")}.`
+            : `${ready.length} ${ready.length === 1 ? "thing is" : "things are"} due.`}
+        </Box>
+        <Button
+          variant="outlined"
+          href="/api/today/calendar"
+          download="calm-pour.ics"
+          sx={{ ml: "auto" }}
+        >
+          Into my calendar
+        </Button>
+      </Box>
+      {list("Due now", ready)}
+      {list("Later", later)}
+      <Box
+        component="aside"
+        aria-label="Cautions"
+        sx={{ display: "flex", gap: 1.5, mt: 2, color: "text.secondary", maxWidth: 980 }}
+      >
+        <WrongMark />
+        <span>
+          Gloves until a piece has fully cured. Sand wet, with a particle filter. A pressure vessel
+          is emptied before it is opened. The product’s safety data sheet and local rules come
+          first.
+        </span>
+      </Box>
+    </Box>
+  );
+}
