@@ -3,6 +3,7 @@ package calmpour.app;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
@@ -90,6 +91,26 @@ class ScreenshotsTest {
       shoot(practice, "practice");
 
       shoot(open(browser, app, "/#/plan", 390, 844), "plan-phone");
+
+      Page bench = open(browser, app, "/#/plan", 1280, 800);
+      bench
+          .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Begin").setExact(true))
+          .click();
+      bench
+          .getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Go on all the same")))
+          .click();
+      app.post("/api/devices/simulated", java.util.Map.of("roomC", 22.4));
+      for (int step = 0; step < 19; step++) {
+        bench.waitForTimeout(step == 3 ? 4_000 : 900);
+        bench.keyboard().press(" ");
+      }
+      bench.waitForTimeout(1_500);
+      shoot(bench, "pour");
+      bench.setViewportSize(390, 844);
+      shoot(bench, "pour-phone");
+      shoot(open(browser, app, "/#/today", 1280, 800), "today");
     }
   }
 
