@@ -1,28 +1,28 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import ButtonBase from "@mui/material/ButtonBase";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import type { RunStep, ScaleReading } from "../api/client";
 import { Told, WrongMark } from "../frame/Told";
 import { clockTime } from "../plan/wording";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { BenchHeader } from "./BenchHeader";
+import { BenchKeys } from "./BenchKeys";
 import { Checklist, READY } from "./Checklist";
 import { Keypad } from "./Keypad";
+import { LineTrouble } from "./LineTrouble";
 import { OpenCups } from "./OpenCups";
 import { HotCup, Return, SteppedAway } from "./Overlays";
 import { ScaleBar } from "./ScaleBar";
 import { StandIns } from "./StandIns";
 import { tare, useScale, useSimulated } from "./useScale";
-import { play, speak, wakeSound } from "./sounds";
-import { StepDrawing } from "./StepDrawing";
+import { speak, wakeSound } from "./sounds";
+import { Rescued, StepView, Waiting } from "./StepView";
 import { standWords } from "./standWords";
 import { stepShort, stepWords, waitWords } from "./stepWords";
+import { useBenchSounds } from "./useBenchSounds";
 import { useAwake, useChoice, useSleeve, useTicks } from "./useBenchTools";
 import { clockNow, useRun, type Running } from "./useRun";
-
-/** So long before, "soon" sounds, s. */
-const SOON_SECONDS = 180;
 
 const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
 
@@ -149,31 +149,9 @@ function Bench({ run, running }: BenchProps) {
     };
   });
 
-  // Soon, now and stop, once each.
-  const sounded = useRef(new Set<string>());
-  useEffect(() => {
-    const once = (key: string, sound: "soon" | "now" | "stop") => {
-      if (sounded.current.has(key)) {
-        return;
-      }
-      sounded.current.add(key);
-      if (silent) {
-        setFlash(true);
-        setTimeout(() => setFlash(false), 900);
-      } else {
-        play(sound);
-      }
-    };
-    for (const cup of state.cups) {
-      if (cup.hot || (cup.state !== "POURABLE" && !cup.empties)) {
-        once(`stop ${cup.cupId} ${cup.hot}`, "stop");
-      } else if (!cup.empties && cup.thicksSeconds - now < SOON_SECONDS) {
-        once(`soon ${cup.cupId}`, "soon");
-      }
-    }
-    if (wait && wait.endSeconds <= now) {
-      once(`now ${wait.taskId}`, "now");
-    }
+  useBenchSounds(state.cups, now, wait, silent, () => {
+    setFlash(true);
+    setTimeout(() => setFlash(false), 900);
   });
 
   // A wait that is over brings the next step.
@@ -212,66 +190,18 @@ function Bench({ run, running }: BenchProps) {
         color: "text.primary",
       }}
     >
-      <Box component="header" sx={{ display: "flex", alignItems: "center", gap: { xs: 1, md: 2 } }}>
-        <Box
-          component="h1"
-          sx={{
-            m: 0,
-            fontFamily: "h1.fontFamily",
-            fontWeight: 500,
-            fontSize: { xs: "1.05rem", md: "1.5rem" },
-            whiteSpace: "nowrap",
-            overflow: "hidden",
-            textOverflow: "ellipsis",
-            minWidth: 0,
-          }}
-        >
-          {session.name}
-        </Box>
-        <Box
-          sx={{
-            flex: 1,
-            height: 8,
-            borderRadius: 4,
-            bgcolor: "divider",
-            display: { xs: "none", md: "block" },
-          }}
-        >
-          <Box
-            sx={{
-              height: 8,
-              borderRadius: 4,
-              bgcolor: "primary.main",
-              width: `${(100 * doneCount) / Math.max(1, hands.length)}%`,
-            }}
-          />
-        </Box>
-        <Box sx={{ color: "text.secondary", whiteSpace: "nowrap", ml: "auto" }}>
-          {Math.min(doneCount + 1, hands.length)} of {hands.length}
-        </Box>
-        <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{time}</Box>
-        {state.roomC !== undefined && (
-          <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
-            {showWith(units.TEMPERATURE, state.roomC)}
-          </Box>
-        )}
-        <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5 }}>
-          <Small label={silent ? "Sound on" : "Silent"} onClick={() => setSilent(!silent)} />
-          <Small label={reads ? "Do not read" : "Read aloud"} onClick={() => setReads(!reads)} />
-          <Small
-            label="Full screen"
-            onClick={() =>
-              void (document.fullscreenElement
-                ? document.exitFullscreen()
-                : document.documentElement.requestFullscreen())
-            }
-          />
-        </Box>
-        {simulated && <Small label="Stand-ins" onClick={() => setStandIns((open) => !open)} />}
-        <Button href="#/pour" sx={{ minHeight: 48, flexShrink: 0 }}>
-          Leave
-        </Button>
-      </Box>
+      <BenchHeader
+        name={session.name}
+        done={doneCount}
+        of={hands.length}
+        time={time}
+        room={state.roomC === undefined ? null : showWith(units.TEMPERATURE, state.roomC)}
+        silent={silent}
+        onSilent={setSilent}
+        reads={reads}
+        onReads={setReads}
+        onStandIns={simulated ? () => setStandIns((open) => !open) : null}
+      />
 
       <Box
         sx={{
@@ -347,89 +277,23 @@ function Bench({ run, running }: BenchProps) {
               ) : waits && offset === 0 ? (
                 <Waiting title={waitWords(waits)} left={waits.endSeconds - now} />
               ) : words && shown ? (
-                <Box
-                  sx={{
-                    flex: 1,
-                    minHeight: 0,
-                    display: "grid",
-                    gridTemplateColumns: { xs: "1fr", md: "minmax(0, 1fr) minmax(0, 1fr)" },
-                    gridTemplateRows: { xs: "auto minmax(0, 1fr)", md: "1fr" },
-                    opacity: offset === 0 ? 1 : 0.75,
-                  }}
+                <StepView
+                  step={shown}
+                  words={words}
+                  plan={plan}
+                  units={units}
+                  ahead={offset !== 0}
+                  notBefore={
+                    shown.startSeconds > now + 60 && shown.status === "TO_DO"
+                      ? clockTime(new Date(begun), shown.startSeconds, session.zoneId)
+                      : null
+                  }
+                  leaves={state.leavesUntil !== undefined}
                 >
-                  <Box sx={{ gridColumn: { md: words.figure ? "1" : "1 / -1" } }}>
-                    <Box
-                      component="h2"
-                      sx={{
-                        m: 0,
-                        fontFamily: "h1.fontFamily",
-                        fontWeight: 600,
-                        lineHeight: 1.08,
-                        fontSize: { xs: "1.9rem", sm: "2.6rem", md: "3.6rem" },
-                        overflowWrap: "break-word",
-                      }}
-                    >
-                      {words.title}
-                    </Box>
-                    {words.figure !== undefined && (
-                      <Box
-                        sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap" }}
-                      >
-                        <Box
-                          sx={{
-                            fontWeight: 700,
-                            lineHeight: 1.1,
-                            fontSize: { xs: "3.6rem", sm: "5rem", md: "6.5rem" },
-                          }}
-                        >
-                          {words.figure}
-                        </Box>
-                        <Box sx={{ fontSize: { xs: "1.4rem", md: "2.2rem" } }}>{words.unit}</Box>
-                      </Box>
-                    )}
-                    <Box
-                      sx={{
-                        color: "text.secondary",
-                        fontSize: { xs: "1.05rem", md: "1.5rem" },
-                        mt: { xs: 0.5, md: 1.5 },
-                      }}
-                    >
-                      {shown.status === "DONE" ? "This is done." : words.how}
-                    </Box>
-                    {scale && target !== undefined && (
-                      <Box sx={{ mt: { xs: 1, md: 2 } }}>
-                        <ScaleBar reading={scale} targetG={target} units={units} />
-                      </Box>
-                    )}
-                    {shown.startSeconds > now + 60 && shown.status === "TO_DO" && (
-                      <Box sx={{ fontSize: { xs: "1.05rem", md: "1.5rem" }, mt: 1 }}>
-                        Not before {clockTime(new Date(begun), shown.startSeconds, session.zoneId)}
-                        {state.leavesUntil !== undefined && ": the bench is not needed until then."}
-                      </Box>
-                    )}
-                  </Box>
-                  <Box
-                    sx={{
-                      minHeight: 0,
-                      minWidth: 0,
-                      overflow: "hidden",
-                      display: "flex",
-                      alignItems: "flex-end",
-                      justifyContent: "center",
-                    }}
-                  >
-                    <StepDrawing
-                      step={shown}
-                      plan={plan}
-                      units={units}
-                      width={Math.min(380, window.innerWidth - 60)}
-                      height={Math.min(
-                        320,
-                        window.innerHeight * (window.innerWidth < 900 ? 0.2 : 0.42),
-                      )}
-                    />
-                  </Box>
-                </Box>
+                  {scale && target !== undefined && (
+                    <ScaleBar reading={scale} targetG={target} units={units} />
+                  )}
+                </StepView>
               ) : (
                 <Box component="h2" sx={{ typography: "h1", fontSize: "2.4rem" }}>
                   {state.finishedSeconds !== undefined ? "This run is over" : "Everything is done"}
@@ -476,173 +340,52 @@ function Bench({ run, running }: BenchProps) {
         </Box>
       </Box>
 
-      <Box
-        component="footer"
-        sx={{
-          display: ready && !weighing ? "grid" : "none",
-          gridTemplateColumns: {
-            xs: "minmax(0, 1fr) minmax(0, 1fr)",
-            md: "minmax(0, 2.2fr) minmax(0, 1.5fr) auto auto",
-          },
-          gap: { xs: 1, md: 1.5 },
-          alignItems: "stretch",
-        }}
-      >
-        {rescue ? (
-          <Button
-            variant="contained"
-            onClick={() => {
-              const a = rescue.rescue.addAG;
-              const b = rescue.rescue.addBG;
-              tell({
-                kind: "ADDED",
-                of: `${rescue.batch}/${a > 0 ? "A" : "B"}`,
-                value: a > 0 ? a : b,
-              });
-            }}
-            sx={{ minHeight: 84, fontSize: "1.7rem", gridColumn: { xs: "1 / -1", md: "auto" } }}
-          >
-            Added
-          </Button>
-        ) : (
-          <Button
-            variant="contained"
-            onClick={() => done(weighed(scale, target))}
-            disabled={!waits && shown?.status !== "TO_DO"}
-            sx={{
-              minHeight: { xs: 96, md: 136 },
-              fontSize: { xs: "1.6rem", md: "2rem" },
-              gridColumn: { xs: "1 / -1", md: "auto" },
-              gap: 2,
-            }}
-          >
-            {waits && offset === 0 ? "Go on now" : (words?.done ?? "Done")}
-            <Box
-              component="span"
-              sx={{ fontSize: "1.1rem", opacity: 0.8, display: { xs: "none", md: "inline" } }}
-            >
-              space
-            </Box>
-          </Button>
-        )}
-        <Box
-          aria-label="Next"
-          role="group"
-          sx={{
-            gridColumn: { xs: "1 / -1", md: "auto" },
-            order: { xs: -1, md: 0 },
-            fontSize: { xs: "0.98rem", md: "1.15rem" },
-            alignSelf: "center",
-            minWidth: 0,
-          }}
-        >
-          {then.map((s, i) => (
-            <Box
-              key={s.taskId}
-              sx={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}
-            >
-              <b>{i === 0 ? "then" : "after"}</b> {stepShort(s, plan, session, units)}
-            </Box>
-          ))}
-          {offset !== 0 && (
-            <Button onClick={() => setOffset(0)} sx={{ minHeight: 48 }}>
-              Back to the step that is next
-            </Button>
-          )}
-        </Box>
-        <Box sx={{ display: "flex", flexDirection: { xs: "row", md: "column" }, gap: 1 }}>
-          <Button
-            variant="outlined"
-            onClick={undo}
-            disabled={!undoable}
-            sx={{ minHeight: 64, fontSize: "1.15rem", flex: 1, minWidth: 110 }}
-          >
-            Undo
-          </Button>
-          {rescue ? (
-            <Button
-              variant="outlined"
-              onClick={() => setLeftAsItIs(rescue.batch)}
-              sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
-            >
-              Leave it
-            </Button>
-          ) : (
-            shown &&
-            WEIGHED.has(shown.kind) &&
-            shown.status === "TO_DO" && (
-              <Button
-                variant="outlined"
-                onClick={() => setWeighing(true)}
-                sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
-              >
-                Other weight
-              </Button>
-            )
-          )}
-        </Box>
-        <Box sx={{ display: "flex", flexDirection: { xs: "row", md: "column" }, gap: 1 }}>
-          {shown?.cupId && shown.status === "TO_DO" && shown.kind === "POUR" && (
-            <Button
-              variant="outlined"
-              color="error"
-              onClick={() => {
-                tell({ kind: "THICK", of: shown.cupId });
-                setReturning(true);
-              }}
-              sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
-            >
-              Too thick
-            </Button>
-          )}
-          <Button
-            variant="outlined"
-            color="error"
-            onClick={away}
-            sx={{ minHeight: 64, fontSize: "1.15rem", flex: 1, borderWidth: 3, minWidth: 130 }}
-          >
-            Stepped away
-          </Button>
-        </Box>
-      </Box>
-
-      {(run.cutOff || run.untold.length > 0 || run.refused || run.before.length > 0) && (
-        <Box
-          role="alert"
-          sx={{
-            position: "fixed",
-            top: 64,
-            left: 16,
-            right: 16,
-            zIndex: 1100,
-            pointerEvents: "none",
-            display: run.cutOff || run.refused || run.before.length > 0 ? "block" : "none",
-          }}
-        >
-          <Box
-            sx={{
-              display: "inline-flex",
-              gap: 1,
-              alignItems: "center",
-              bgcolor: "background.paper",
-              border: 2,
-              borderColor: "error.main",
-              borderRadius: 2,
-              px: 2,
-              py: 1,
-              fontSize: "1.1rem",
-              pointerEvents: "auto",
-            }}
-          >
-            <WrongMark />
-            {run.cutOff
-              ? `Not connected. Go on pouring: ${run.untold.length === 0 ? "nothing is lost" : `${run.untold.length} to be told when it answers`}.`
-              : run.refused
-                ? run.refused.detail
-                : "The other screen had finished that step already."}
-          </Box>
-        </Box>
+      {ready && !weighing && (
+        <BenchKeys
+          label={waits && offset === 0 ? "Go on now" : (words?.done ?? "Done")}
+          enabled={waits !== undefined || shown?.status === "TO_DO"}
+          onDone={() => done(weighed(scale, target))}
+          then={then.map((s) => ({ id: s.taskId, words: stepShort(s, plan, session, units) }))}
+          onTurn={offset === 0 ? null : () => setOffset(0)}
+          onUndo={undoable ? undo : null}
+          rescue={
+            rescue
+              ? {
+                  onAdded: () => {
+                    const { addAG, addBG } = rescue.rescue;
+                    tell({
+                      kind: "ADDED",
+                      of: `${rescue.batch}/${addAG > 0 ? "A" : "B"}`,
+                      value: addAG > 0 ? addAG : addBG,
+                    });
+                  },
+                  onLeave: () => setLeftAsItIs(rescue.batch),
+                }
+              : null
+          }
+          onWeigh={
+            shown && WEIGHED.has(shown.kind) && shown.status === "TO_DO"
+              ? () => setWeighing(true)
+              : null
+          }
+          onThick={
+            shown?.cupId && shown.status === "TO_DO" && shown.kind === "POUR"
+              ? () => {
+                  tell({ kind: "THICK", of: shown.cupId });
+                  setReturning(true);
+                }
+              : null
+          }
+          onAway={away}
+        />
       )}
+
+      <LineTrouble
+        cutOff={run.cutOff}
+        untold={run.untold.length}
+        refused={run.refused?.detail ?? null}
+        before={run.before.length > 0}
+      />
 
       {standIns && (
         <StandIns
@@ -718,76 +461,4 @@ function weighed(scale: ScaleReading | null, target: number | undefined): number
   }
   const grams = Math.abs(told);
   return grams > target * 0.5 && grams < target * 2 ? grams : undefined;
-}
-
-function Small({ label, onClick }: { label: string; onClick: () => void }) {
-  return (
-    <ButtonBase
-      onClick={() => {
-        wakeSound();
-        onClick();
-      }}
-      sx={{
-        minHeight: 48,
-        px: 1.25,
-        borderRadius: 1,
-        font: "inherit",
-        color: "text.secondary",
-        whiteSpace: "nowrap",
-      }}
-    >
-      {label}
-    </ButtonBase>
-  );
-}
-
-function Waiting({ title, left }: { title: string; left: number }) {
-  const whole = Math.max(0, Math.ceil(left));
-  return (
-    <Box role="timer" aria-label={title}>
-      <Box
-        component="h2"
-        sx={{
-          m: 0,
-          fontFamily: "h1.fontFamily",
-          fontWeight: 600,
-          fontSize: { xs: "1.9rem", md: "3.6rem" },
-        }}
-      >
-        {title}
-      </Box>
-      <Box sx={{ fontWeight: 700, fontSize: { xs: "4.2rem", md: "8rem" }, lineHeight: 1.1 }}>
-        {Math.floor(whole / 60)}:{String(whole % 60).padStart(2, "0")}
-      </Box>
-      <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
-        Bubbles rise; the clock of the cup runs on.
-      </Box>
-    </Box>
-  );
-}
-
-function Rescued(props: { addA: number; addB: number; show: (grams: number) => string }) {
-  const part = props.addA > 0 ? "A" : "B";
-  const amount = props.addA > 0 ? props.addA : props.addB;
-  return (
-    <Box>
-      <Box
-        component="h2"
-        sx={{
-          m: 0,
-          fontFamily: "h1.fontFamily",
-          fontWeight: 600,
-          fontSize: { xs: "1.9rem", md: "3.4rem" },
-        }}
-      >
-        Too much of the other: add {part}
-      </Box>
-      <Box sx={{ fontWeight: 700, fontSize: { xs: "3.6rem", md: "6.5rem" }, lineHeight: 1.1 }}>
-        {props.show(amount)}
-      </Box>
-      <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
-        Then the ratio is right again, and there is more than planned.
-      </Box>
-    </Box>
-  );
 }

@@ -12,39 +12,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The cups as the heart of the plan: carried, put together, split, made stronger, tinted more. */
-class CupScreensTest {
-  @TempDir static Path data;
-  private static RunningApp demo;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    demo = RunningApp.demo(data);
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    demo.close();
-  }
-
-  @AfterEach
-  void nothingLeftTheMachineAndNothingFailed() {
-    assertThat(browser.complaints()).isEmpty();
-  }
-
+class CupScreensTest extends DemoScreens {
   private static Page pantry(String name, int width) {
     var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", name);
     String id = demo.post("/api/sessions", session).body().get("id").asString();

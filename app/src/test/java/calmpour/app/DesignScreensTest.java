@@ -11,39 +11,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Designs drawn on the mould, tasks moved by hand, days, and what the audit says of it. */
-class DesignScreensTest {
-  @TempDir static Path data;
-  private static RunningApp demo;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    demo = RunningApp.demo(data);
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    demo.close();
-  }
-
-  @AfterEach
-  void nothingLeftTheMachineAndNothingFailed() {
-    assertThat(browser.complaints()).isEmpty();
-  }
-
+class DesignScreensTest extends DemoScreens {
   private static Page fern(String name, int width) {
     var session = RunningApp.demoDocument("sessions/fern-bell-pushes").put("name", name);
     String id = demo.post("/api/sessions", session).body().get("id").asString();

@@ -9,38 +9,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What the planner decides as it is seen: ways out, story, bench, plans side by side. */
-class PlannerScreensTest {
-  @TempDir static Path data;
-  private static RunningApp demo;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    demo = RunningApp.demo(data);
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    demo.close();
-  }
-
-  @AfterEach
-  void nothingLeftTheMachineAndNothingFailed() {
-    assertThat(browser.complaints()).isEmpty();
-  }
-
+class PlannerScreensTest extends DemoScreens {
   /** On a day of its own, so that nothing else is in its way. */
   private static Page opened(ObjectNode session, String name, String day) {
     session.put("name", name).put("startsAt", day + "T10:00:00");

@@ -7,40 +7,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.Map;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** The bench, driven as gloves drive it. */
-class PourScreensTest {
+class PourScreensTest extends DemoScreens {
   /** A little longer than a sleeve is ignored for, ms. */
   private static final int SLEEVE_MS = 450;
 
-  @TempDir static Path data;
-  private static RunningApp demo;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    demo = RunningApp.demo(data);
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    demo.close();
-  }
-
   @AfterEach
-  void nothingLeftTheMachineAndNothingFailed() {
-    assertThat(browser.complaints()).isEmpty();
+  void theClockGoesAsItShould() {
     demo.put("/api/clock", Map.of("speed", 1));
   }
 

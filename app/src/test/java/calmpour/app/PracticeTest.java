@@ -9,14 +9,9 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -24,31 +19,10 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What if, over HTTP and in the browser, and the curves behind the plan's numbers. */
-class PracticeTest {
+class PracticeTest extends DemoScreens {
   private static final String CUP =
       "{'resinId':'slow-casting','massG':100,'roomC':24,'mixMinutes':3,'restMinutes':5,"
           + "'lampMinutes':0,'splitInto':1,'lies':'CUP'}";
-
-  @TempDir static Path data;
-  private static RunningApp demo;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    demo = RunningApp.demo(data);
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    demo.close();
-  }
-
-  @AfterEach
-  void nothingLeftTheMachineAndNothingFailed() {
-    assertThat(browser.complaints()).isEmpty();
-  }
 
   private static ObjectNode setUp(String with) {
     ObjectNode setUp = (ObjectNode) RunningApp.JSON.readTree(CUP.replace('\'', '"'));

@@ -89,71 +89,27 @@ public record Task(
 
   /** The same task at another time. */
   public Task at(int start, boolean byHand) {
-    return new Task(
-        id,
-        kind,
-        batch,
-        cupId,
-        pourId,
-        line,
-        hands,
-        pair,
-        toolId,
-        places,
-        start,
-        start + takesSeconds(),
-        spreadSeconds,
-        after,
-        optional,
-        byHand);
+    return with(pair, start, start + takesSeconds(), after, byHand);
   }
 
   /** The same task between two other moments. */
   public Task lasting(int from, int to) {
-    return new Task(
-        id,
-        kind,
-        batch,
-        cupId,
-        pourId,
-        line,
-        hands,
-        pair,
-        toolId,
-        places,
-        from,
-        Math.max(from, to),
-        spreadSeconds,
-        after,
-        optional,
-        pinned);
+    return with(pair, from, Math.max(from, to), after, pinned);
   }
 
   /** The same task by another pair of hands. */
   public Task by(int otherPair) {
-    return new Task(
-        id,
-        kind,
-        batch,
-        cupId,
-        pourId,
-        line,
-        hands,
-        otherPair,
-        toolId,
-        places,
-        startSeconds,
-        endSeconds,
-        spreadSeconds,
-        after,
-        optional,
-        pinned);
+    return with(otherPair, startSeconds, endSeconds, after, pinned);
   }
 
   /** The same task with further lags. */
   Task and(List<Lag> more) {
     List<Lag> all = new ArrayList<>(after);
     all.addAll(more);
+    return with(pair, startSeconds, endSeconds, all, pinned);
+  }
+
+  private Task with(int by, int from, int to, List<Lag> lags, boolean byHand) {
     return new Task(
         id,
         kind,
@@ -162,14 +118,14 @@ public record Task(
         pourId,
         line,
         hands,
-        pair,
+        by,
         toolId,
         places,
-        startSeconds,
-        endSeconds,
+        from,
+        to,
         spreadSeconds,
-        all,
+        lags,
         optional,
-        pinned);
+        byHand);
   }
 }

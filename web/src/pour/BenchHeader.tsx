@@ -1,0 +1,103 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ButtonBase from "@mui/material/ButtonBase";
+import { wakeSound } from "./sounds";
+
+interface Props {
+  name: string;
+  done: number;
+  of: number;
+  time: string;
+  /** As it was measured last; null where it was not. */
+  room: string | null;
+  silent: boolean;
+  onSilent: (on: boolean) => void;
+  reads: boolean;
+  onReads: (on: boolean) => void;
+  /** Opens what drives the stand-ins; null where everything is real. */
+  onStandIns: (() => void) | null;
+}
+
+/** What run this is, how far it is, and what the bench does with its sounds. */
+export function BenchHeader(props: Props) {
+  const { silent, reads } = props;
+  return (
+    <Box component="header" sx={{ display: "flex", alignItems: "center", gap: { xs: 1, md: 2 } }}>
+      <Box
+        component="h1"
+        sx={{
+          m: 0,
+          fontFamily: "h1.fontFamily",
+          fontWeight: 500,
+          fontSize: { xs: "1.05rem", md: "1.5rem" },
+          whiteSpace: "nowrap",
+          overflow: "hidden",
+          textOverflow: "ellipsis",
+          minWidth: 0,
+        }}
+      >
+        {props.name}
+      </Box>
+      <Box
+        sx={{
+          flex: 1,
+          height: 8,
+          borderRadius: 4,
+          bgcolor: "divider",
+          display: { xs: "none", md: "block" },
+        }}
+      >
+        <Box
+          sx={{
+            height: 8,
+            borderRadius: 4,
+            bgcolor: "primary.main",
+            width: `${(100 * props.done) / Math.max(1, props.of)}%`,
+          }}
+        />
+      </Box>
+      <Box sx={{ color: "text.secondary", whiteSpace: "nowrap", ml: "auto" }}>
+        {Math.min(props.done + 1, props.of)} of {props.of}
+      </Box>
+      <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
+      {props.room && <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.room}</Box>}
+      <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5 }}>
+        <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
+        <Small label={reads ? "Do not read" : "Read aloud"} onClick={() => props.onReads(!reads)} />
+        <Small
+          label="Full screen"
+          onClick={() =>
+            void (document.fullscreenElement
+              ? document.exitFullscreen()
+              : document.documentElement.requestFullscreen())
+          }
+        />
+      </Box>
+      {props.onStandIns && <Small label="Stand-ins" onClick={props.onStandIns} />}
+      <Button href="#/pour" sx={{ minHeight: 48, flexShrink: 0 }}>
+        Leave
+      </Button>
+    </Box>
+  );
+}
+
+function Small({ label, onClick }: { label: string; onClick: () => void }) {
+  return (
+    <ButtonBase
+      onClick={() => {
+        wakeSound();
+        onClick();
+      }}
+      sx={{
+        minHeight: 48,
+        px: 1.25,
+        borderRadius: 1,
+        font: "inherit",
+        color: "text.secondary",
+        whiteSpace: "nowrap",
+      }}
+    >
+      {label}
+    </ButtonBase>
+  );
+}

@@ -1,0 +1,154 @@
+import Box from "@mui/material/Box";
+import type { ReactNode } from "react";
+import type { Plan, RunStep } from "../api/client";
+import type { Units } from "../units/units";
+import { StepDrawing } from "./StepDrawing";
+import type { StepWords } from "./stepWords";
+
+interface Props {
+  step: RunStep;
+  words: StepWords;
+  plan: Plan;
+  units: Units;
+  /** Whether it is looked at out of its turn. */
+  ahead: boolean;
+  /** When it can be done at the earliest; null for now. */
+  notBefore: string | null;
+  leaves: boolean;
+  /** What is measured while it is done. */
+  children: ReactNode;
+}
+
+/** One step on the whole bench: what, how much, and to which line. */
+export function StepView(props: Props) {
+  const { step, words, plan, units } = props;
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        minHeight: 0,
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr", md: "minmax(0, 1fr) minmax(0, 1fr)" },
+        gridTemplateRows: { xs: "auto minmax(0, 1fr)", md: "1fr" },
+        opacity: props.ahead ? 0.75 : 1,
+      }}
+    >
+      <Box sx={{ gridColumn: { md: words.figure ? "1" : "1 / -1" } }}>
+        <Box
+          component="h2"
+          sx={{
+            m: 0,
+            fontFamily: "h1.fontFamily",
+            fontWeight: 600,
+            lineHeight: 1.08,
+            fontSize: { xs: "1.9rem", sm: "2.6rem", md: "3.6rem" },
+            overflowWrap: "break-word",
+          }}
+        >
+          {words.title}
+        </Box>
+        {words.figure !== undefined && (
+          <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap" }}>
+            <Box
+              sx={{
+                fontWeight: 700,
+                lineHeight: 1.1,
+                fontSize: { xs: "3.6rem", sm: "5rem", md: "6.5rem" },
+              }}
+            >
+              {words.figure}
+            </Box>
+            <Box sx={{ fontSize: { xs: "1.4rem", md: "2.2rem" } }}>{words.unit}</Box>
+          </Box>
+        )}
+        <Box
+          sx={{
+            color: "text.secondary",
+            fontSize: { xs: "1.05rem", md: "1.5rem" },
+            mt: { xs: 0.5, md: 1.5 },
+          }}
+        >
+          {step.status === "DONE" ? "This is done." : words.how}
+        </Box>
+        <Box sx={{ mt: { xs: 1, md: 2 } }}>{props.children}</Box>
+        {props.notBefore && (
+          <Box sx={{ fontSize: { xs: "1.05rem", md: "1.5rem" }, mt: 1 }}>
+            Not before {props.notBefore}
+            {props.leaves && ": the bench is not needed until then."}
+          </Box>
+        )}
+      </Box>
+      <Box
+        sx={{
+          minHeight: 0,
+          minWidth: 0,
+          overflow: "hidden",
+          display: "flex",
+          alignItems: "flex-end",
+          justifyContent: "center",
+        }}
+      >
+        <StepDrawing
+          step={step}
+          plan={plan}
+          units={units}
+          width={Math.min(380, window.innerWidth - 60)}
+          height={Math.min(320, window.innerHeight * (window.innerWidth < 900 ? 0.2 : 0.42))}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+/** A wait that runs out, as large as it has to be seen. */
+export function Waiting({ title, left }: { title: string; left: number }) {
+  const whole = Math.max(0, Math.ceil(left));
+  return (
+    <Box role="timer" aria-label={title}>
+      <Box
+        component="h2"
+        sx={{
+          m: 0,
+          fontFamily: "h1.fontFamily",
+          fontWeight: 600,
+          fontSize: { xs: "1.9rem", md: "3.6rem" },
+        }}
+      >
+        {title}
+      </Box>
+      <Box sx={{ fontWeight: 700, fontSize: { xs: "4.2rem", md: "8rem" }, lineHeight: 1.1 }}>
+        {Math.floor(whole / 60)}:{String(whole % 60).padStart(2, "0")}
+      </Box>
+      <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
+        Bubbles rise; the clock of the cup runs on.
+      </Box>
+    </Box>
+  );
+}
+
+/** What brings the ratio right again. */
+export function Rescued(props: { addA: number; addB: number; show: (grams: number) => string }) {
+  const part = props.addA > 0 ? "A" : "B";
+  const amount = props.addA > 0 ? props.addA : props.addB;
+  return (
+    <Box>
+      <Box
+        component="h2"
+        sx={{
+          m: 0,
+          fontFamily: "h1.fontFamily",
+          fontWeight: 600,
+          fontSize: { xs: "1.9rem", md: "3.4rem" },
+        }}
+      >
+        Too much of the other: add {part}
+      </Box>
+      <Box sx={{ fontWeight: 700, fontSize: { xs: "3.6rem", md: "6.5rem" }, lineHeight: 1.1 }}>
+        {props.show(amount)}
+      </Box>
+      <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
+        Then the ratio is right again, and there is more than planned.
+      </Box>
+    </Box>
+  );
+}
