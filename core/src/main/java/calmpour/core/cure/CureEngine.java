@@ -293,6 +293,10 @@ public final class CureEngine {
       if (tooThick == null) {
         tooThick = first(step, y -> Math.log(body.viscosity(y) / THICK_PA_S));
       }
+      if (tooThick != null && gels != null) {
+        // Where both come at once the search may find them in the wrong order, by a rounding.
+        tooThick = Math.min(tooThick, gels);
+      }
       if (targets != null) {
         later(step, targets);
       }

@@ -23,7 +23,7 @@ class BatchCardTest {
   private final Planner planner = Samples.planner();
 
   /** Reading the card aloud at the scale gives the batch of the plan, in the plan's order. */
-  @Property(tries = 150, seed = "20261123")
+  @Property(tries = 80, seed = "20261123")
   void theCardIsThePlanReadAloud(@ForAll RandomSessions.Case given) {
     Plan plan = planner.plan(given.session(), given.workshop());
     for (Batch batch : plan.batches()) {

@@ -41,7 +41,7 @@ class PlannerProperties {
     return Math.round(grams * 1_000);
   }
 
-  @Property(tries = 300, seed = "20261123")
+  @Property(tries = 160, seed = "20261123")
   void whatIsMixedIsPouredOrStays(@ForAll RandomSessions.Case given) {
     Plan plan = plan(given);
     long mixedInAll = 0;
@@ -74,7 +74,7 @@ class PlannerProperties {
         .isEqualTo(mg(totals.pouredG()) + mg(totals.staysG()));
   }
 
-  @Property(tries = 300, seed = "20261123")
+  @Property(tries = 160, seed = "20261123")
   void noCupIsLoadedBeyondACap(@ForAll RandomSessions.Case given) {
     Map<String, Colourant> colourants = new HashMap<>();
     given.workshop().colourants().forEach(c -> colourants.put(c.id(), c));
@@ -95,7 +95,7 @@ class PlannerProperties {
     }
   }
 
-  @Property(tries = 300, seed = "20261123")
+  @Property(tries = 160, seed = "20261123")
   void onePairOfHandsDoesOneThingAtATime(@ForAll RandomSessions.Case given) {
     int free = 0;
     for (Task task : plan(given).tasks()) {
@@ -107,7 +107,7 @@ class PlannerProperties {
     }
   }
 
-  @Property(tries = 300, seed = "20261123")
+  @Property(tries = 160, seed = "20261123")
   void everyLayerIsPouredInFullAndFromBelow(@ForAll RandomSessions.Case given) {
     Plan plan = plan(given);
     Map<String, Double> poured = new HashMap<>();
@@ -140,7 +140,7 @@ class PlannerProperties {
     }
   }
 
-  @Property(tries = 200, seed = "20261123")
+  @Property(tries = 110, seed = "20261123")
   void noBatchPassesTheLabelAndNoCupItsRoom(@ForAll RandomSessions.Case given) {
     Double most = given.workshop().resins().get(0).largestBatchG();
     double heat = given.session().habits().splitting().cupAtMostMl();
@@ -176,7 +176,7 @@ class PlannerProperties {
   }
 
   /** Whatever else changes, a cup put together by hand holds its pours and nothing else. */
-  @Property(tries = 200, seed = "20261123")
+  @Property(tries = 110, seed = "20261123")
   void cupsByHandHoldWhatTheyWereGiven(@ForAll RandomSessions.Case given) {
     Assume.that(!given.session().cupsByHand().isEmpty());
     List<Piece> more = new ArrayList<>(given.session().pieces());
@@ -227,7 +227,7 @@ class PlannerProperties {
         null);
   }
 
-  @Property(tries = 100, seed = "20261123")
+  @Property(tries = 60, seed = "20261123")
   void theSameSessionGivesTheSamePlanWhateverTheOrderOfTheShelf(@ForAll RandomSessions.Case given) {
     Workshop w = given.workshop();
     List<Mould> turned = new ArrayList<>(w.moulds());
@@ -237,7 +237,7 @@ class PlannerProperties {
     assertThat(plan(given.session(), other)).isEqualTo(plan(given));
   }
 
-  @Property(tries = 100, seed = "20261123")
+  @Property(tries = 60, seed = "20261123")
   void everyNumberOfThePlanCanBeOpenedAndIsTheSameNumber(@ForAll RandomSessions.Case given) {
     Plan plan = plan(given);
     for (Batch batch : plan.batches()) {

@@ -102,7 +102,7 @@ class RunProperties {
     }
   }
 
-  @Property(tries = 16)
+  @Property(tries = 12, seed = "20261126")
   void nothingIsLostAndNothingGelledIsOffered(@ForAll RandomSessions.Case each, @ForAll long seed) {
     Maker maker = new Maker(run(each), seed);
     int most = Math.min(60, maker.run.plan().tasks().size() + 10);
@@ -114,7 +114,7 @@ class RunProperties {
     }
   }
 
-  @Property(tries = 8)
+  @Property(tries = 6, seed = "20261126")
   void takingBackRestoresExactly(@ForAll RandomSessions.Case each, @ForAll long seed) {
     Maker maker = new Maker(run(each), seed);
     for (int i = 0; i < 25; i++) {
