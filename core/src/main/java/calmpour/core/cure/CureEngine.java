@@ -329,6 +329,9 @@ public final class CureEngine {
       if (fullCure == null) {
         fullCure = first(step, y -> curedAndCool(y, wanted.fullCure().value()));
       }
+      if (fullCure != null && demould != null) {
+        fullCure = Math.max(fullCure, demould);
+      }
     }
 
     /** Negative until it is cured so far and nearly as cool as its room. */
