@@ -183,6 +183,7 @@ function Bench({ run, running }: BenchProps) {
         height: "100dvh",
         overflow: "hidden",
         display: "grid",
+        gridTemplateColumns: "minmax(0, 1fr)",
         gridTemplateRows: "auto minmax(0, 1fr) auto",
         gap: { xs: 1, md: 1.5 },
         p: { xs: 1, md: 2 },
@@ -206,7 +207,7 @@ function Bench({ run, running }: BenchProps) {
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "1fr", md: "minmax(0, 2fr) minmax(300px, 1fr)" },
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 2fr) minmax(300px, 1fr)" },
           gridTemplateRows: { xs: "minmax(0, 1fr) auto", md: "minmax(0, 1fr)" },
           gap: { xs: 1, md: 1.5 },
           minHeight: 0,

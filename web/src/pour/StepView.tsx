@@ -28,7 +28,7 @@ export function StepView(props: Props) {
         flex: 1,
         minHeight: 0,
         display: "grid",
-        gridTemplateColumns: { xs: "1fr", md: "minmax(0, 1fr) minmax(0, 1fr)" },
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1fr)" },
         gridTemplateRows: { xs: "auto minmax(0, 1fr)", md: "1fr" },
         opacity: props.ahead ? 0.75 : 1,
       }}

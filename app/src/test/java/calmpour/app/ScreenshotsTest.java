@@ -108,8 +108,6 @@ class ScreenshotsTest {
       }
       bench.waitForTimeout(1_500);
       shoot(bench, "pour");
-      bench.setViewportSize(390, 844);
-      shoot(bench, "pour-phone");
       shoot(open(browser, app, "/#/today", 1280, 800), "today");
     }
   }
