@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class BatchSearch {
   /** Up to so many groups every way of sharing them is looked at. */
-  private static final int EVERY_WAY = 8;
+  static final int EVERY_WAY = 8;
 
   private final Sharing sharing;
 

@@ -153,7 +153,13 @@ final class Trials {
         best != null
             && best.spareSeconds() < required
             && best.spareSeconds() > required - NEARLY_SECONDS;
-    return nearly ? cups.justInTime(best) : best;
+    if (!nearly) {
+      return best;
+    }
+    // With many pours in a sitting another batch takes some of them: that is quicker to see.
+    return sitting.groups().size() <= BatchSearch.EVERY_WAY
+        ? cups.justInTime(best)
+        : cups.calmer(best);
   }
 
   /** A batch in these cups as it comes out. */
