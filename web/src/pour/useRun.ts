@@ -36,6 +36,9 @@ const AGAIN_MS = 10_000;
 /** How soon a telling is tried again, ms. */
 const RETRY_MS = 1_500;
 
+/** No more is told in one go. */
+const MOST_AT_ONCE = 200;
+
 /** Nobody told anything for so long: the line is broken, ms. */
 const SILENT_MS = 25_000;
 
@@ -53,6 +56,7 @@ export function useRun(id: string) {
   const [before, setBefore] = useState<string[]>([]);
   const queue = useRef(untold);
   const sending = useRef(false);
+  const atOnce = useRef(MOST_AT_ONCE);
   const again = useRef<() => void>(() => undefined);
   const newest = useRef(-1);
   const clock = useRef<WallClock | null>(null);
@@ -98,16 +102,24 @@ export function useRun(id: string) {
       return;
     }
     sending.current = true;
-    const batch = queue.current;
+    const batch = queue.current.slice(0, atOnce.current);
     const answer = await ask(
       api.POST("/api/runs/{id}/events", { params: { path: { id } }, body: { events: batch } }),
     );
     sending.current = false;
-    const lost = answer.status === "trouble" && answer.trouble.status === 0;
+    // A server that is not there, or not well, is told again; only what it refuses is dropped.
+    const lost =
+      answer.status === "trouble" && (answer.trouble.status === 0 || answer.trouble.status >= 500);
     setCutOff(lost);
     if (lost) {
       return;
     }
+    if (answer.status === "trouble" && batch.length > 1) {
+      // One of them is refused: the others are told one by one.
+      atOnce.current = 1;
+      return;
+    }
+    atOnce.current = answer.status === "ok" ? MOST_AT_ONCE : 1;
     // Told, or refused: what was added meanwhile stays.
     queue.current = queue.current.slice(batch.length);
     keepUntold(id, queue.current);

@@ -12,7 +12,9 @@ import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Executors;
@@ -38,6 +40,9 @@ class BenchReadings {
 
   /** A cup is read so often, by the clock on the wall. */
   private static final Duration CUP_EVERY = Duration.ofMinutes(3);
+
+  /** By run; only the thread that looks uses it. */
+  private final Map<String, Instant> cupsReadAt = new HashMap<>();
 
   private final RunStore runs;
   private final Runs states;
@@ -92,14 +97,10 @@ class BenchReadings {
     if (Math.abs(before - air.temperatureC()) > ROOM_CHANGES_C) {
       told.add(reading(now, RunEvent.Kind.ROOM, null, air.temperatureC()));
     }
-    Instant lastCup =
-        kept.events().stream()
-            .filter(e -> e.kind() == RunEvent.Kind.WARMTH)
-            .map(RunEvent::at)
-            .reduce((a, b) -> b)
-            .orElse(Instant.MIN);
-    boolean due = lastCup.equals(Instant.MIN) || !now.isBefore(lastCup.plus(CUP_EVERY));
-    if (due) {
+    Instant readAt = cupsReadAt.get(kept.id());
+    if (readAt == null || !now.isBefore(readAt.plus(CUP_EVERY))) {
+      // Also where no cup is open: to find that out costs as much as to read them.
+      cupsReadAt.put(kept.id(), now);
       RunState state = states.state(kept.run(), kept.events(), now);
       for (RunState.CupNow cup : state.cups()) {
         cups.read(cup.cupId(), cup.expectedC())

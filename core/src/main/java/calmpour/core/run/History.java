@@ -47,8 +47,6 @@ final class History {
   final Map<String, List<Reading>> warmth = new HashMap<>();
   final Map<String, Double> added = new LinkedHashMap<>();
   final Set<String> checked = new LinkedHashSet<>();
-  final Map<String, RunEvent> lookedOver = new LinkedHashMap<>();
-  final List<RunEvent> pot = new ArrayList<>();
   @Nullable Integer awaySince;
   @Nullable Integer finished;
   @Nullable RunEvent undoable;
@@ -114,10 +112,9 @@ final class History {
       case ROOM -> room.add(new Reading(at, value(event)));
       case WARMTH ->
           warmth.computeIfAbsent(of, k -> new ArrayList<>()).add(new Reading(at, value(event)));
-      case POT -> pot.add(event);
-      case LOOKED_OVER -> lookedOver.put(of, event);
       case FINISHED -> finished = at;
-      case UNDONE -> {}
+      // Part of the record; how the run stands does not depend on them.
+      case POT, LOOKED_OVER, UNDONE -> {}
     }
     if (BY_HAND.contains(event.kind())) {
       undoable = event;

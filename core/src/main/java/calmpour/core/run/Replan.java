@@ -126,7 +126,7 @@ final class Replan {
         for (Cup.Pour pour : cup.pours()) {
           boolean onNothing =
               bench.open(Bench.pourTask(pour))
-                  && bench.below(pour).stream().anyMatch(b -> lost.contains(Bench.pourTask(b)));
+                  && bench.below(pour).stream().anyMatch(b -> isMissing(b, lost));
           if (onNothing) {
             all.add(Bench.pourTask(pour));
           }
@@ -135,6 +135,11 @@ final class Replan {
     }
     all.addAll(uselessFor(all));
     return all;
+  }
+
+  private boolean isMissing(Cup.Pour pour, Set<String> lost) {
+    String task = Bench.pourTask(pour);
+    return lost.contains(task) || (!bench.done(task) && bench.history.givenUp.contains(task));
   }
 
   /** A cup from which nothing will be poured need not be filled or tinted. */

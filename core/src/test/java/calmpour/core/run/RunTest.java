@@ -190,6 +190,14 @@ class RunTest {
     assertThat(cup(brown).gelsSeconds()).isLessThan(emptied);
   }
 
+  @Test
+  void whatWouldLieOnAPourThatIsGivenUpIsNotOffered() {
+    upTo(Task.Kind.POUR);
+    tell(RunEvent.Kind.GIVEN_UP, "pour/1.1.1", null);
+    assertThat(step("pour/1.1.2").status()).isEqualTo(RunState.Status.LOST);
+    assertThat(step("pour/1.2.2").status()).isEqualTo(RunState.Status.TO_DO);
+  }
+
   private RunState.CupNow cup(String id) {
     return state().cups().stream().filter(c -> c.cupId().equals(id)).findFirst().orElseThrow();
   }
