@@ -6,8 +6,11 @@ import { MakeMould } from "./moulds/MakeMould";
 import { MouldsScreen } from "./moulds/MouldsScreen";
 import { PlanScreen } from "./plan/PlanScreen";
 import { PourScreen } from "./pour/PourScreen";
+import { RecordScreen } from "./pour/RecordScreen";
 import { RunsScreen } from "./pour/RunsScreen";
 import { PracticeScreen } from "./practice/PracticeScreen";
+import { RehearsalScreen } from "./practice/RehearsalScreen";
+import { RehearsalsScreen } from "./practice/RehearsalsScreen";
 import { SessionsScreen } from "./sessions/SessionsScreen";
 import { TodayScreen } from "./today/TodayScreen";
 import { ShelfScreen } from "./shelf/ShelfScreen";
@@ -24,7 +27,7 @@ function useRoute(): string[] {
 }
 
 export function App() {
-  const [room = "", id] = useRoute();
+  const [room = "", id, more] = useRoute();
   switch (room) {
     case "today":
       return (
@@ -57,6 +60,13 @@ export function App() {
         </Frame>
       );
     case "pour":
+      if (id && more === "record") {
+        return (
+          <Frame here="pour">
+            <RecordScreen key={id} id={id} />
+          </Frame>
+        );
+      }
       return id ? (
         <PourScreen key={id} id={id} />
       ) : (
@@ -67,7 +77,13 @@ export function App() {
     case "practice":
       return (
         <Frame here="practice">
-          <PracticeScreen />
+          {id !== "rehearsal" ? (
+            <PracticeScreen />
+          ) : more ? (
+            <RehearsalScreen key={more} id={more} />
+          ) : (
+            <RehearsalsScreen />
+          )}
         </Frame>
       );
     case "first":

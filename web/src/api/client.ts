@@ -94,6 +94,23 @@ export type Today = S["Today"];
 export type CupNow = S["CupNow"];
 export type ScaleReading = S["Reading"];
 export type Simulated = S["Simulated"];
+export type Change = S["Change"];
+export type LookedBack = S["Looked"];
+export type AsRun = S["AsRun"];
+export type PieceOut = S["PieceOut"];
+export type PourIn = S["PourIn"];
+export type Deviation = S["Deviation"];
+export type LookOver = S["LookOver"];
+export type PotLine = S["PotLog"];
+export type CupCurve = S["CupCurve"];
+
+export type ExerciseLine = S["ExerciseLine"];
+export type OpenedExercise = S["OpenedExercise"];
+export type PlayedSoFar = S["PlayedSoFar"];
+export type RehearsalFrame = S["Frame"];
+export type RehearsalQuestion = S["Question"];
+export type RehearsalScore = S["Score"];
+export type Choice = RehearsalQuestion["choices"][number];
 
 export type WaysAnswer = S["Ways"];
 export type Way = S["Way"];

@@ -24,11 +24,13 @@ interface Props {
   until: number;
   /** Top of the temperature axis, °C. */
   hottest: number;
+  /** When something was poured out of it, min. */
+  pours?: number[];
   what: string;
 }
 
 /** Thickness and temperature of one body over time, its states as a bar between them. */
-export function CureCurves({ curve, states, until, hottest, what }: Props) {
+export function CureCurves({ curve, states, until, hottest, pours = [], what }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const [at, setAt] = useState<CurveSample | null>(null);
   const units = useUnits();
@@ -199,6 +201,17 @@ export function CureCurves({ curve, states, until, hottest, what }: Props) {
                 <title>{tooWarm ? "too warm to pour" : "too thick to pour"}</title>
               </circle>
             )}
+            {pours.map((m, i) => (
+              <path
+                key={i}
+                d={`M${x(m)} ${BAR_TOP + 2}v${BAR - 4}M${x(m) - 4} ${BAR_TOP + BAR - 7}l4 5 4-5`}
+                fill="none"
+                stroke={ink?.line}
+                strokeWidth={2}
+              >
+                <title>poured after {span(m)}</title>
+              </path>
+            ))}
             {shown && (
               <line
                 x1={x(shown.minutes)}

@@ -14,6 +14,9 @@ interface Props {
   onSilent: (on: boolean) => void;
   reads: boolean;
   onReads: (on: boolean) => void;
+  /** Whose steps this screen shows; null where one pair of hands pours. */
+  hands: string | null;
+  onHands: () => void;
   /** Opens what drives the stand-ins; null where everything is real. */
   onStandIns: (() => void) | null;
 }
@@ -61,6 +64,7 @@ export function BenchHeader(props: Props) {
       </Box>
       <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
       {props.room && <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.room}</Box>}
+      {props.hands && <Small label={props.hands} onClick={props.onHands} />}
       <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5 }}>
         <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
         <Small label={reads ? "Do not read" : "Read aloud"} onClick={() => props.onReads(!reads)} />

@@ -14,6 +14,8 @@ interface Props {
   rescue: { onAdded: () => void; onLeave: () => void } | null;
   onWeigh: (() => void) | null;
   onThick: (() => void) | null;
+  /** A cup gets hot; null while none is open. */
+  onHot: (() => void) | null;
   onAway: () => void;
 }
 
@@ -124,6 +126,16 @@ export function BenchKeys(props: Props) {
             sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
           >
             Too thick
+          </Button>
+        )}
+        {props.onHot && (
+          <Button
+            variant="outlined"
+            color="error"
+            onClick={props.onHot}
+            sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
+          >
+            Gets hot
           </Button>
         )}
         <Button

@@ -6,6 +6,10 @@ import { readNumber } from "../units/units";
 interface Props {
   what: string;
   unit: string;
+  /** What the key says that takes it. */
+  done?: string;
+  /** The largest value that can be meant. */
+  most?: number;
   onDone: (value: number) => void;
   onCancel: () => void;
 }
@@ -13,10 +17,10 @@ interface Props {
 const KEYS = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"];
 
 /** Keys for gloves: a weight without a keyboard. */
-export function Keypad({ what, unit, onDone, onCancel }: Props) {
+export function Keypad({ what, unit, done, most = 50_000, onDone, onCancel }: Props) {
   const [text, setText] = useState("");
   const value = readNumber(text);
-  const legal = typeof value === "number" && value > 0 && value <= 50_000;
+  const legal = typeof value === "number" && value > 0 && value <= most;
   const press = (key: string) =>
     setText((t) => (key === "⌫" ? t.slice(0, -1) : t.length < 8 ? t + key : t));
   return (
@@ -39,6 +43,15 @@ export function Keypad({ what, unit, onDone, onCancel }: Props) {
           {text || "–"}
         </Box>
         <Box sx={{ fontSize: "1.4rem" }}>{unit}</Box>
+      </Box>
+      <Box role="status" sx={{ minHeight: "1.5em", color: "text.secondary" }}>
+        {text === "" || legal
+          ? what
+          : value === null || value === undefined
+            ? "That is no number."
+            : value === 0
+              ? "Nothing cannot be told; go back if nothing went in."
+              : `No more than ${most} ${unit}.`}
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 1 }}>
         {KEYS.map((key) => (
@@ -63,7 +76,7 @@ export function Keypad({ what, unit, onDone, onCancel }: Props) {
           onClick={() => legal && onDone(value)}
           sx={{ minHeight: 64, flex: 2, fontSize: "1.2rem" }}
         >
-          That is what is in
+          {done ?? "That is what is in"}
         </Button>
       </Box>
     </Box>

@@ -1,30 +1,43 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { RunStep, ScaleReading } from "../api/client";
 import { Told, WrongMark } from "../frame/Told";
 import { clockTime } from "../plan/wording";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { BenchAside } from "./BenchAside";
 import { BenchHeader } from "./BenchHeader";
 import { BenchKeys } from "./BenchKeys";
 import { Checklist, READY } from "./Checklist";
 import { Keypad } from "./Keypad";
 import { LineTrouble } from "./LineTrouble";
-import { OpenCups } from "./OpenCups";
 import { HotCup, Return, SteppedAway } from "./Overlays";
+import { PotKeys } from "./PotKeys";
 import { ScaleBar } from "./ScaleBar";
 import { StandIns } from "./StandIns";
 import { tare, useScale, useSimulated } from "./useScale";
 import { speak, wakeSound } from "./sounds";
 import { Rescued, StepView, Waiting } from "./StepView";
-import { standWords } from "./standWords";
+import { changeWords, standWords } from "./standWords";
 import { stepShort, stepWords, waitWords } from "./stepWords";
 import { useBenchSounds } from "./useBenchSounds";
 import { useAwake, useChoice, useSleeve, useTicks } from "./useBenchTools";
+import { useHands } from "./useHands";
 import { clockNow, useRun, type Running } from "./useRun";
+import { useScaleTone } from "./useScaleTone";
+import { WhichCup } from "./WhichCup";
 
 const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
+
+/** So long a scale that will not come to rest is waited for, ms. */
+const SETTLES_MS = 3_000;
+
+const HANDS_WORDS = {
+  both: "Both pairs of hands",
+  first: "First pair of hands",
+  second: "Second pair of hands",
+} as const;
 
 /** A run on the whole screen, to be read at arm's length and used with gloves. */
 export function PourScreen({ id }: { id: string }) {
@@ -59,7 +72,10 @@ function Bench({ run, running }: BenchProps) {
 
   // What was done while nobody could be told counts here already.
   const untoldDone = new Set(run.untold.filter((e) => e.kind === "DONE").map((e) => e.of));
-  const hands = state.steps.filter((s) => s.hands && s.status !== "TOO_LATE");
+  const { whose, others, turnHands } = useHands(state.steps);
+  const hands = state.steps.filter(
+    (s) => s.hands && s.status !== "TOO_LATE" && (whose === null || s.pair === whose),
+  );
   const todo = hands.filter((s) => s.status === "TO_DO" && !untoldDone.has(s.taskId));
   const current = todo[0];
   const wait = state.steps.find(
@@ -70,7 +86,8 @@ function Bench({ run, running }: BenchProps) {
   const [offset, setOffset] = useState(0);
   const [weighing, setWeighing] = useState(false);
   const [returning, setReturning] = useState(false);
-  const [showCups, setShowCups] = useState(false);
+  const [asksHot, setAsksHot] = useState(false);
+  const [settling, setSettling] = useState<string | null>(null);
   const [leftAsItIs, setLeftAsItIs] = useState<number | null>(null);
   const [seenHot, setSeenHot] = useState<string[]>([]);
   const [silent, setSilent] = useChoice("calm-pour.silent", false);
@@ -104,9 +121,35 @@ function Bench({ run, running }: BenchProps) {
       void tare();
     }
     tell({ kind: "DONE", of: what.taskId, ...(grams === undefined ? {} : { value: grams }) });
+    if (what.kind === "LOAD_POT") {
+      tell({ kind: "POT", of: `${what.batch}/IN` });
+    }
     setOffset(0);
+    setSettling(null);
     setWeighing(false);
   };
+  useScaleTone(scale, target, silent);
+  // What still moves on the scale is not what is in: it is waited for, but not for ever.
+  const settles = settling !== null && settling === shown?.taskId;
+  const take = () => {
+    if (scale && !scale.stable && !settles && weighed(scale, target) !== undefined) {
+      setSettling(shown?.taskId ?? null);
+    } else {
+      done(weighed(scale, target));
+    }
+  };
+  const settled = useRef(take);
+  useEffect(() => {
+    settled.current = take;
+  });
+  const still = scale === null || scale.stable;
+  useEffect(() => {
+    if (!settles) {
+      return;
+    }
+    const timer = setTimeout(() => settled.current(), still ? 0 : SETTLES_MS);
+    return () => clearTimeout(timer);
+  }, [settles, still]);
   const undoable = state.undoable;
   const undo = () => {
     if (undoable) {
@@ -118,7 +161,12 @@ function Bench({ run, running }: BenchProps) {
 
   const hot = state.cups.filter((c) => c.hot && !seenHot.includes(c.cupId));
   const busy =
-    !ready || weighing || returning || hot.length > 0 || state.awaySinceSeconds !== undefined;
+    !ready ||
+    weighing ||
+    returning ||
+    asksHot ||
+    hot.length > 0 ||
+    state.awaySinceSeconds !== undefined;
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -129,7 +177,7 @@ function Bench({ run, running }: BenchProps) {
       if (event.key === " " && !event.repeat) {
         // Space is the large key wherever the focus is: gloves hit what they hit.
         event.preventDefault();
-        done(weighed(scale, target));
+        take();
       } else if (event.key === "ArrowRight") {
         setOffset((o) => Math.min(o + 1, hands.length - 1 - at));
       } else if (event.key === "ArrowLeft") {
@@ -176,6 +224,11 @@ function Bench({ run, running }: BenchProps) {
   const doneCount = hands.filter((s) => s.status === "DONE").length + untoldDone.size;
   const rescue = state.rescue && leftAsItIs !== state.rescue.batch ? state.rescue : undefined;
   const sentence = standWords(state, plan);
+  const change = changeWords(stands.change, plan);
+  const heats = (cupId: string) => {
+    tell({ kind: "HOT", of: cupId });
+    setAsksHot(false);
+  };
 
   return (
     <Box
@@ -201,6 +254,10 @@ function Bench({ run, running }: BenchProps) {
         onSilent={setSilent}
         reads={reads}
         onReads={setReads}
+        hands={
+          others ? HANDS_WORDS[whose === null ? "both" : whose === 0 ? "first" : "second"] : null
+        }
+        onHands={turnHands}
         onStandIns={simulated ? () => setStandIns((open) => !open) : null}
       />
 
@@ -262,7 +319,10 @@ function Bench({ run, running }: BenchProps) {
                 }}
               >
                 {sentence.wrong && <WrongMark />}
-                {sentence.text}
+                <span>
+                  {sentence.text}
+                  {change && <b> {change}</b>}
+                </span>
                 {state.giveUp.length > 0 && (
                   <Button onClick={() => setReturning(true)} sx={{ minHeight: 48 }}>
                     See what to give up
@@ -294,58 +354,50 @@ function Bench({ run, running }: BenchProps) {
                   {scale && target !== undefined && (
                     <ScaleBar reading={scale} targetG={target} units={units} />
                   )}
+                  {shown.kind === "LOAD_POT" && shown.status === "TO_DO" && (
+                    <PotKeys batch={shown.batch} pot={state.pot} onTell={tell} />
+                  )}
                 </StepView>
               ) : (
-                <Box component="h2" sx={{ typography: "h1", fontSize: "2.4rem" }}>
-                  {state.finishedSeconds !== undefined ? "This run is over" : "Everything is done"}
+                <Box>
+                  <Box component="h2" sx={{ typography: "h1", fontSize: "2.4rem" }}>
+                    {state.finishedSeconds !== undefined
+                      ? "This run is over"
+                      : "Everything is done"}
+                  </Box>
+                  <Button
+                    variant="contained"
+                    href={`#/pour/${opened.id}/record`}
+                    sx={{ mt: 2, minHeight: 84, fontSize: "1.4rem" }}
+                  >
+                    Look back at it
+                  </Button>
                 </Box>
               )}
             </>
           )}
         </Box>
 
-        <Box
-          component="aside"
-          sx={{
-            bgcolor: "background.paper",
-            borderRadius: 2,
-            p: { xs: 1.25, md: 2.5 },
-            minHeight: 0,
-            overflow: "hidden",
-          }}
-        >
-          <Box
-            sx={{
-              typography: "h2",
-              mb: 1.5,
-              fontSize: "1.4rem",
-              display: { xs: "none", md: "block" },
-            }}
-          >
-            Open cups
-          </Box>
-          <Box sx={{ display: { xs: "none", md: "block" } }}>
-            <OpenCups cups={state.cups} now={now} most={7} />
-          </Box>
-          <Box sx={{ display: { xs: "block", md: "none" } }}>
-            <OpenCups cups={state.cups} now={now} most={3} />
-            {state.cups.length > 3 && (
-              <Button
-                onClick={() => setShowCups(true)}
-                sx={{ minHeight: 48, width: "100%", fontSize: "1.1rem" }}
-              >
-                {state.cups.length - 3} more {state.cups.length === 4 ? "cup" : "cups"}
-              </Button>
-            )}
-          </Box>
-        </Box>
+        <BenchAside
+          state={state}
+          plan={plan}
+          session={session}
+          now={now}
+          at={(seconds) => clockTime(new Date(begun), seconds, session.zoneId)}
+        />
       </Box>
 
       {ready && !weighing && (
         <BenchKeys
-          label={waits && offset === 0 ? "Go on now" : (words?.done ?? "Done")}
+          label={
+            settles
+              ? "Waiting for the scale"
+              : waits && offset === 0
+                ? "Go on now"
+                : (words?.done ?? "Done")
+          }
           enabled={waits !== undefined || shown?.status === "TO_DO"}
-          onDone={() => done(weighed(scale, target))}
+          onDone={take}
           then={then.map((s) => ({ id: s.taskId, words: stepShort(s, plan, session, units) }))}
           onTurn={offset === 0 ? null : () => setOffset(0)}
           onUndo={undoable ? undo : null}
@@ -377,6 +429,18 @@ function Bench({ run, running }: BenchProps) {
                 }
               : null
           }
+          onHot={
+            state.cups.some((c) => !c.hot)
+              ? () => {
+                  const [only, ...more] = state.cups.filter((c) => !c.hot);
+                  if (only && more.length === 0) {
+                    heats(only.cupId);
+                  } else {
+                    setAsksHot(true);
+                  }
+                }
+              : null
+          }
           onAway={away}
         />
       )}
@@ -397,28 +461,12 @@ function Bench({ run, running }: BenchProps) {
           onClose={() => setStandIns(false)}
         />
       )}
-      {showCups && (
-        <Box
-          role="dialog"
-          aria-label="All open cups"
-          sx={{
-            position: "fixed",
-            inset: 0,
-            zIndex: 1150,
-            bgcolor: "background.default",
-            p: 2,
-            overflow: "auto",
-          }}
-        >
-          <OpenCups cups={state.cups} now={now} />
-          <Button
-            variant="contained"
-            onClick={() => setShowCups(false)}
-            sx={{ minHeight: 72, width: "100%", fontSize: "1.3rem" }}
-          >
-            Back to the step
-          </Button>
-        </Box>
+      {asksHot && (
+        <WhichCup
+          cups={state.cups.filter((c) => !c.hot)}
+          onChosen={heats}
+          onClose={() => setAsksHot(false)}
+        />
       )}
       {returning && (
         <Return

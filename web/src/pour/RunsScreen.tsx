@@ -1,47 +1,26 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
-import { useEffect, useState } from "react";
-import { api, ask, type RunLine, type Trouble } from "../api/client";
+import { api, ask } from "../api/client";
 import { Cautions } from "../frame/Cautions";
+import { Loading } from "../frame/Loading";
 import { Empty, Told } from "../frame/Told";
+import { useLoaded } from "../frame/useLoaded";
 import { dayAndTime } from "../plan/wording";
 
-type State =
-  | { status: "loading" }
-  | { status: "trouble"; trouble: Trouble }
-  | { status: "listed"; lines: RunLine[] };
+const load = () => ask(api.GET("/api/runs"));
 
 /** Runs that are open, and those that are over. */
 export function RunsScreen() {
-  const [state, setState] = useState<State>({ status: "loading" });
-  const [version, setVersion] = useState(0);
-  useEffect(() => {
-    let here = true;
-    void ask(api.GET("/api/runs")).then((answer) => {
-      if (here) {
-        setState(
-          answer.status === "ok"
-            ? { status: "listed", lines: answer.value }
-            : { status: "trouble", trouble: answer.trouble },
-        );
-      }
-    });
-    return () => {
-      here = false;
-    };
-  }, [version]);
-  if (state.status === "loading") {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Looking for runs…
-      </Box>
-    );
+  const { loaded, again } = useLoaded(load);
+  if (loaded.status === "loading") {
+    return <Loading>Looking for runs…</Loading>;
   }
-  if (state.status === "trouble") {
-    return <Told trouble={state.trouble} onRetry={() => setVersion((v) => v + 1)} />;
+  if (loaded.status === "trouble") {
+    return <Told trouble={loaded.trouble} onRetry={again} />;
   }
-  if (state.lines.length === 0) {
+  const lines = loaded.value;
+  if (lines.length === 0) {
     return (
       <Empty title="Nothing has been poured yet">
         <p>
@@ -60,7 +39,7 @@ export function RunsScreen() {
         Runs
       </Box>
       <Box component="ul" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>
-        {state.lines.map((line) => (
+        {lines.map((line) => (
           <Box
             component="li"
             key={line.id}
@@ -74,22 +53,31 @@ export function RunsScreen() {
               borderColor: "divider",
             }}
           >
-            <Link href={`#/pour/${line.id}`} sx={{ fontSize: "1.2rem", fontWeight: 700 }}>
+            <Link
+              href={line.finishedAt ? `#/pour/${line.id}/record` : `#/pour/${line.id}`}
+              sx={{ fontSize: "1.2rem", fontWeight: 700 }}
+            >
               {line.name}
             </Link>
             <Box sx={{ color: "text.secondary" }}>
               begun {dayAndTime(new Date(line.begunAt), line.zoneId)}
               {line.finishedAt && `, over ${dayAndTime(new Date(line.finishedAt), line.zoneId)}`}
             </Box>
-            {!line.finishedAt && (
+            <Box sx={{ ml: "auto", display: "flex", gap: 1 }}>
               <Button
-                variant="contained"
-                href={`#/pour/${line.id}`}
-                sx={{ ml: "auto", minHeight: 56 }}
+                variant="outlined"
+                href={`#/pour/${line.id}/record`}
+                aria-label={`Record of ${line.name}`}
+                sx={{ minHeight: 56 }}
               >
-                To the bench
+                Record
               </Button>
-            )}
+              {!line.finishedAt && (
+                <Button variant="contained" href={`#/pour/${line.id}`} sx={{ minHeight: 56 }}>
+                  To the bench
+                </Button>
+              )}
+            </Box>
           </Box>
         ))}
       </Box>

@@ -4,15 +4,13 @@ import type { ScaleReading } from "../api/client";
 import { WrongMark } from "../frame/Told";
 import { show, showWith, type Units } from "../units/units";
 import { tare } from "./useScale";
+import { SLOWLY } from "./useScaleTone";
 
 interface Props {
   reading: ScaleReading;
   targetG: number;
   units: Units;
 }
-
-/** From there on pour slowly, share of the target. */
-const SLOWLY = 0.85;
 
 const LINKS = {
   SILENT: "The scale says nothing. Weigh by eye and use “Other weight”.",

@@ -18,22 +18,31 @@ export function wakeSound() {
 }
 
 export function play(sound: Sound) {
+  const tone = TONES[sound];
+  for (let i = 0; i < tone.times; i++) {
+    beep(tone.hz, tone.ms, i * tone.ms * 1.6);
+  }
+}
+
+/** One short tick, for a scale that comes near its mark. */
+export function tick() {
+  beep(1_320, 40, 0);
+}
+
+function beep(hz: number, ms: number, inMs: number) {
   if (!audio || audio.state !== "running") {
     return;
   }
-  const tone = TONES[sound];
-  for (let i = 0; i < tone.times; i++) {
-    const from = audio.currentTime + (i * tone.ms * 1.6) / 1000;
-    const swing = audio.createOscillator();
-    const loud = audio.createGain();
-    swing.frequency.value = tone.hz;
-    loud.gain.setValueAtTime(0.0001, from);
-    loud.gain.exponentialRampToValueAtTime(0.3, from + 0.02);
-    loud.gain.exponentialRampToValueAtTime(0.0001, from + tone.ms / 1000);
-    swing.connect(loud).connect(audio.destination);
-    swing.start(from);
-    swing.stop(from + tone.ms / 1000);
-  }
+  const from = audio.currentTime + inMs / 1000;
+  const swing = audio.createOscillator();
+  const loud = audio.createGain();
+  swing.frequency.value = hz;
+  loud.gain.setValueAtTime(0.0001, from);
+  loud.gain.exponentialRampToValueAtTime(0.3, from + Math.min(0.02, ms / 4000));
+  loud.gain.exponentialRampToValueAtTime(0.0001, from + ms / 1000);
+  swing.connect(loud).connect(audio.destination);
+  swing.start(from);
+  swing.stop(from + ms / 1000);
 }
 
 /** Reads a line with a voice of this device; says nothing where there is none. */

@@ -1,5 +1,5 @@
-import type { Plan, RunState } from "../api/client";
-import { ordinal } from "../plan/wording";
+import type { Change, Plan, RunState } from "../api/client";
+import { pourPlace } from "./recordWords";
 
 /** One line that tells how the run stands beside its plan. */
 export function standWords(state: RunState, plan: Plan): { wrong: boolean; text: string } {
@@ -8,7 +8,7 @@ export function standWords(state: RunState, plan: Plan): { wrong: boolean; text:
   if (given > 0) {
     return {
       wrong: true,
-      text: `${given === 1 ? pourName(state.giveUp[0] ?? "", plan) : `${given} pours`} cannot be in time any more.`,
+      text: `${given === 1 ? pourName(state.giveUp[0], plan) : `${given} pours`} cannot be in time any more.`,
     };
   }
   const late = Math.round(state.lateSeconds / 60);
@@ -30,14 +30,38 @@ export function standWords(state: RunState, plan: Plan): { wrong: boolean; text:
   };
 }
 
-function pourName(task: string, plan: Plan): string {
-  const id = task.replace(/^pour\//, "");
-  for (const cup of plan.batches.flatMap((b) => b.cups)) {
-    const pour = cup.pours.find((p) => p.id === id);
-    const piece = pour && plan.pieces[pour.line];
-    if (pour && piece) {
-      return `${cup.colourName} into ${piece.mouldName}, ${ordinal(pour.cavity)},`;
-    }
+function pourName(task: string | undefined, plan: Plan): string {
+  return pourPlace((task ?? "").replace(/^pour\//, ""), plan);
+}
+
+function pours(tasks: string[], plan: Plan): string {
+  return tasks.length === 1 ? pourName(tasks[0], plan) : `${tasks.length} pours`;
+}
+
+/** One line that tells what the last thing made of the rest; null where it stayed as it was. */
+export function changeWords(change: Change | undefined, plan: Plan): string | null {
+  if (!change) {
+    return null;
   }
-  return "One pour";
+  const parts: string[] = [];
+  const later = Math.round(change.laterSeconds / 60);
+  if (later !== 0) {
+    parts.push(`the rest moves ${Math.abs(later)} min ${later > 0 ? "later" : "sooner"}`);
+  }
+  if (change.moved.length > 0) {
+    parts.push(
+      `${pours(change.moved, plan)} ${change.moved.length === 1 ? "changes" : "change"} places`,
+    );
+  }
+  if (change.lost.length > 0) {
+    parts.push(`${pours(change.lost, plan)} ${change.lost.length === 1 ? "is" : "are"} lost`);
+  }
+  if (change.tooLate.length > 0) {
+    parts.push(`${pours(change.tooLate, plan)} cannot be in time any more`);
+  }
+  if (change.saved.length > 0) {
+    parts.push(`${pours(change.saved, plan)} can be in time again`);
+  }
+  const text = parts.join("; ");
+  return text === "" ? null : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 }

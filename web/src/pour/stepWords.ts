@@ -125,7 +125,7 @@ export function stepWords(step: RunStep, plan: Plan, session: Session, units: Un
     case "LOAD_POT":
       return {
         title: capital(taskName(asTask(step), plan, session)),
-        how: "Below its rating, relief valve free, lid crosswise, air in slowly.",
+        how: "Below its rating, lid crosswise, air in slowly. Leave a witness cup outside: it tells what nobody sees in there.",
         done: "Shut",
       };
     default: {
@@ -159,6 +159,7 @@ function dosed(dose: Dose, units: Units): { figure: string; unit: string } {
       };
 }
 
-function asTask(step: RunStep) {
+/** A step as the plan's wording takes it. */
+export function asTask(step: RunStep) {
   return { ...step, id: step.taskId, spreadSeconds: 0, after: [], pinned: false };
 }

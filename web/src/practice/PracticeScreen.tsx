@@ -10,6 +10,7 @@ import { Sheet } from "../frame/Sheet";
 import { Empty, Told } from "../frame/Told";
 import { useWorkshop } from "../plan/useWorkshop";
 import { useUnits } from "../units/UnitsProvider";
+import { PracticeTabs } from "./PracticeTabs";
 import { begin, keep, kept } from "./setUps";
 import { SetUpForm } from "./SetUpForm";
 import { TriedView } from "./TriedView";
@@ -76,6 +77,7 @@ export function PracticeScreen() {
   const hottest = commonHottest(curves);
   return (
     <>
+      <PracticeTabs here="whatif" />
       <Typography
         variant="h1"
         aria-live="polite"

@@ -2,42 +2,24 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
-import { useEffect, useRef, useState } from "react";
-import { api, ask, type Session, type SessionLine, type Trouble } from "../api/client";
+import { useRef, useState } from "react";
+import { api, ask, type Session, type Trouble } from "../api/client";
+import { Loading } from "../frame/Loading";
 import { Empty, Told } from "../frame/Told";
+import { useLoaded } from "../frame/useLoaded";
 import { openFile } from "../plan/sessionFile";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 
-type State =
-  | { status: "loading" }
-  | { status: "trouble"; trouble: Trouble }
-  | { status: "listed"; lines: SessionLine[] };
+const load = () => ask(api.GET("/api/sessions"));
 
 /** All kept sessions, and removing one with a way back. */
 export function SessionsScreen() {
   const units = useUnits();
-  const [state, setState] = useState<State>({ status: "loading" });
+  const { loaded, again } = useLoaded(load);
   const [removed, setRemoved] = useState<Session | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<Trouble | null>(null);
-  const [version, setVersion] = useState(0);
-  useEffect(() => {
-    let here = true;
-    void ask(api.GET("/api/sessions")).then((answer) => {
-      if (here) {
-        setState(
-          answer.status === "ok"
-            ? { status: "listed", lines: answer.value }
-            : { status: "trouble", trouble: answer.trouble },
-        );
-      }
-    });
-    return () => {
-      here = false;
-    };
-  }, [version]);
-  const again = () => setVersion((v) => v + 1);
   const remove = async (id: string) => {
     const whole = await ask(api.GET("/api/sessions/{id}", { params: { path: { id } } }));
     const gone = await ask(api.DELETE("/api/sessions/{id}", { params: { path: { id } } }));
@@ -62,16 +44,13 @@ export function SessionsScreen() {
       setRefused(answer.trouble);
     }
   };
-  if (state.status === "loading") {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Fetching the sessions…
-      </Box>
-    );
+  if (loaded.status === "loading") {
+    return <Loading>Fetching the sessions…</Loading>;
   }
-  if (state.status === "trouble") {
-    return <Told trouble={state.trouble} onRetry={again} />;
+  if (loaded.status === "trouble") {
+    return <Told trouble={loaded.trouble} onRetry={again} />;
   }
+  const lines = loaded.value;
   return (
     <Box sx={{ pt: 1.5, maxWidth: 900 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "baseline", px: 1, mb: 1 }}>
@@ -104,13 +83,13 @@ export function SessionsScreen() {
           <Button onClick={() => void bringBack(removed)}>Bring it back</Button>
         </Box>
       )}
-      {state.lines.length === 0 ? (
+      {lines.length === 0 ? (
         <Empty title="Nothing kept yet">
           <p>Sessions you save stand here, the latest first.</p>
         </Empty>
       ) : (
         <Box component="ul" aria-label="Sessions" sx={{ listStyle: "none", p: 0, m: 0 }}>
-          {state.lines.map((line) => (
+          {lines.map((line) => (
             <Box
               component="li"
               key={line.id}

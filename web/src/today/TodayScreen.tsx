@@ -1,15 +1,13 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
-import { useEffect, useState } from "react";
-import { api, ask, type DueLine, type Today, type Trouble } from "../api/client";
+import { api, ask, type DueLine } from "../api/client";
+import { Loading } from "../frame/Loading";
 import { Empty, Told, WrongMark } from "../frame/Told";
+import { useLoaded } from "../frame/useLoaded";
 import { dayAndTime } from "../plan/wording";
 
-type State =
-  | { status: "loading" }
-  | { status: "trouble"; trouble: Trouble }
-  | { status: "open"; today: Today };
+const load = () => ask(api.GET("/api/today"));
 
 const WORDS: Partial<Record<DueLine["kind"], string>> = {
   DEMOULD: "Out of the mould",
@@ -27,34 +25,14 @@ function words(due: DueLine): string {
 
 /** What is due of everything that was begun: next layers, demoulds, finishing, leaving. */
 export function TodayScreen() {
-  const [state, setState] = useState<State>({ status: "loading" });
-  const [version, setVersion] = useState(0);
-  useEffect(() => {
-    let here = true;
-    void ask(api.GET("/api/today")).then((answer) => {
-      if (here) {
-        setState(
-          answer.status === "ok"
-            ? { status: "open", today: answer.value }
-            : { status: "trouble", trouble: answer.trouble },
-        );
-      }
-    });
-    return () => {
-      here = false;
-    };
-  }, [version]);
-  if (state.status === "loading") {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Looking what is due…
-      </Box>
-    );
+  const { loaded, again, fail } = useLoaded(load);
+  if (loaded.status === "loading") {
+    return <Loading>Looking what is due…</Loading>;
   }
-  if (state.status === "trouble") {
-    return <Told trouble={state.trouble} onRetry={() => setVersion((v) => v + 1)} />;
+  if (loaded.status === "trouble") {
+    return <Told trouble={loaded.trouble} onRetry={again} />;
   }
-  const { today } = state;
+  const today = loaded.value;
   const now = Date.parse(today.now);
   const done = async (due: DueLine) => {
     const answer = await ask(
@@ -68,9 +46,9 @@ export function TodayScreen() {
       }),
     );
     if (answer.status === "trouble") {
-      setState({ status: "trouble", trouble: answer.trouble });
+      fail(answer.trouble);
     } else {
-      setVersion((v) => v + 1);
+      again();
     }
   };
   if (today.due.length === 0) {

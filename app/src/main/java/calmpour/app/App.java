@@ -3,12 +3,14 @@ package calmpour.app;
 import calmpour.app.device.LineScale;
 import calmpour.app.device.SimulatedAir;
 import calmpour.app.device.SimulatedScale;
+import calmpour.app.device.SpoolFolder;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.Planner;
 import calmpour.core.run.Runs;
 import java.net.InetSocketAddress;
+import java.nio.file.Path;
 import java.time.Clock;
 import org.jooq.DSLContext;
 import org.springframework.beans.factory.annotation.Value;
@@ -51,6 +53,13 @@ public class App {
   @Bean
   SimulatedAir simulatedAir() {
     return new SimulatedAir();
+  }
+
+  /** Stands in for the printer: its files lie beside the workshop's. */
+  @Bean
+  SpoolFolder tagPrinter(
+      @Value("${calmpour.data}") String data, @Value("${calmpour.tags:}") String folder) {
+    return new SpoolFolder(Path.of(folder.isBlank() ? data + "-tags" : folder));
   }
 
   @Bean

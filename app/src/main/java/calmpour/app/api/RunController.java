@@ -10,6 +10,7 @@ import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Planner;
+import calmpour.core.run.Change;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunState;
@@ -18,6 +19,9 @@ import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -41,6 +45,9 @@ public class RunController {
   private final OtherSessions others;
   private final WorkshopClock clock;
   private final Watchers watchers;
+
+  /** What the last telling changed, by run: a sentence for the screens, not worth a table. */
+  private final Map<String, Optional<Change>> changes = new ConcurrentHashMap<>();
 
   RunController(
       RunStore runs,
@@ -93,18 +100,12 @@ public class RunController {
   public record RunLine(
       String id, String name, Instant begunAt, String zoneId, @Nullable Instant finishedAt) {
     static RunLine of(KeptRun kept) {
-      Instant finished =
-          kept.events().stream()
-              .filter(e -> e.kind() == RunEvent.Kind.FINISHED)
-              .map(RunEvent::at)
-              .findFirst()
-              .orElse(null);
       return new RunLine(
           kept.id(),
           kept.run().session().name(),
           kept.run().begunAt(),
           kept.run().session().zoneId(),
-          finished);
+          kept.finishedAt());
     }
   }
 
@@ -124,8 +125,15 @@ public class RunController {
    * @param now by the clock of the server
    * @param speed how many seconds of that clock are one of the world
    * @param before steps of this telling that somebody else had told before
+   * @param change what the last telling made of the rest; null where it stayed as it was
    */
-  public record StandsNow(int told, Instant now, int speed, List<String> before, RunState state) {}
+  public record StandsNow(
+      int told,
+      Instant now,
+      int speed,
+      List<String> before,
+      @Nullable Change change,
+      RunState state) {}
 
   @GetMapping
   List<RunLine> all() {
@@ -170,6 +178,11 @@ public class RunController {
             .filter(of -> stillDone(before.events(), of))
             .toList();
     KeptRun after = runs.append(id, events).orElseThrow();
+    Change change =
+        Change.between(
+            states.state(after.run(), before.events(), now),
+            states.state(after.run(), after.events(), now));
+    changes.put(id, Optional.ofNullable(change));
     watchers.tell(id, after.events().size());
     return stands(after, twice);
   }
@@ -224,6 +237,7 @@ public class RunController {
         now,
         clock.speed(),
         before,
+        changes.getOrDefault(kept.id(), Optional.empty()).orElse(null),
         states.state(kept.run(), kept.events(), now));
   }
 }

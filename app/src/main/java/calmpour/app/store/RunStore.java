@@ -9,6 +9,7 @@ import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -57,6 +58,16 @@ public class RunStore {
     public KeptRun {
       events = List.copyOf(events);
     }
+
+    /** Null while it is not over. */
+    public @Nullable Instant finishedAt() {
+      return events.stream()
+          .filter(e -> e.kind() == RunEvent.Kind.FINISHED)
+          .filter(e -> events.stream().noneMatch(u -> e.id().equals(u.of())))
+          .map(RunEvent::at)
+          .findFirst()
+          .orElse(null);
+    }
   }
 
   /** The newest first. */
@@ -68,9 +79,7 @@ public class RunStore {
 
   /** Runs that were opened here and are not over. */
   public synchronized List<KeptRun> atBench() {
-    return atHand.values().stream()
-        .filter(r -> r.events().stream().noneMatch(e -> e.kind() == RunEvent.Kind.FINISHED))
-        .toList();
+    return atHand.values().stream().filter(r -> r.finishedAt() == null).toList();
   }
 
   public synchronized Optional<KeptRun> find(String id) {

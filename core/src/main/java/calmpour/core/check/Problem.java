@@ -63,7 +63,8 @@ public record Problem(
     JOIN_OF_TWO_RESINS,
     EMBED_ON_FLUID,
     NO_SUCH_CAVITY,
-    NEVER_CERTAIN
+    NEVER_CERTAIN,
+    UNKNOWN_WORD
   }
 
   /** A problem without bounds. */

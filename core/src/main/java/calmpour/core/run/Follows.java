@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * How a cup of an open batch follows, in seconds from when the run was begun.
  *
  * @param cup with what is really in it
+ * @param body what it goes through, in the room as it was measured
  * @param aheadSeconds how much sooner it thickens than it would if nothing had been measured
  * @param temperatureC last measured; null while it was not
  * @param expectedC what it should be by now
@@ -25,6 +26,7 @@ import org.jspecify.annotations.Nullable;
 record Follows(
     Batch batch,
     Cup cup,
+    BodyHistory body,
     int contactSeconds,
     int thicksSeconds,
     int earliestSeconds,
@@ -85,6 +87,7 @@ record Follows(
     return new Follows(
         batch,
         cup,
+        body,
         met,
         thicks,
         Math.min(after(met, states.workingTimeEnds().earliestMinutes() * times), thicks),

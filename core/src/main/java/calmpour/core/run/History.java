@@ -36,6 +36,11 @@ final class History {
    */
   record Done(int atSeconds, @Nullable Double grams, String eventId) {}
 
+  /**
+   * @param backSeconds null while nobody is back
+   */
+  record Away(int atSeconds, @Nullable Integer backSeconds) {}
+
   /** A temperature, °C. */
   record Reading(int atSeconds, double temperatureC) {}
 
@@ -47,6 +52,12 @@ final class History {
   final Map<String, List<Reading>> warmth = new HashMap<>();
   final Map<String, Double> added = new LinkedHashMap<>();
   final Set<String> checked = new LinkedHashSet<>();
+  final List<Away> away = new ArrayList<>();
+  final List<PotLog> pot = new ArrayList<>();
+
+  /** By piece; of several looks the last one counts. */
+  final Map<String, LookOver> lookedOver = new HashMap<>();
+
   @Nullable Integer awaySince;
   @Nullable Integer finished;
   @Nullable RunEvent undoable;
@@ -105,8 +116,18 @@ final class History {
       case DONE -> done.putIfAbsent(of, new Done(at, event.value(), event.id()));
       case ADDED -> added.merge(of, value(event), Double::sum);
       case GIVEN_UP -> givenUp.add(of);
-      case AWAY -> awaySince = awaySince == null ? Integer.valueOf(at) : awaySince;
-      case BACK -> awaySince = null;
+      case AWAY -> {
+        if (awaySince == null) {
+          awaySince = at;
+          away.add(new Away(at, null));
+        }
+      }
+      case BACK -> {
+        if (awaySince != null) {
+          away.set(away.size() - 1, new Away(awaySince, at));
+          awaySince = null;
+        }
+      }
       case THICK -> thick.putIfAbsent(of, at);
       case HOT -> hot.putIfAbsent(of, at);
       case ROOM -> room.add(new Reading(at, value(event)));
@@ -114,7 +135,10 @@ final class History {
           warmth.computeIfAbsent(of, k -> new ArrayList<>()).add(new Reading(at, value(event)));
       case FINISHED -> finished = at;
       // Part of the record; how the run stands does not depend on them.
-      case POT, LOOKED_OVER, UNDONE -> {}
+      case POT -> PotLog.of(of, event.value(), at).ifPresent(pot::add);
+      case LOOKED_OVER ->
+          LookOver.of(event.codes(), event.text()).ifPresent(l -> lookedOver.put(of, l));
+      case UNDONE -> {}
     }
     if (BY_HAND.contains(event.kind())) {
       undoable = event;

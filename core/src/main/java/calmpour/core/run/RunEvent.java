@@ -57,12 +57,13 @@ public record RunEvent(
     /** {@code of}: a cup; {@code value}: its temperature, °C. */
     WARMTH,
     /**
-     * {@code of}: a batch and what was done with the pressure pot, such as {@code 1/SET}; {@code
-     * value}: bar where it is a pressure.
+     * {@code of}: a batch and what was done with the pressure pot, such as {@code 1/SET}, see
+     * {@link PotLog}; {@code value}: bar where it is a pressure.
      */
     POT,
     /**
-     * {@code of}: a piece, such as {@code 1.2}; {@code text} and {@code codes}: how it came out.
+     * {@code of}: a piece, such as {@code 1.2}; {@code codes}: a verdict and the faults, see {@link
+     * LookOver}; {@code text}: a line of the maker's.
      */
     LOOKED_OVER,
     /** The run is over; what is not done will not be. */
@@ -85,6 +86,12 @@ public record RunEvent(
         .that(
             codes.size() <= CODES.maxInclusive(),
             Problem.outside("codes", Problem.Code.TOO_MANY, codes.size(), CODES))
+        .that(
+            kind != Kind.LOOKED_OVER || LookOver.of(codes, text).isPresent(),
+            Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
+        .that(
+            kind != Kind.POT || of == null || PotLog.of(of, value, 0).isPresent(),
+            Problem.of("of", Problem.Code.UNKNOWN_WORD, of))
         .atMost("text", text, TEXT_LENGTH)
         .orThrow();
   }

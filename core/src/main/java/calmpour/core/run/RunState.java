@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param leavesUntil when the bench is needed again, where that is half an hour or more away; null
  *     while it is needed
  * @param roomC last measured; null while it was not
+ * @param pot the log of the pressure pot so far
  */
 public record RunState(
     int atSeconds,
@@ -43,12 +44,14 @@ public record RunState(
     @Nullable Integer awaySinceSeconds,
     @Nullable Integer leavesUntil,
     @Nullable Integer finishedSeconds,
-    @Nullable Double roomC) {
+    @Nullable Double roomC,
+    List<PotLog> pot) {
   public RunState {
     steps = List.copyOf(steps);
     cups = List.copyOf(cups);
     giveUp = List.copyOf(giveUp);
     leftOvers = List.copyOf(leftOvers);
+    pot = List.copyOf(pot);
   }
 
   /** How a step stands. */

@@ -1,7 +1,9 @@
 package calmpour.core.run;
 
+import calmpour.core.cure.CureCurve;
 import calmpour.core.cure.CureModel;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -22,5 +24,44 @@ public final class Runs {
   public RunState state(Run run, List<RunEvent> events, Instant now) {
     Bench bench = new Bench(run, events, now);
     return new Telling(bench, new Replan(bench, cure)).state();
+  }
+
+  /**
+   * What a run comes to, looked back on.
+   *
+   * @param events in the order in which they were told
+   * @param now the moment from which it is looked at
+   */
+  public AsRun lookBack(Run run, List<RunEvent> events, Instant now) {
+    Bench bench = new Bench(run, events, now);
+    return new LookBack(bench, new Replan(bench, cure)).asRun();
+  }
+
+  /** The curve of every cup of an opened batch, in the order of the batches. */
+  public List<CupCurve> curves(Run run, List<RunEvent> events, Instant now) {
+    Bench bench = new Bench(run, events, now);
+    Replan replan = new Replan(bench, cure);
+    List<CupCurve> curves = new ArrayList<>();
+    for (Follows each : replan.laid().cups().values()) {
+      List<Double> poured =
+          bench.pours(each).stream()
+              .map(Bench::pourTask)
+              .filter(bench::done)
+              .map(t -> (bench.history.done.get(t).atSeconds() - each.contactSeconds()) / 60.0)
+              .sorted()
+              .toList();
+      curves.add(
+          new CupCurve(
+              each.cup().id(),
+              each.batch().number(),
+              each.cup().colourName(),
+              each.cup().swatch(),
+              each.contactSeconds(),
+              poured,
+              cure.curve(bench.job.in(each.batch().resinId()).resin(), each.body())
+                  .map(CureCurve::of)
+                  .orElse(null)));
+    }
+    return curves;
   }
 }

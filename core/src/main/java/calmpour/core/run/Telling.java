@@ -66,7 +66,8 @@ final class Telling {
         bench.history.awaySince,
         leaves ? (Integer) current.startSeconds() : null,
         bench.history.finished,
-        bench.history.room.isEmpty() ? null : bench.roomC);
+        bench.history.room.isEmpty() ? null : bench.roomC,
+        bench.history.pot);
   }
 
   private List<RunState.Step> steps() {

@@ -1,0 +1,160 @@
+package calmpour.app.api;
+
+import calmpour.app.device.TagPrinter;
+import calmpour.app.format.Photos;
+import calmpour.app.format.TagPages;
+import calmpour.app.store.PiecePhotos;
+import calmpour.app.store.RunStore;
+import calmpour.app.store.RunStore.KeptRun;
+import calmpour.app.store.WorkshopClock;
+import calmpour.core.plan.Plan;
+import calmpour.core.run.AsRun;
+import calmpour.core.run.CupCurve;
+import calmpour.core.run.Run;
+import calmpour.core.run.Runs;
+import calmpour.core.session.Session;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is kept of a run, on the screen, as pictures and on tags. */
+@RestController
+@RequestMapping("/api/runs/{id}")
+public class RecordController {
+  private final RunStore runs;
+  private final Runs states;
+  private final PiecePhotos photos;
+  private final TagPrinter printer;
+  private final WorkshopClock clock;
+
+  RecordController(
+      RunStore runs, Runs states, PiecePhotos photos, TagPrinter printer, WorkshopClock clock) {
+    this.runs = runs;
+    this.states = states;
+    this.photos = photos;
+    this.printer = printer;
+    this.clock = clock;
+  }
+
+  /**
+   * A run looked back on.
+   *
+   * @param now by the clock of the server
+   * @param finishedAt null while it is not over
+   * @param photos pieces of which there is a picture
+   */
+  public record Looked(
+      String id,
+      Session session,
+      Plan plan,
+      Instant begunAt,
+      Instant now,
+      @Nullable Instant finishedAt,
+      AsRun asRun,
+      List<CupCurve> curves,
+      List<String> photos) {}
+
+  /** What tags are for. */
+  public enum TagsFor {
+    CUPS,
+    PIECES
+  }
+
+  /**
+   * Tags that were sent to the printer.
+   *
+   * @param tags how many
+   * @param lies where they lie; the stand-in keeps files
+   */
+  public record Printed(int tags, String lies) {}
+
+  /** A run looked back on: what went in, what was otherwise, how the pieces came out. */
+  @GetMapping("/record")
+  Looked record(@PathVariable String id) {
+    KeptRun kept = kept(id);
+    Run run = kept.run();
+    Instant now = clock.instant();
+    return new Looked(
+        kept.id(),
+        run.session(),
+        run.plan(),
+        run.begunAt(),
+        now,
+        kept.finishedAt(),
+        states.lookBack(run, kept.events(), now),
+        states.curves(run, kept.events(), now),
+        photos.of(id));
+  }
+
+  /** Keeps a picture of a piece, such as {@code 1.2}. */
+  @PutMapping(
+      path = "/pieces/{piece}/photo",
+      consumes = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putPhoto(@PathVariable String id, @PathVariable String piece, HttpServletRequest request)
+      throws IOException {
+    Run run = kept(id).run();
+    boolean known =
+        states.lookBack(run, List.of(), run.begunAt()).pieces().stream()
+            .anyMatch(p -> p.piece().equals(piece));
+    if (!known) {
+      throw new NotFoundException("this run has no piece " + piece);
+    }
+    byte[] given = request.getInputStream().readNBytes(Photos.LARGEST_BYTES + 1);
+    photos.keep(id, piece, Photos.kept(given));
+  }
+
+  @GetMapping(path = "/pieces/{piece}/photo", produces = MediaType.IMAGE_JPEG_VALUE)
+  ResponseEntity<byte[]> photo(@PathVariable String id, @PathVariable String piece) {
+    byte[] bytes =
+        photos
+            .find(id, piece)
+            .orElseThrow(() -> new NotFoundException("there is no picture of this piece"));
+    return ResponseEntity.ok().cacheControl(CacheControl.noCache()).body(bytes);
+  }
+
+  /** The tags as pages, to be looked at or printed elsewhere. */
+  @GetMapping(path = "/tags/{what}", produces = MediaType.APPLICATION_PDF_VALUE)
+  ResponseEntity<byte[]> tags(@PathVariable String id, @PathVariable TagsFor what) {
+    return ResponseEntity.ok().body(TagPages.pdf(tagsOf(kept(id), what)));
+  }
+
+  /** Sends tags to the printer on the bench. */
+  @PostMapping("/tags/{what}")
+  Printed print(@PathVariable String id, @PathVariable TagsFor what) {
+    KeptRun kept = kept(id);
+    List<TagPages.Tag> tags = tagsOf(kept, what);
+    String name = kept.run().session().name() + " " + what.name().toLowerCase(Locale.ROOT);
+    return new Printed(tags.size(), printer.print(name, TagPages.pdf(tags)));
+  }
+
+  private List<TagPages.Tag> tagsOf(KeptRun kept, TagsFor what) {
+    List<TagPages.Tag> tags =
+        what == TagsFor.CUPS
+            ? TagPages.cups(kept.run())
+            : TagPages.pieces(kept.run(), states.state(kept.run(), kept.events(), clock.instant()));
+    if (tags.isEmpty()) {
+      throw new NotFoundException("this run has nothing to put tags on");
+    }
+    return tags;
+  }
+
+  private KeptRun kept(String id) {
+    return runs.find(id)
+        .orElseThrow(() -> new NotFoundException("this run is not kept here (any more)"));
+  }
+}

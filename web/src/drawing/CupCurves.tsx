@@ -1,0 +1,41 @@
+import Box from "@mui/material/Box";
+import type { CupCurve } from "../api/client";
+import { CureCurves } from "./CureCurves";
+import { commonEnd, commonHottest } from "./curveScale";
+
+/** The curve of every cup of a run, on the same axes, with a mark for each pour out of it. */
+export function CupCurves({ curves }: { curves: CupCurve[] }) {
+  const drawn = curves.flatMap((c) => (c.curve ? [c.curve] : []));
+  if (drawn.length === 0) {
+    return (
+      <Box sx={{ color: "text.secondary" }}>No curves: the rule of thumb stands in for them.</Box>
+    );
+  }
+  const until = commonEnd(drawn, false);
+  const hottest = commonHottest(drawn);
+  return (
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "repeat(2, minmax(0, 1fr))" },
+        gap: 2,
+      }}
+    >
+      {curves.map(
+        (cup) =>
+          cup.curve && (
+            <Box key={cup.cupId} sx={{ minWidth: 0 }}>
+              <b>{cup.colourName}</b>
+              <CureCurves
+                curve={cup.curve}
+                until={until}
+                hottest={hottest}
+                pours={cup.pouredMinutes}
+                what={`${cup.colourName}, batch ${cup.batch}: thickness and temperature, poured ${cup.pouredMinutes.length} times`}
+              />
+            </Box>
+          ),
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,158 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import type { Plan, RunState, RunStep, Session } from "../api/client";
+import { cavityName } from "../plan/wording";
+import { taskName } from "../plan/taskWording";
+import { OpenCups } from "./OpenCups";
+import { asTask, cupOf, pourOf, waitWords } from "./stepWords";
+import { Tag } from "./Tag";
+
+interface Props {
+  state: RunState;
+  plan: Plan;
+  session: Session;
+  /** Seconds from when the run was begun. */
+  now: number;
+  at: (seconds: number) => string;
+}
+
+/** So far ahead something is waited for at the bench, s. */
+const SOON = 3_600;
+
+const LOOKED_AFTER = new Set<RunStep["kind"]>(["LOOK", "NUDGE", "EMBED"]);
+
+/** What runs by itself beside the step: the clocks of the cups, what is waited for, what is filled. */
+export function BenchAside(props: Props) {
+  const { state, now } = props;
+  const [all, setAll] = useState(false);
+  return (
+    <Box
+      component="aside"
+      sx={{
+        bgcolor: "background.paper",
+        borderRadius: 2,
+        p: { xs: 1.25, md: 2.5 },
+        minHeight: 0,
+        overflow: "hidden",
+      }}
+    >
+      <Title>Open cups</Title>
+      <Box sx={{ display: { xs: "none", md: "block" } }}>
+        <OpenCups cups={state.cups} now={now} most={5} />
+        <Waits {...props} />
+        <Filled {...props} />
+      </Box>
+      <Box sx={{ display: { xs: "block", md: "none" } }}>
+        <OpenCups cups={state.cups} now={now} most={3} />
+        <Button
+          onClick={() => setAll(true)}
+          sx={{ minHeight: 48, width: "100%", fontSize: "1.05rem" }}
+        >
+          {state.cups.length > 3
+            ? `${state.cups.length - 3} more ${state.cups.length === 4 ? "cup" : "cups"}, what waits, what is filled`
+            : "What waits, what is filled"}
+        </Button>
+      </Box>
+      {all && (
+        <Box
+          role="dialog"
+          aria-label="All open cups"
+          sx={{
+            position: "fixed",
+            inset: 0,
+            zIndex: 1150,
+            bgcolor: "background.default",
+            p: 2,
+            overflow: "auto",
+          }}
+        >
+          <OpenCups cups={state.cups} now={now} />
+          <Waits {...props} />
+          <Filled {...props} most={99} />
+          <Button
+            variant="contained"
+            onClick={() => setAll(false)}
+            sx={{ minHeight: 72, width: "100%", fontSize: "1.3rem", mt: 2 }}
+          >
+            Back to the step
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Title({ children }: { children: string }) {
+  return (
+    <Box sx={{ typography: "h2", mb: 1, fontSize: "1.3rem", display: { xs: "none", md: "block" } }}>
+      {children}
+    </Box>
+  );
+}
+
+/** Rests, looks and nudges that come by themselves. */
+function Waits({ state, plan, session, now }: Props) {
+  const waits = state.steps
+    .filter(
+      (s) =>
+        (s.status === "RUNNING" && s.endSeconds > now) ||
+        (s.status === "TO_DO" && LOOKED_AFTER.has(s.kind)),
+    )
+    .map((s) => ({
+      id: s.taskId,
+      words: s.status === "RUNNING" ? waitWords(s) : taskName(asTask(s), plan, session),
+      ends: s.status === "RUNNING",
+      in: (s.status === "RUNNING" ? s.endSeconds : s.startSeconds) - now,
+    }))
+    .filter((w) => w.in < SOON)
+    .sort((a, b) => a.in - b.in)
+    .slice(0, 3);
+  if (waits.length === 0) {
+    return null;
+  }
+  return (
+    <Box component="section" aria-label="Waiting" sx={{ mt: 1 }}>
+      <Box sx={{ typography: "h2", fontSize: "1.3rem", mb: 0.5 }}>Waiting</Box>
+      {waits.map((w) => (
+        <Box key={w.id} sx={{ display: "flex", gap: 1, fontSize: "1.1rem", lineHeight: 1.35 }}>
+          <span>{w.words}</span>
+          <Box sx={{ ml: "auto", whiteSpace: "nowrap", fontWeight: 700 }}>
+            {w.in <= 0 ? "now" : `${w.ends ? "over in" : "in"} ${Math.ceil(w.in / 60)} min`}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Cavities that were filled, the last one first, each with its colour and minute. */
+function Filled({ state, plan, at, most = 3 }: Props & { most?: number }) {
+  const pours = state.steps.filter((s) => s.kind === "POUR");
+  const filled = pours
+    .filter((s) => s.status === "DONE")
+    .sort((a, b) => b.endSeconds - a.endSeconds);
+  if (filled.length === 0) {
+    return null;
+  }
+  return (
+    <Box component="section" aria-label="Filled" sx={{ mt: 1.5 }}>
+      <Box sx={{ typography: "h2", fontSize: "1.3rem", mb: 0.5 }}>
+        Filled {filled.length} of {pours.length}
+      </Box>
+      {filled.slice(0, most).map((s) => {
+        const cup = cupOf(plan, s.cupId);
+        const pour = pourOf(cup, s);
+        return (
+          <Box key={s.taskId} sx={{ display: "flex", gap: 1, alignItems: "baseline" }}>
+            <Tag swatch={cup?.swatch ?? "transparent"} />
+            <span>
+              {cup?.colourName}, {pour && cavityName(plan, pour.line, pour.cavity)}
+            </span>
+            <Box sx={{ ml: "auto", color: "text.secondary" }}>{at(s.endSeconds)}</Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

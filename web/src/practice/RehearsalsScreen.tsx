@@ -1,0 +1,72 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { api, ask } from "../api/client";
+import { Loading } from "../frame/Loading";
+import { Told } from "../frame/Told";
+import { useLoaded } from "../frame/useLoaded";
+import { PracticeTabs } from "./PracticeTabs";
+import { MISHAPS } from "./rehearsalWords";
+
+const load = () => ask(api.GET("/api/practice/exercises"));
+
+/** Six evenings that can be gone through without opening a bottle. */
+export function RehearsalsScreen() {
+  const { loaded, again } = useLoaded(load);
+  if (loaded.status === "loading") {
+    return <Loading>Setting out the exercises…</Loading>;
+  }
+  if (loaded.status === "trouble") {
+    return <Told trouble={loaded.trouble} onRetry={again} />;
+  }
+  return (
+    <Box sx={{ px: 1 }}>
+      <PracticeTabs here="rehearsal" />
+      <Box component="h1" sx={{ typography: "h1", m: 0 }}>
+        Rehearsal
+      </Box>
+      <Box sx={{ color: "text.secondary", maxWidth: 760 }}>
+        Somebody else’s hands pour, at speed. Things go wrong as they do; what is done about them is
+        yours. Afterwards: what was saved, what was lost, and why.
+      </Box>
+      <Box component="ol" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>
+        {loaded.value.map((e) => (
+          <Box
+            component="li"
+            key={e.id}
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              gap: 2,
+              flexWrap: "wrap",
+              py: 1.25,
+              borderBottom: 1,
+              borderColor: "divider",
+            }}
+          >
+            <Box
+              aria-hidden
+              sx={{ typography: "h1", width: 44, textAlign: "center", color: "text.secondary" }}
+            >
+              {e.grade}
+            </Box>
+            <Box sx={{ minWidth: 0 }}>
+              <b>{e.name}</b>
+              <Box sx={{ color: "text.secondary" }}>
+                {e.pieces} {e.pieces === 1 ? "piece" : "pieces"};{" "}
+                {e.mishaps.map((m) => MISHAPS[m]).join(", ")}
+              </Box>
+            </Box>
+            <Button
+              variant="contained"
+              href={`#/practice/rehearsal/${e.id}`}
+              aria-label={`Rehearse ${e.name}`}
+              sx={{ ml: "auto", minHeight: 56 }}
+            >
+              Rehearse
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,81 @@
+import { useCallback, useEffect, useState } from "react";
+import { api, ask, type Choice, type PlayedSoFar, type Trouble } from "../api/client";
+
+/** How often the picture moves on, ms. */
+const TICK_MS = 100;
+
+/** A gap in which nobody does anything is shown no longer than that, s of the evening. */
+export const LONGEST_GAP = 600;
+
+/** An evening that is played at speed, up to the next question. */
+export function usePlayback(id: string) {
+  const [choices, setChoices] = useState<Choice[]>([]);
+  const [played, setPlayed] = useState<PlayedSoFar | null>(null);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [now, setNow] = useState(0);
+  const [speed, setSpeed] = useState(60);
+  const [tries, setTries] = useState(0);
+  useEffect(() => {
+    let here = true;
+    void ask(
+      api.POST("/api/practice/exercises/{id}/play", {
+        params: { path: { id } },
+        body: { choices },
+      }),
+    ).then((answer) => {
+      if (here && answer.status === "ok") {
+        setPlayed(answer.value);
+        setTrouble(null);
+      } else if (here && answer.status === "trouble") {
+        setTrouble(answer.trouble);
+      }
+    });
+    return () => {
+      here = false;
+    };
+  }, [id, choices, tries]);
+
+  const frames = played?.rehearsed.frames ?? [];
+  const question = played?.rehearsed.question;
+  const end = question?.atSeconds ?? frames.at(-1)?.atSeconds ?? 0;
+  const there = played !== null && now >= end;
+  const next = frames.find((f) => f.atSeconds > now);
+  // Hours until a gel are not waited for.
+  const skipTo =
+    next && next.startSeconds - now > LONGEST_GAP ? next.startSeconds - LONGEST_GAP / 10 : null;
+  const runs = speed > 0 && played !== null && !there;
+  useEffect(() => {
+    if (!runs) {
+      return;
+    }
+    const timer = setInterval(
+      () => setNow((n) => Math.min(end, Math.max(n, skipTo ?? 0) + (speed * TICK_MS) / 1000)),
+      TICK_MS,
+    );
+    return () => clearInterval(timer);
+  }, [runs, speed, end, skipTo]);
+
+  const choose = useCallback((choice: Choice) => {
+    setPlayed(null);
+    setChoices((c) => [...c, choice]);
+  }, []);
+  const again = useCallback(() => {
+    setPlayed(null);
+    setChoices([]);
+    setNow(0);
+  }, []);
+  return {
+    played,
+    frames,
+    trouble,
+    now,
+    speed,
+    setSpeed,
+    toEnd: () => setNow(end),
+    question: there ? question : undefined,
+    score: there ? played.rehearsed.score : undefined,
+    choose,
+    again,
+    retry: () => setTries((t) => t + 1),
+  };
+}
