@@ -5,7 +5,7 @@ import type { Plan, RunState, RunStep, Session } from "../api/client";
 import { cavityName } from "../plan/wording";
 import { taskName } from "../plan/taskWording";
 import { OpenCups } from "./OpenCups";
-import { asTask, cupOf, pourOf, waitWords } from "./stepWords";
+import { asTask, capital, cupOf, pourOf, waitWords } from "./stepWords";
 import { Tag } from "./Tag";
 
 interface Props {
@@ -101,13 +101,13 @@ function Waits({ state, plan, session, now }: Props) {
     )
     .map((s) => ({
       id: s.taskId,
-      words: s.status === "RUNNING" ? waitWords(s) : taskName(asTask(s), plan, session),
+      words: s.status === "RUNNING" ? waitWords(s) : capital(taskName(asTask(s), plan, session)),
       ends: s.status === "RUNNING",
       in: (s.status === "RUNNING" ? s.endSeconds : s.startSeconds) - now,
     }))
     .filter((w) => w.in < SOON)
     .sort((a, b) => a.in - b.in)
-    .slice(0, 3);
+    .slice(0, 2);
   if (waits.length === 0) {
     return null;
   }
@@ -127,7 +127,7 @@ function Waits({ state, plan, session, now }: Props) {
 }
 
 /** Cavities that were filled, the last one first, each with its colour and minute. */
-function Filled({ state, plan, at, most = 3 }: Props & { most?: number }) {
+function Filled({ state, plan, at, most = 2 }: Props & { most?: number }) {
   const pours = state.steps.filter((s) => s.kind === "POUR");
   const filled = pours
     .filter((s) => s.status === "DONE")

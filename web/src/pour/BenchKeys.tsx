@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useState } from "react";
 
 interface Props {
   label: string;
@@ -21,6 +22,7 @@ interface Props {
 
 /** The keys of the bench, for gloves: one wide for done, and what is needed in a hurry. */
 export function BenchKeys(props: Props) {
+  const [trouble, setTrouble] = useState(false);
   return (
     <Box
       component="footer"
@@ -28,7 +30,7 @@ export function BenchKeys(props: Props) {
         display: "grid",
         gridTemplateColumns: {
           xs: "minmax(0, 1fr) minmax(0, 1fr)",
-          md: "minmax(0, 2.2fr) minmax(0, 1.5fr) auto auto",
+          md: "minmax(0, 2.2fr) minmax(0, 1.5fr) auto",
         },
         gap: { xs: 1, md: 1.5 },
         alignItems: "stretch",
@@ -48,7 +50,7 @@ export function BenchKeys(props: Props) {
           onClick={props.onDone}
           disabled={!props.enabled}
           sx={{
-            minHeight: { xs: 96, md: 136 },
+            minHeight: { xs: 84, md: 136 },
             fontSize: { xs: "1.6rem", md: "2rem" },
             gridColumn: { xs: "1 / -1", md: "auto" },
             gap: 2,
@@ -88,65 +90,118 @@ export function BenchKeys(props: Props) {
           </Button>
         )}
       </Box>
-      <Box sx={{ display: "flex", flexDirection: { xs: "row", md: "column" }, gap: 1 }}>
-        <Button
-          variant="outlined"
-          onClick={() => props.onUndo?.()}
-          disabled={!props.onUndo}
-          sx={{ minHeight: 64, fontSize: "1.15rem", flex: 1, minWidth: 110 }}
-        >
+      <Box
+        sx={{
+          gridColumn: { xs: "1 / -1", md: "auto" },
+          display: "grid",
+          gridAutoFlow: "column",
+          gridTemplateRows: { xs: "auto", md: "1fr 1fr" },
+          gridAutoColumns: { xs: "minmax(0, 1fr)", md: "minmax(112px, auto)" },
+          gap: 1,
+        }}
+      >
+        <Key onClick={() => props.onUndo?.()} disabled={!props.onUndo}>
           Undo
-        </Button>
+        </Key>
         {props.rescue ? (
-          <Button
-            variant="outlined"
-            onClick={props.rescue.onLeave}
-            sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
-          >
-            Leave it
-          </Button>
+          <Key onClick={props.rescue.onLeave}>Leave it</Key>
         ) : (
-          props.onWeigh && (
-            <Button
-              variant="outlined"
-              onClick={props.onWeigh}
-              sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
-            >
-              Other weight
-            </Button>
-          )
+          props.onWeigh && <Key onClick={props.onWeigh}>Other weight</Key>
         )}
-      </Box>
-      <Box sx={{ display: "flex", flexDirection: { xs: "row", md: "column" }, gap: 1 }}>
         {props.onThick && (
-          <Button
-            variant="outlined"
-            color="error"
-            onClick={props.onThick}
-            sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
-          >
+          <Key stops wide onClick={props.onThick}>
             Too thick
-          </Button>
+          </Key>
         )}
         {props.onHot && (
-          <Button
-            variant="outlined"
-            color="error"
-            onClick={props.onHot}
-            sx={{ minHeight: 64, fontSize: "1.05rem", flex: 1 }}
-          >
+          <Key stops wide onClick={props.onHot}>
             Gets hot
-          </Button>
+          </Key>
         )}
-        <Button
-          variant="outlined"
-          color="error"
-          onClick={props.onAway}
-          sx={{ minHeight: 64, fontSize: "1.15rem", flex: 1, borderWidth: 3, minWidth: 130 }}
-        >
-          Stepped away
-        </Button>
+        {(props.onThick ?? props.onHot) && (
+          <Box sx={{ display: { xs: "grid", md: "none" } }}>
+            <Key stops onClick={() => setTrouble(true)}>
+              Trouble
+            </Key>
+          </Box>
+        )}
+        <Box sx={{ display: "grid", gridRow: { md: "1 / -1" } }}>
+          <Key stops onClick={props.onAway}>
+            Stepped away
+          </Key>
+        </Box>
       </Box>
+      {trouble && (
+        <Box
+          role="dialog"
+          aria-label="Trouble"
+          sx={{
+            position: "fixed",
+            inset: 0,
+            zIndex: 1150,
+            bgcolor: "background.default",
+            p: 2,
+            display: "grid",
+            gap: 2,
+            alignContent: "center",
+          }}
+        >
+          {[
+            { words: "This cup is too thick", on: props.onThick },
+            { words: "A cup gets hot", on: props.onHot },
+          ].map(
+            ({ words, on }) =>
+              on && (
+                <Button
+                  key={words}
+                  variant="outlined"
+                  color="error"
+                  onClick={() => {
+                    setTrouble(false);
+                    on();
+                  }}
+                  sx={{ minHeight: 110, fontSize: "1.5rem" }}
+                >
+                  {words}
+                </Button>
+              ),
+          )}
+          <Button onClick={() => setTrouble(false)} sx={{ minHeight: 84, fontSize: "1.2rem" }}>
+            Back to the step
+          </Button>
+        </Box>
+      )}
     </Box>
+  );
+}
+
+interface KeyProps {
+  onClick: () => void;
+  disabled?: boolean;
+  /** Said in the colour of what stops the work. */
+  stops?: boolean;
+  /** Only where the screen is wide; a phone has them behind one key. */
+  wide?: boolean;
+  children: string;
+}
+
+function Key({ onClick, disabled = false, stops = false, wide = false, children }: KeyProps) {
+  return (
+    <Button
+      variant="outlined"
+      color={stops ? "error" : "primary"}
+      onClick={onClick}
+      disabled={disabled}
+      sx={{
+        minHeight: 64,
+        minWidth: 0,
+        px: { xs: 0.5, md: 1.5 },
+        fontSize: { xs: "1rem", md: "1.1rem" },
+        lineHeight: 1.15,
+        ...(wide ? { display: { xs: "none", md: "inline-flex" } } : {}),
+      }}
+    >
+      {children}
+    </Button>
   );
 }

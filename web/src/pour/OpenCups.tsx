@@ -50,7 +50,7 @@ export function OpenCups({ cups, now, most }: Props) {
         const near = cup.state === "POURABLE" && pours < 180 && !cup.empties;
         const wrong = cup.hot || near || (cup.state !== "POURABLE" && !cup.empties);
         return (
-          <Box component="li" key={cup.cupId} sx={{ mb: { xs: 0.75, md: 2 } }}>
+          <Box component="li" key={cup.cupId} sx={{ mb: { xs: 0.5, md: 1 } }}>
             <Box sx={{ display: "flex", alignItems: "baseline", gap: 1, lineHeight: 1.15 }}>
               {wrong && <WrongMark />}
               <Box sx={{ fontSize: { xs: "1.05rem", md: "1.35rem" } }}>{cup.colourName}</Box>

@@ -349,6 +349,7 @@ function Bench({ run, running }: BenchProps) {
                       ? clockTime(new Date(begun), shown.startSeconds, session.zoneId)
                       : null
                   }
+                  measured={scale !== null && target !== undefined}
                   leaves={state.leavesUntil !== undefined}
                 >
                   {scale && target !== undefined && (

@@ -15,6 +15,8 @@ interface Props {
   /** When it can be done at the earliest; null for now. */
   notBefore: string | null;
   leaves: boolean;
+  /** Whether something is measured: a phone then has no room for the drawing. */
+  measured: boolean;
   /** What is measured while it is done. */
   children: ReactNode;
 }
@@ -41,7 +43,7 @@ export function StepView(props: Props) {
             fontFamily: "h1.fontFamily",
             fontWeight: 600,
             lineHeight: 1.08,
-            fontSize: { xs: "1.9rem", sm: "2.6rem", md: "3.6rem" },
+            fontSize: { xs: "1.6rem", sm: "2.6rem", md: "3.6rem" },
             overflowWrap: "break-word",
           }}
         >
@@ -53,7 +55,7 @@ export function StepView(props: Props) {
               sx={{
                 fontWeight: 700,
                 lineHeight: 1.1,
-                fontSize: { xs: "3.6rem", sm: "5rem", md: "6.5rem" },
+                fontSize: { xs: "3.2rem", sm: "5rem", md: "6.5rem" },
               }}
             >
               {words.figure}
@@ -83,7 +85,7 @@ export function StepView(props: Props) {
           minHeight: 0,
           minWidth: 0,
           overflow: "hidden",
-          display: "flex",
+          display: { xs: props.measured ? "none" : "flex", md: "flex" },
           alignItems: "flex-end",
           justifyContent: "center",
         }}

@@ -35,7 +35,7 @@ function minutesWords(step: RunStep): string {
   return `${Math.max(1, Math.round((step.endSeconds - step.startSeconds) / 60))}`;
 }
 
-function capital(text: string): string {
+export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 

@@ -67,7 +67,7 @@ export function questionWords(
     case "WRONG_CUP":
       return {
         title: "That was the wrong cup",
-        text: `${place(q.about[0])} got the colour that was meant for ${place(q.about[1])}.`,
+        text: `${place(q.about[0])}: that is what was planned, but the cup in the hand was the one for ${place(q.about[1])}.`,
       };
     case "EMBED_FORGOTTEN":
       return {

@@ -18,6 +18,7 @@ import calmpour.core.run.Runs;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -178,9 +179,15 @@ public class RunController {
             .filter(of -> stillDone(before.events(), of))
             .toList();
     KeptRun after = runs.append(id, events).orElseThrow();
+    // Beside how it stood when the last thing happened: time that went by changes it too.
+    Instant then =
+        before.events().stream()
+            .map(RunEvent::at)
+            .max(Comparator.naturalOrder())
+            .orElse(before.run().begunAt());
     Change change =
         Change.between(
-            states.state(after.run(), before.events(), now),
+            states.state(after.run(), before.events(), then),
             states.state(after.run(), after.events(), now));
     changes.put(id, Optional.ofNullable(change));
     watchers.tell(id, after.events().size());

@@ -51,11 +51,12 @@ public final class TagPages {
   /**
    * One tag.
    *
-   * @param swatch the colour of its band, {@code #rrggbb}; null for none
+   * @param swatches colours of the band at its left, {@code #rrggbb}, from below; empty for none
    */
-  public record Tag(String title, List<String> lines, @Nullable String swatch) {
+  public record Tag(String title, List<String> lines, List<String> swatches) {
     public Tag {
       lines = List.copyOf(lines);
+      swatches = List.copyOf(swatches);
     }
   }
 
@@ -79,7 +80,7 @@ public final class TagPages {
             "poured out within "
                 + Math.max(0, (cup.latestPourEndSeconds() - batch.contactSeconds()) / 60)
                 + " min of A meeting B");
-        tags.add(new Tag(cup.colourName(), lines, cup.swatch()));
+        tags.add(new Tag(cup.colourName(), lines, List.of(cup.swatch())));
       }
     }
     return tags;
@@ -96,7 +97,8 @@ public final class TagPages {
       piece.layers().forEach(l -> colours.add(l.colourName()));
       List<String> days = new ArrayList<>();
       days.add(run.session().name());
-      days.add("poured " + day(run.begunAt(), zone) + ": " + String.join(", ", colours));
+      days.add(String.join(", ", colours));
+      days.add("poured " + day(run.begunAt(), zone));
       Instant out = ends(run, state, line, Task.Kind.DEMOULD);
       Instant leaves = ends(run, state, line, Task.Kind.READY);
       if (out != null) {
@@ -106,12 +108,12 @@ public final class TagPages {
         days.add("may leave the house " + day(leaves, zone));
       }
       for (int cavity = 1; cavity <= piece.count(); cavity++) {
-        String which = piece.count() > 1 ? " " + cavity + " of " + piece.count() : "";
+        String which = piece.count() > 1 ? ", " + cavity + " of " + piece.count() : "";
         tags.add(
             new Tag(
                 piece.mouldName() + which,
                 days,
-                piece.layers().isEmpty() ? null : piece.layers().getLast().swatch()));
+                piece.layers().stream().map(Plan.LayerView::swatch).toList()));
       }
     }
     return tags;
@@ -151,12 +153,13 @@ public final class TagPages {
 
   private static void draw(Tag tag, PDType0Font font, PDPageContentStream pen) throws IOException {
     float left = EDGE;
-    if (tag.swatch() != null) {
-      pen.setNonStrokingColor(Color.decode(tag.swatch()));
-      pen.addRect(0, 0, BAND, HEIGHT);
+    int bands = tag.swatches().size();
+    for (int i = 0; i < bands; i++) {
+      pen.setNonStrokingColor(Color.decode(tag.swatches().get(i)));
+      pen.addRect(0, HEIGHT * i / bands, BAND, HEIGHT / bands);
       pen.fill();
-      left += BAND;
     }
+    left += bands > 0 ? BAND : 0;
     pen.setNonStrokingColor(Color.BLACK);
     float y = HEIGHT - EDGE - TITLE * 0.8f;
     write(tag.title(), font, TITLE, left, y, pen);

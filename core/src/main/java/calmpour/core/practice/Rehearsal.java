@@ -92,6 +92,16 @@ public final class Rehearsal {
     return new Evening(choices).play();
   }
 
+  /** How many times its label's pot life the resin really has. */
+  double labelTimes() {
+    return labelTimes;
+  }
+
+  /** What the room really has to begin with, °C. */
+  double roomC() {
+    return roomC;
+  }
+
   /** The most points that any choices come to. */
   public int best() {
     return best(List.of());

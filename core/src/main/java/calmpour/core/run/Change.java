@@ -24,7 +24,7 @@ public record Change(
     List<String> tooLate,
     List<String> saved) {
   /** Nobody sees less than that, s. */
-  private static final int SEEN_SECONDS = 30;
+  private static final int SEEN_SECONDS = 60;
 
   public Change {
     moved = List.copyOf(moved);
@@ -34,7 +34,7 @@ public record Change(
   }
 
   /**
-   * Between two states of one run at one moment, without and with what happened.
+   * Between two states of one run: as it stood before something happened, and after it.
    *
    * @return null where the rest stays as it was
    */

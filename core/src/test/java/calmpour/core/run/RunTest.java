@@ -3,96 +3,14 @@ package calmpour.core.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import calmpour.core.Samples;
-import calmpour.core.cure.EngineModel;
-import calmpour.core.design.Fill;
-import calmpour.core.design.Join;
-import calmpour.core.design.Layer;
-import calmpour.core.plan.Batch;
 import calmpour.core.plan.Cup;
-import calmpour.core.plan.Plan;
-import calmpour.core.plan.Planner;
 import calmpour.core.plan.Task;
-import calmpour.core.resin.ResinKind;
-import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.Piece;
-import calmpour.core.session.Session;
-import calmpour.core.session.Workshop;
-import calmpour.core.tint.Colour;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** An evening of two colours and a clear back, carried out well and badly. */
-class RunTest {
-  private static final EngineModel CURE = new EngineModel();
-  private static final Runs RUNS = new Runs(CURE);
-  private static final Colour BLUE =
-      new Colour("blue", "Harbour", "#335577", List.of(new Colour.Part("tint", 1.5)));
-  private static final Colour BROWN =
-      new Colour("brown", "Bracken", "#775533", List.of(new Colour.Part("tint", 1.0)));
-  private static final ResinSystem RESIN = Samples.resin(ResinKind.CASTING, 40, 100, 24, null);
-  private static final Run RUN = run();
-
-  private final List<RunEvent> events = new ArrayList<>();
-  private Instant now = RUN.begunAt();
-
-  private static Run run() {
-    Workshop workshop =
-        Samples.workshop(
-            RESIN,
-            List.of(Samples.mould("knob", 12, 20.0), Samples.mould("pull", 16, 12.0)),
-            List.of(BLUE, BROWN, Colour.CLEAR));
-    Session session =
-        Samples.session(
-            List.of(
-                new Piece(
-                    "knob",
-                    4,
-                    List.of(
-                        new Layer("blue", Fill.ofShare(0.4), Join.TOGETHER),
-                        new Layer("clear", null, Join.TOGETHER))),
-                new Piece("pull", 3, List.of(new Layer("brown", null, Join.TOGETHER)))));
-    Planner planner = Samples.planner(CURE);
-    Plan plan = planner.plan(session, workshop);
-    return new Run(
-        session, Planner.snapshot(session, workshop), plan, Instant.parse("2026-11-28T10:07:30Z"));
-  }
-
-  private RunState state() {
-    return RUNS.state(RUN, events, now);
-  }
-
-  private void tell(RunEvent.Kind kind, String of, Double value) {
-    events.add(new RunEvent("e" + events.size(), now, kind, of, value, List.of(), null));
-  }
-
-  private void at(int second) {
-    now = RUN.begunAt().plusSeconds(second);
-  }
-
-  /** Every step when it is planned, until one of that kind is next. */
-  private void upTo(Task.Kind kind) {
-    for (RunState state = state(); state.currentId() != null; state = state()) {
-      String next = state.currentId();
-      Task planned = task(next);
-      if (planned.kind() == kind) {
-        return;
-      }
-      at(Math.max(state.atSeconds(), planned.endSeconds()));
-      tell(RunEvent.Kind.DONE, next, null);
-    }
-  }
-
-  private static Task task(String id) {
-    return RUN.plan().tasks().stream().filter(t -> t.id().equals(id)).findFirst().orElseThrow();
-  }
-
-  private static Batch batch() {
-    return RUN.plan().batches().getFirst();
-  }
-
+class RunTest extends Evening {
   @Test
   void aRunThatGoesAsPlannedIsNeverLateAndEndsAsPlanned() {
     assertThat(RUN.plan().batches()).hasSize(1);

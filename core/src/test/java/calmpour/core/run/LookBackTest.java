@@ -1,0 +1,231 @@
+package calmpour.core.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import calmpour.core.check.InvalidValuesException;
+import calmpour.core.plan.Cup;
+import calmpour.core.plan.Task;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** An evening looked back on. */
+class LookBackTest extends Evening {
+  private AsRun lookedBack() {
+    return RUNS.lookBack(RUN, events, now);
+  }
+
+  /** Does what is next as planned, until nothing is left that is done by hand. */
+  private void toTheEnd() {
+    for (RunState state = state(); state.currentId() != null; state = state()) {
+      at(Math.max(state.atSeconds(), task(state.currentId()).endSeconds()));
+      tell(RunEvent.Kind.DONE, state.currentId(), null);
+    }
+  }
+
+  private RunState.CupNow cup(String id) {
+    return state().cups().stream().filter(c -> c.cupId().equals(id)).findFirst().orElseThrow();
+  }
+
+  private AsRun.Deviation only(AsRun.Code code) {
+    List<AsRun.Deviation> its =
+        lookedBack().deviations().stream().filter(d -> d.code() == code).toList();
+    assertThat(its).as("%s", code).hasSize(1);
+    return its.getFirst();
+  }
+
+  @Test
+  void whatWentAsPlannedDeviatesInNothing() {
+    toTheEnd();
+    AsRun record = lookedBack();
+    assertThat(record.deviations()).isEmpty();
+    assertThat(record.pours()).hasSize(11).allMatch(p -> p.outcome() == AsRun.Outcome.POURED);
+    assertThat(record.pours())
+        .allSatisfy(p -> {
+          assertThat(p.atSeconds()).isCloseTo(p.plannedSeconds(), within(1));
+          assertThat(p.grams()).isCloseTo(p.plannedG(), within(1e-9));
+          assertThat(p.spareSeconds()).isPositive();
+        });
+    assertThat(record.pieces())
+        .hasSize(7)
+        .allMatch(p -> p.poured() == p.layers() && p.demoulded() && p.lookedOver() == null);
+    Masses m = record.masses();
+    assertThat(m.resinG() + m.colourG())
+        .isCloseTo(m.pouredG() + m.leftG() + m.staysG(), within(1e-6));
+    // What is told of each cup adds up to the same.
+    assertThat(record.cups().stream().mapToDouble(AsRun.CupIn::leftG).sum())
+        .isCloseTo(m.leftG(), within(1e-9));
+  }
+
+  @Test
+  void tooMuchOfTheSecondPartIsToldWithItsSign() {
+    upTo(Task.Kind.WEIGH_SECOND);
+    RunState.Step second = step(state(), state().currentId());
+    tell(RunEvent.Kind.DONE, second.taskId(), second.targetG() * 1.1);
+    // Of the two, A is then one part in 1.1 of what it should be: 9.1 % too little by hand, or,
+    // with
+    // B first into the cup, 10 % too much.
+    double byHand = batch().firstPart().name().equals("A") ? 100 / 1.1 - 100 : 10;
+    assertThat(only(AsRun.Code.RATIO_OFF).by()).isCloseTo(byHand, within(0.2));
+    RunState.RescueNow rescue = state().rescue();
+    String part = rescue.rescue().addAG() > 0 ? "A" : "B";
+    double grams = Math.max(rescue.rescue().addAG(), rescue.rescue().addBG());
+    tell(RunEvent.Kind.ADDED, "1/" + part, grams);
+    assertThat(only(AsRun.Code.ADDED).by()).isEqualTo(grams);
+    assertThat(lookedBack().deviations()).noneMatch(d -> d.code() == AsRun.Code.RATIO_OFF);
+  }
+
+  @Test
+  void aCallAShortStirAndAnotherWeightAreTold() {
+    upTo(Task.Kind.STIR);
+    at(state().atSeconds() + 60);
+    tell(RunEvent.Kind.DONE, "batch/1/STIR", null);
+    assertThat(only(AsRun.Code.STIRRED_SHORT).by()).isPositive();
+    upTo(Task.Kind.POUR);
+    RunState.Step pour = step(state(), state().currentId());
+    tell(RunEvent.Kind.DONE, pour.taskId(), pour.targetG() - 3);
+    int left = state().atSeconds();
+    tell(RunEvent.Kind.AWAY, null, null);
+    at(left + 720);
+    tell(RunEvent.Kind.BACK, null, null);
+    AsRun.Deviation away = only(AsRun.Code.AWAY);
+    assertThat(away.by()).isCloseTo(12, within(1e-9));
+    assertThat(away.atSeconds()).isEqualTo(left);
+    AsRun.Deviation other = only(AsRun.Code.OTHER_MASS);
+    assertThat("pour/" + other.of()).isEqualTo(pour.taskId());
+    assertThat(other.by()).isCloseTo(-3, within(1e-9));
+  }
+
+  @Test
+  void whatIsPouredFromAThickCupAndWhatIsLostIsToldApart() {
+    upTo(Task.Kind.POUR);
+    RunState.Step first = step(state(), state().currentId());
+    at(cup(first.cupId()).thicksSeconds() + 300);
+    // It stood full for longer than was expected, and warmed itself.
+    int thicks = cup(first.cupId()).thicksSeconds();
+    assertThat(thicks).isLessThan(state().atSeconds() - 300);
+    tell(RunEvent.Kind.DONE, first.taskId(), null);
+    AsRun.Deviation thick = only(AsRun.Code.POURED_THICK);
+    assertThat("pour/" + thick.of()).isEqualTo(first.taskId());
+    assertThat(thick.by()).isCloseTo((state().atSeconds() - thicks) / 60.0, within(0.1));
+    tell(RunEvent.Kind.THICK, first.cupId(), null);
+    long others =
+        batch().cups().stream()
+            .filter(c -> c.id().equals(first.cupId()))
+            .mapToLong(c -> c.pours().size() - 1)
+            .sum();
+    List<AsRun.PourIn> lost =
+        lookedBack().pours().stream().filter(p -> p.outcome() == AsRun.Outcome.LOST).toList();
+    assertThat(lost).filteredOn(p -> p.cupId().equals(first.cupId())).hasSize((int) others);
+    assertThat(only(AsRun.Code.TOLD_THICK).of()).isEqualTo(first.cupId());
+  }
+
+  @Test
+  void aWarmRoomIsToldByHowFarItWasOff() {
+    upTo(Task.Kind.POUR);
+    double planned = RUN.session().room().temperatureC();
+    tell(RunEvent.Kind.ROOM, null, planned + 0.8);
+    assertThat(lookedBack().deviations()).noneMatch(d -> d.code() == AsRun.Code.ROOM);
+    tell(RunEvent.Kind.ROOM, null, planned + 4);
+    tell(RunEvent.Kind.ROOM, null, planned + 2);
+    assertThat(only(AsRun.Code.ROOM).by()).isCloseTo(4, within(1e-9));
+  }
+
+  @Test
+  void theLastLookAtAPieceCounts() {
+    toTheEnd();
+    looks("1.2", "LOST", "BENDS");
+    looks("1.2", "SECOND", "CLOUDY", "DULL");
+    assertThat(lookedBack().pieces())
+        .filteredOn(p -> p.lookedOver() != null)
+        .singleElement()
+        .satisfies(p -> {
+          assertThat(p.piece()).isEqualTo("1.2");
+          assertThat(p.lookedOver().verdict()).isEqualTo(LookOver.Verdict.SECOND);
+          assertThat(p.lookedOver().faults())
+              .containsExactly(LookOver.Fault.CLOUDY, LookOver.Fault.DULL);
+        });
+    // A look is no step: what is taken back is what was done before it.
+    assertThat(state().undoable().kind()).isEqualTo(RunEvent.Kind.DONE);
+  }
+
+  private void looks(String piece, String... codes) {
+    events.add(
+        new RunEvent(
+            "e" + events.size(),
+            now,
+            RunEvent.Kind.LOOKED_OVER,
+            piece,
+            null,
+            List.of(codes),
+            "a line"));
+  }
+
+  @Test
+  void whatIsNoVerdictNoFaultAndNoWordOfThePotIsRefused() {
+    assertThatThrownBy(() -> looks("1.1", "CLOUDY"))
+        .isInstanceOf(InvalidValuesException.class)
+        .hasMessageContaining("codes");
+    assertThatThrownBy(() -> looks("1.1")).isInstanceOf(InvalidValuesException.class);
+    assertThatThrownBy(() -> tell(RunEvent.Kind.POT, "1/OPEN", null))
+        .isInstanceOf(InvalidValuesException.class)
+        .hasMessageContaining("of");
+  }
+
+  @Test
+  void thePotKeepsItsLogInTheOrderOfItsTimes() {
+    tell(RunEvent.Kind.POT, "1/RATED", 4.0);
+    at(30);
+    tell(RunEvent.Kind.POT, "1/SET", 3.5);
+    at(10);
+    tell(RunEvent.Kind.POT, "1/RELIEF", null);
+    at(40);
+    assertThat(lookedBack().pot())
+        .extracting(PotLog::what)
+        .containsExactly(PotLog.What.RATED, PotLog.What.RELIEF, PotLog.What.SET);
+    assertThat(state().pot()).isEqualTo(lookedBack().pot());
+  }
+
+  @Test
+  void theCurveOfACupHasAMarkForEachPour() {
+    upTo(Task.Kind.POUR);
+    int contact = state().cups().getFirst().contactSeconds();
+    RunState.Step first = step(state(), state().currentId());
+    at(state().atSeconds() + 45);
+    tell(RunEvent.Kind.DONE, first.taskId(), null);
+    List<CupCurve> curves = RUNS.curves(RUN, events, now);
+    assertThat(curves).hasSize(batch().cups().size()).allMatch(c -> c.curve() != null);
+    CupCurve its =
+        curves.stream().filter(c -> c.cupId().equals(first.cupId())).findFirst().orElseThrow();
+    assertThat(its.pouredMinutes()).containsExactly((state().atSeconds() - contact) / 60.0);
+    // The curve ends the working time when the state says so.
+    RunState.CupNow cup = cup(first.cupId());
+    assertThat(its.curve().workingTimeEnds() * 60)
+        .isCloseTo(cup.thicksSeconds() - contact, within(1.0));
+  }
+
+  @Test
+  void whatAnEventChangesIsToldAsADifference() {
+    upTo(Task.Kind.POUR);
+    RunState before = state();
+    tell(RunEvent.Kind.AWAY, null, null);
+    at(before.atSeconds() + 600);
+    tell(RunEvent.Kind.BACK, null, null);
+    Change late = Change.between(before, state());
+    assertThat(late).isNotNull();
+    assertThat(late.laterSeconds()).isCloseTo(600, within(5));
+    assertThat(late.moved()).isEmpty();
+    assertThat(late.lost()).isEmpty();
+    RunState there = state();
+    assertThat(Change.between(there, there)).isNull();
+
+    Cup cup = batch().cups().getLast();
+    tell(RunEvent.Kind.THICK, cup.id(), null);
+    Change lost = Change.between(there, state());
+    assertThat(lost).isNotNull();
+    assertThat(lost.lost()).containsAll(cup.pours().stream().map(p -> "pour/" + p.id()).toList());
+    events.add(RunEvent.of("u", now, RunEvent.Kind.UNDONE, events.getLast().id()));
+    assertThat(Change.between(there, state())).isNull();
+  }
+}
