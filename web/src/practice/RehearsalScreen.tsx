@@ -75,7 +75,7 @@ function Evening({ exercise }: { exercise: OpenedExercise }) {
               {s === 0 ? "Pause" : `×${s}`}
             </Button>
           ))}
-          <Button onClick={play.toEnd} sx={{ minHeight: 48 }}>
+          <Button onClick={() => play.toEnd?.()} disabled={!play.toEnd} sx={{ minHeight: 48 }}>
             To the next thing
           </Button>
         </Box>

@@ -15,6 +15,8 @@ export function usePlayback(id: string) {
   const [now, setNow] = useState(0);
   const [speed, setSpeed] = useState(60);
   const [tries, setTries] = useState(0);
+  // What was played so far stays on the screen while its sequel is asked for.
+  const [asking, setAsking] = useState(true);
   useEffect(() => {
     let here = true;
     void ask(
@@ -25,6 +27,7 @@ export function usePlayback(id: string) {
     ).then((answer) => {
       if (here && answer.status === "ok") {
         setPlayed(answer.value);
+        setAsking(false);
         setTrouble(null);
       } else if (here && answer.status === "trouble") {
         setTrouble(answer.trouble);
@@ -38,12 +41,12 @@ export function usePlayback(id: string) {
   const frames = played?.rehearsed.frames ?? [];
   const question = played?.rehearsed.question;
   const end = question?.atSeconds ?? frames.at(-1)?.atSeconds ?? 0;
-  const there = played !== null && now >= end;
+  const there = !asking && played !== null && now >= end;
   const next = frames.find((f) => f.atSeconds > now);
   // Hours until a gel are not waited for.
   const skipTo =
     next && next.startSeconds - now > LONGEST_GAP ? next.startSeconds - LONGEST_GAP / 10 : null;
-  const runs = speed > 0 && played !== null && !there;
+  const runs = speed > 0 && !asking && !there;
   useEffect(() => {
     if (!runs) {
       return;
@@ -56,10 +59,11 @@ export function usePlayback(id: string) {
   }, [runs, speed, end, skipTo]);
 
   const choose = useCallback((choice: Choice) => {
-    setPlayed(null);
+    setAsking(true);
     setChoices((c) => [...c, choice]);
   }, []);
   const again = useCallback(() => {
+    setAsking(true);
     setPlayed(null);
     setChoices([]);
     setNow(0);
@@ -71,7 +75,7 @@ export function usePlayback(id: string) {
     now,
     speed,
     setSpeed,
-    toEnd: () => setNow(end),
+    toEnd: asking || there ? null : () => setNow(end),
     question: there ? question : undefined,
     score: there ? played.rehearsed.score : undefined,
     choose,

@@ -7,11 +7,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The bench, driven as gloves drive it. */
 class PourScreensTest extends DemoScreens {
@@ -249,7 +252,7 @@ class PourScreensTest extends DemoScreens {
         "/api/runs/" + run + "/events",
         Map.of(
             "events",
-            java.util.List.of(
+            List.of(
                 Map.of(
                     "id",
                     "h",
@@ -266,5 +269,142 @@ class PourScreensTest extends DemoScreens {
     assertThat(told).containsText("safety data sheet");
     button(page, "It is outdoors; go on").click();
     assertThat(told).hasCount(0);
+  }
+
+  @Test
+  void theKeypadTakesWeightsAndNothingElse() {
+    String run = begun();
+    Page page = bench(run, 1280, 800);
+    ready(page);
+    button(page, "Other weight").click();
+    Locator takes = button(page, "That is what is in");
+    assertThat(takes).isDisabled();
+    Locator pad = page.getByRole(AriaRole.GROUP, named("What the scale says"));
+    pad.getByRole(AriaRole.BUTTON, exactly("0")).click();
+    assertThat(pad).containsText("Nothing cannot be told");
+    assertThat(takes).isDisabled();
+    for (int i = 0; i < 6; i++) {
+      pad.getByRole(AriaRole.BUTTON, exactly("9")).click();
+    }
+    assertThat(pad).containsText("No more than 50000 g.");
+    assertThat(takes).isDisabled();
+    for (int i = 0; i < 9; i++) {
+      page.keyboard().press("Backspace");
+    }
+    // Letters, a sign, two points: a keyboard that lies beside the gloves does no harm.
+    page.keyboard().type("-1x2,5");
+    assertThat(pad).containsText("12.5");
+    page.keyboard().press(".");
+    assertThat(pad).containsText("That is no number.");
+    page.keyboard().press("Backspace");
+    takes.click();
+    assertThat(heading(page)).containsText("on top of it");
+    assertThat(state(run).get("steps").get(0).get("grams").asDouble()).isEqualTo(12.5);
+  }
+
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name);
+  }
+
+  private static Locator.GetByRoleOptions exactly(String name) {
+    return new Locator.GetByRoleOptions().setName(name).setExact(true);
+  }
+
+  @Test
+  void aCupThatIsFeltToGetHotIsNamedWithTwoKeys() {
+    String run = begun();
+    Page page = bench(run, 1280, 800);
+    ready(page);
+    for (int i = 0; i < 10; i++) {
+      page.waitForTimeout(SLEEVE_MS);
+      page.keyboard().press(" ");
+    }
+    button(page, "Gets hot").click();
+    page.getByRole(AriaRole.DIALOG, named("Which cup gets hot?"))
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Harbour"))
+        .click();
+    assertThat(page.getByRole(AriaRole.ALERTDIALOG)).containsText("Harbour is getting hot");
+    button(page, "It is outdoors; go on").click();
+    // What was to be poured from it is not asked for any more.
+    for (JsonNode step : state(run).get("steps")) {
+      if (step.get("kind").asString().equals("POUR")
+          && step.get("status").asString().equals("TO_DO")) {
+        assertThat(step.get("cupId").asString()).isNotEqualTo(hotCup(run));
+      }
+    }
+    button(page, "Undo").click();
+    page.waitForCondition(() -> hotCup(run) == null);
+  }
+
+  private static String hotCup(String run) {
+    for (JsonNode cup : state(run).get("cups")) {
+      if (cup.get("hot").asBoolean()) {
+        return cup.get("cupId").asString();
+      }
+    }
+    return null;
+  }
+
+  @Test
+  void thePotIsLoggedBeforeItIsShut() {
+    ObjectNode session = RunningApp.demoDocument("sessions/fern-bell-pushes");
+    session.withArray("pieces").remove(0);
+    ((ObjectNode) session.at("/pieces/0/work")).put("curing", "PRESSURE_POT");
+    ((ObjectNode) session.at("/pieces/0/layers/0")).remove("embeds");
+    String run = demo.post("/api/runs", Map.of("session", session)).body().get("id").asString();
+    for (int i = 0; i < 60; i++) {
+      JsonNode state = state(run);
+      String next = state.get("currentId").asString();
+      if (next.endsWith("LOAD_POT")) {
+        break;
+      }
+      tellDone(run, next);
+    }
+    Page page = browser.page(1280, 800);
+    page.navigate(demo.url("/#/pour/" + run));
+    assertThat(heading(page)).containsText("pot");
+    assertThat(page.getByRole(AriaRole.MAIN)).containsText("witness cup");
+    button(page, "Rated for…").click();
+    type(page, "3");
+    button(page, "Relief valve works").click();
+    button(page, "Set to…").click();
+    type(page, "3.5");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("above its rating");
+    button(page, "Set to 3.5 bar").click();
+    type(page, "2.5");
+    assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+    large(page).click();
+    page.navigate(demo.url("/#/pour/" + run + "/record"));
+    Locator log = page.getByRole(AriaRole.REGION, named("Pressure pot"));
+    assertThat(log).containsText("rated 3 bar");
+    assertThat(log).containsText("relief valve seen to work");
+    assertThat(log).containsText("set to 2.5 bar");
+    button(page, "Pot of batch 1: emptied and opened").click();
+    assertThat(log).containsText("emptied and opened");
+  }
+
+  private static void type(Page page, String bar) {
+    page.getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON, exactly(bar.substring(0, 1)))
+        .click();
+    page.keyboard().type(bar.substring(1));
+    button(page, "That is it").click();
+  }
+
+  private static void tellDone(String run, String task) {
+    demo.post(
+        "/api/runs/" + run + "/events",
+        Map.of(
+            "events",
+            List.of(
+                Map.of(
+                    "id",
+                    UUID.randomUUID().toString(),
+                    "at",
+                    "2099-01-01T00:00:00Z",
+                    "kind",
+                    "DONE",
+                    "of",
+                    task))));
   }
 }

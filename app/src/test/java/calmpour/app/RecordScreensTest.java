@@ -1,0 +1,98 @@
+package calmpour.app;
+
+import static calmpour.app.Seen.button;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+
+/** A run looked back on, and evenings that are only rehearsed, in a browser. */
+class RecordScreensTest extends DemoScreens {
+  private static Locator role(Page page, AriaRole role, String name) {
+    return page.getByRole(role, new Page.GetByRoleOptions().setName(name));
+  }
+
+  @Test
+  void aPieceIsLookedOverAndTheRunIsEnded() throws Exception {
+    String run =
+        demo.post("/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
+            .body()
+            .get("id")
+            .asString();
+    Page page = browser.page(1280, 800);
+    page.navigate(demo.url("/#/pour/" + run + "/record"));
+    button(page, "Look over Bar pull, second").click();
+    role(page, AriaRole.RADIO, "second").click();
+    role(page, AriaRole.CHECKBOX, "cloudy, micro-bubbles").click();
+    role(page, AriaRole.CHECKBOX, "dull").click();
+    role(page, AriaRole.CHECKBOX, "dull").click();
+    Locator line = page.getByLabel("A line about it");
+    line.fill("x".repeat(305));
+    assertThat(page.getByText("5 letters too many; a line is enough.")).isVisible();
+    assertThat(button(page, "Keep it")).isDisabled();
+    line.fill("Fog at the rim");
+    Locator picture = page.getByLabel("Picture of Bar pull, second");
+    picture.setInputFiles(
+        new FilePayload("note.png", "image/png", "no picture".getBytes(StandardCharsets.UTF_8)));
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("JPEG or PNG, please");
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(600, 400, BufferedImage.TYPE_INT_RGB), "png", png);
+    picture.setInputFiles(new FilePayload("pull.png", "image/png", png.toByteArray()));
+    assertThat(role(page, AriaRole.IMG, "Bar pull, second")).isVisible();
+    button(page, "Keep it").click();
+    Locator pieces = role(page, AriaRole.REGION, "The pieces");
+    assertThat(pieces).containsText("second: cloudy, micro-bubbles – Fog at the rim");
+    assertThat(pieces).containsText("1 of 14 looked over");
+
+    button(page, "This run is over…").click();
+    button(page, "Not yet").click();
+    button(page, "This run is over…").click();
+    button(page, "It is over").click();
+    assertThat(page.getByText(Pattern.compile(", over "))).isVisible();
+    assertThat(demo.get("/api/runs/" + run + "/record").body().has("finishedAt")).isTrue();
+    // It is no longer offered as something to pour.
+    page.navigate(demo.url("/#/pour"));
+    assertThat(page.getByText(Pattern.compile("over "))).isVisible();
+    assertThat(page.getByText("To the bench")).hasCount(0);
+  }
+
+  @Test
+  void anExerciseRunsAsksAndIsScored() {
+    Page page = browser.page(390, 844);
+    page.navigate(demo.url("/#/practice/rehearsal"));
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Rehearse One Harbour knob"))
+        .click();
+    assertThat(page.getByText("The hands are at")).isVisible();
+    button(page, "×240").click();
+    Locator asked = role(page, AriaRole.ALERTDIALOG, "The phone rings");
+    asked.waitFor();
+    button(page, "Take the call").click();
+    button(page, "To the next thing").click();
+    role(page, AriaRole.ALERTDIALOG, "One pour cannot be in time").waitFor();
+    button(page, "Give these up, save the others").click();
+    button(page, "To the next thing").click();
+    Locator score = page.getByRole(AriaRole.STATUS);
+    assertThat(score).containsText("0 of 1 good, 1 lost");
+    assertThat(page.getByText("0 of 2 points; the best that these mishaps allow is 2."))
+        .isVisible();
+    assertThat(role(page, AriaRole.REGION, "Otherwise than planned"))
+        .containsText("Nobody was at the bench for 60 min.");
+    assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth"))
+        .isLessThanOrEqualTo(0);
+    button(page, "Once more").click();
+    button(page, "To the next thing").click();
+    button(page, "Let it ring").click();
+    button(page, "To the next thing").click();
+    assertThat(score).containsText("1 of 1 good");
+  }
+}
