@@ -82,6 +82,9 @@ public class TodayController {
   private List<DueLine> due() {
     List<DueLine> all = new ArrayList<>();
     for (KeptRun kept : runs.all()) {
+      if (kept.finishedAt() != null) {
+        continue;
+      }
       for (Due due : Due.of(states.state(kept.run(), kept.events(), clock.instant()))) {
         all.add(line(kept, due));
       }

@@ -26,13 +26,15 @@ final class Bench {
 
   final double roomC;
   final Account account;
+  final LabelFactors labels;
 
   /** With what is really in their cups. */
   final List<Batch> batches;
 
   private final Map<String, Cup> cups = new HashMap<>();
 
-  Bench(Run run, List<RunEvent> events, Instant at) {
+  Bench(Run run, List<RunEvent> events, Instant at, LabelFactors labels) {
+    this.labels = labels;
     this.run = run;
     this.history = History.of(run, events);
     int second = (int) Math.max(0, Duration.between(run.begunAt(), at).toSeconds());

@@ -70,16 +70,16 @@ record Follows(
     BodyHistory body = Measured.inRoom(said, met, bench.roomC, bench.history.room);
     CureStates states = cure.states(resin, body);
     List<History.Reading> all = bench.history.warmth.getOrDefault(cup.id(), List.of());
-    List<double[]> readings = new ArrayList<>();
+    List<Measured.Warmth> readings = new ArrayList<>();
     for (History.Reading reading : all.subList(Math.max(0, all.size() - READINGS), all.size())) {
-      readings.add(new double[] {(reading.atSeconds() - met) / 60.0, reading.temperatureC()});
+      readings.add(new Measured.Warmth((reading.atSeconds() - met) / 60.0, reading.temperatureC()));
     }
-    double factor = Measured.labelFactor(cure, resin, body, readings);
+    double factor = bench.labels.of(resin, body, readings);
     double times =
         factor == 1
             ? 1
-            : cure.workingTimes(resin, body).minutes(0, factor)
-                / cure.workingTimes(resin, body).minutes(0, 1);
+            : cure.thickens(resin.ofPotLife(factor), body).workingMinutes()
+                / cure.thickens(resin, body).workingMinutes();
     Integer told = bench.history.thick.get(cup.id());
     int byClock = after(met, states.workingTimeEnds().minutes() * times);
     int thicks = told == null ? byClock : Math.min(told, byClock);

@@ -22,7 +22,15 @@ final class Measured {
   private static final double LEAST = 0.6;
 
   private static final double MOST = 1.4;
-  private static final double STEP = 0.02;
+  private static final double COARSE = 0.1;
+  private static final double FINE = 0.02;
+
+  /**
+   * What a thermometer said of a body.
+   *
+   * @param minutes from the first contact
+   */
+  record Warmth(double minutes, double temperatureC) {}
 
   private Measured() {}
 
@@ -76,28 +84,44 @@ final class Measured {
   /**
    * How far the label is off by what a cup's thermometer read: the most probable factor on its pot
    * life, where the label is ± 15 % and each reading ± 0.7 °C, both taken as normal (the largest
-   * posterior, on a grid).
+   * posterior, on a grid that is refined where it is largest).
    *
-   * @param readings in minutes from the first contact and °C; empty for nothing measured
+   * @param readings in order of time; empty for nothing measured
    * @return 1 where nothing was measured, or the engine has no curve
    */
   static double labelFactor(
-      CureModel cure, ResinSystem resin, BodyHistory body, List<double[]> readings) {
+      CureModel cure, ResinSystem resin, BodyHistory body, List<Warmth> readings) {
     if (readings.isEmpty()) {
       return 1;
     }
+    BodyHistory past = until(body, readings.getLast().minutes());
+    double rough = best(cure, resin, past, readings, LEAST, MOST, COARSE);
+    double from = Math.max(LEAST, rough - COARSE + FINE);
+    return best(cure, resin, past, readings, from, Math.min(MOST, rough + COARSE), FINE);
+  }
+
+  private static double best(
+      CureModel cure,
+      ResinSystem resin,
+      BodyHistory body,
+      List<Warmth> readings,
+      double from,
+      double to,
+      double step) {
     double best = 1;
     double least = Double.POSITIVE_INFINITY;
-    for (double factor = LEAST; factor <= MOST + STEP / 2; factor += STEP) {
+    for (int i = 0; from + i * step <= to + step / 2; i++) {
+      // Without the rounding of many sums, so that 1 is 1.
+      double factor = Math.rint((from + i * step) / FINE) * FINE;
       Optional<CureRun> run = cure.curve(resin.ofPotLife(factor), body);
       if (run.isEmpty()) {
         continue;
       }
       double cost = Math.pow((factor - 1) / LABEL, 2);
-      for (double[] reading : readings) {
-        Double expected = temperature(run.get().curve(), reading[0]);
+      for (Warmth reading : readings) {
+        Double expected = temperature(run.get().curve(), reading.minutes());
         if (expected != null) {
-          cost += Math.pow((reading[1] - expected) / READS_C, 2);
+          cost += Math.pow((reading.temperatureC() - expected) / READS_C, 2);
         }
       }
       if (cost < least) {
@@ -106,6 +130,21 @@ final class Measured {
       }
     }
     return best;
+  }
+
+  /** A body as it was until a minute: what comes later says nothing of what was read before. */
+  static BodyHistory until(BodyHistory body, double minutes) {
+    List<BodyHistory.Segment> segments = new ArrayList<>();
+    double from = 0;
+    for (BodyHistory.Segment segment : body.segments()) {
+      from += segment.minutes();
+      if (from > minutes) {
+        segments.add(segment.lasting(0));
+        break;
+      }
+      segments.add(segment);
+    }
+    return new BodyHistory(body.startC(), segments);
   }
 
   /** Between two points of a curve, °C; null beyond its end. */

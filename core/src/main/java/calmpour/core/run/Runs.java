@@ -12,9 +12,11 @@ import java.util.List;
  */
 public final class Runs {
   private final CureModel cure;
+  private final LabelFactors labels;
 
   public Runs(CureModel cure) {
     this.cure = cure;
+    this.labels = new LabelFactors(cure);
   }
 
   /**
@@ -22,7 +24,7 @@ public final class Runs {
    * @param now the moment that is looked at; of a run that is over its end
    */
   public RunState state(Run run, List<RunEvent> events, Instant now) {
-    Bench bench = new Bench(run, events, now);
+    Bench bench = new Bench(run, events, now, labels);
     return new Telling(bench, new Replan(bench, cure)).state();
   }
 
@@ -33,13 +35,13 @@ public final class Runs {
    * @param now the moment from which it is looked at
    */
   public AsRun lookBack(Run run, List<RunEvent> events, Instant now) {
-    Bench bench = new Bench(run, events, now);
+    Bench bench = new Bench(run, events, now, labels);
     return new LookBack(bench, new Replan(bench, cure)).asRun();
   }
 
   /** The curve of every cup of an opened batch, in the order of the batches. */
   public List<CupCurve> curves(Run run, List<RunEvent> events, Instant now) {
-    Bench bench = new Bench(run, events, now);
+    Bench bench = new Bench(run, events, now, labels);
     Replan replan = new Replan(bench, cure);
     List<CupCurve> curves = new ArrayList<>();
     for (Follows each : replan.laid().cups().values()) {

@@ -33,10 +33,10 @@ class MeasuredTest {
       BodyHistory cup = tallCup(110, 24);
       List<CureRun.CurvePoint> curve =
           CURE.curve(RESIN.ofPotLife(truth), cup).orElseThrow().curve();
-      List<double[]> readings = new ArrayList<>();
+      List<Measured.Warmth> readings = new ArrayList<>();
       for (double minute : new double[] {8, 12, 16, 20, 24, 28}) {
         double warm = Measured.temperature(curve, minute);
-        readings.add(new double[] {minute, warm + random.nextGaussian() * 0.5});
+        readings.add(new Measured.Warmth(minute, warm + random.nextGaussian() * 0.5));
       }
       assertThat(Measured.labelFactor(CURE, RESIN, cup, readings))
           .as("a bottle of %s times its label", truth)
@@ -49,7 +49,7 @@ class MeasuredTest {
     BodyHistory cup = tallCup(110, 24);
     assertThat(Measured.labelFactor(CURE, RESIN, cup, List.of())).isEqualTo(1);
     // After one minute every label is as warm as the room.
-    assertThat(Measured.labelFactor(CURE, RESIN, cup, List.of(new double[] {1, 24.1})))
+    assertThat(Measured.labelFactor(CURE, RESIN, cup, List.of(new Measured.Warmth(1, 24.1))))
         .isCloseTo(1, within(0.03));
   }
 

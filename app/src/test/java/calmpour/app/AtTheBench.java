@@ -1,0 +1,200 @@
+package calmpour.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Page;
+import java.lang.management.ManagementFactory;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What the bench takes: from a tap to the next step, from an event to a second screen, a rest
+ * planned anew, and eight hours of memory. Not a test: run by {@code bench/at-the-bench}, named so
+ * that a test run passes it by.
+ */
+class AtTheBench {
+  private static final int HOURS = 8;
+  private static final int SPEED = 120;
+
+  @TempDir Path data;
+
+  private static String begun(RunningApp app) {
+    return app.post(
+            "/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
+        .body()
+        .get("id")
+        .asString();
+  }
+
+  private static JsonNode tell(RunningApp app, String run, String kind, String of) {
+    return app.post(
+            "/api/runs/" + run + "/events",
+            Map.of(
+                "events",
+                List.of(
+                    Map.of(
+                        "id",
+                        UUID.randomUUID().toString(),
+                        "at",
+                        "2099-01-01T00:00:00Z",
+                        "kind",
+                        kind,
+                        "of",
+                        of))))
+        .body();
+  }
+
+  private static Page bench(RunningApp app, Browser browser, String run) {
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/#/pour/" + run));
+    page.locator("main h2").waitFor();
+    return page;
+  }
+
+  private static JsonNode state(RunningApp app, String run) {
+    return app.get("/api/runs/" + run + "/state").body().get("state");
+  }
+
+  /** Waits for another step, and for the frame in which it is seen. */
+  private static final String NEXT =
+      """
+      (act) => new Promise(done => {
+        const step = () => document.querySelector('main h2')?.parentElement?.innerText;
+        const before = step();
+        const watch = new MutationObserver(() => {
+          if (step() !== before) {
+            watch.disconnect();
+            requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - begun)));
+          }
+        });
+        watch.observe(document.body, { subtree: true, childList: true, characterData: true });
+        const begun = performance.now();
+        if (act === 'tap') {
+          window.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }));
+        }
+      })
+      """;
+
+  private static final String REFERENCE =
+      """
+      async () => {
+        const begun = performance.now();
+        await fetch('/api/units').then(r => r.text());
+        await new Promise(r => requestAnimationFrame(() => requestAnimationFrame(r)));
+        return performance.now() - begun;
+      }
+      """;
+
+  @Test
+  void tapToStep() {
+    try (RunningApp app = RunningApp.demo(data);
+        Browser browser = new Browser()) {
+      System.out.println("| what | median | 95 % | median ÷ reference |\n|---|---|---|---|");
+      List<Double> reference = new ArrayList<>();
+      List<Double> taps = new ArrayList<>();
+      List<Double> seconds = new ArrayList<>();
+      List<Double> plain = new ArrayList<>();
+      List<Double> states = new ArrayList<>();
+      for (int round = 0; round < 3; round++) {
+        String run = begun(app);
+        tell(app, run, "CHECKED", "READY");
+        Page page = bench(app, browser, run);
+        Page second = bench(app, browser, run);
+        for (int i = 0; i < 44; i++) {
+          reference.add(((Number) page.evaluate(REFERENCE)).doubleValue());
+          // A sleeve is ignored for so long after a change.
+          page.waitForTimeout(450);
+          if (i % 2 == 0) {
+            taps.add(((Number) page.evaluate(NEXT, "tap")).doubleValue());
+          } else {
+            // Armed on the second screen, told from here: the way from the event to its picture.
+            second.evaluate("next => { window.seen = (" + NEXT + ")('wait'); }");
+            tell(app, run, "DONE", state(app, run).get("currentId").asString());
+            seconds.add(((Number) second.evaluate("() => window.seen")).doubleValue());
+          }
+          plain.add(timed(() -> app.get("/api/units")));
+          states.add(timed(() -> app.get("/api/runs/" + run + "/state")));
+        }
+        page.context().close();
+        second.context().close();
+      }
+      row("reference: a round trip and two frames in the page", reference, reference);
+      row("tap to the next step on the screen", taps, reference);
+      row("event to a second screen", seconds, reference);
+      row("reference: a round trip of the test", plain, plain);
+      row("the rest planned anew, over HTTP", states, plain);
+      assertThat(browser.complaints()).isEmpty();
+    }
+  }
+
+  private static double timed(Runnable what) {
+    long begun = System.nanoTime();
+    what.run();
+    return (System.nanoTime() - begun) / 1e6;
+  }
+
+  private static void row(String what, List<Double> times, List<Double> reference) {
+    double[] its = sorted(times);
+    double[] beside = sorted(reference);
+    System.out.printf(
+        "| %s | %.1f ms | %.1f ms | %.1f |%n",
+        what,
+        its[its.length / 2],
+        its[its.length * 95 / 100],
+        its[its.length / 2] / beside[beside.length / 2]);
+  }
+
+  private static double[] sorted(List<Double> values) {
+    double[] all = values.stream().mapToDouble(v -> v).toArray();
+    Arrays.sort(all);
+    return all;
+  }
+
+  @Test
+  void eightHours() {
+    try (RunningApp app = RunningApp.demo(data);
+        Browser browser = new Browser()) {
+      System.out.println("| hours | events | server, MB | tab, MB |\n|---|---|---|---|");
+      String run = begun(app);
+      tell(app, run, "CHECKED", "READY");
+      Page page = bench(app, browser, run);
+      CDPSession tab = page.context().newCDPSession(page);
+      app.put("/api/clock", Map.of("speed", SPEED));
+      long begun = System.nanoTime();
+      for (int hour = 0; hour <= HOURS; hour++) {
+        double until = hour * 3_600.0 / SPEED;
+        while ((System.nanoTime() - begun) / 1e9 < until) {
+          // The room goes up and down, the cups are read, steps are done and taken back.
+          double warm = 22 + 4 * Math.sin((System.nanoTime() - begun) / 4e9);
+          app.post("/api/devices/simulated", Map.of("roomC", warm));
+          JsonNode state = state(app, run);
+          if (state.has("currentId")) {
+            tell(app, run, "DONE", state.get("currentId").asString());
+          } else {
+            tell(app, run, "UNDONE", state.get("undoable").get("eventId").asString());
+          }
+          page.waitForTimeout(1_000);
+        }
+        tab.send("HeapProfiler.collectGarbage");
+        JsonObject heap = tab.send("Runtime.getHeapUsage");
+        System.gc();
+        System.out.printf(
+            "| %d | %d | %.1f | %.1f |%n",
+            hour,
+            app.get("/api/runs/" + run + "/state").body().get("told").asInt(),
+            ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed() / 1e6,
+            heap.get("usedSize").getAsDouble() / 1e6);
+      }
+      assertThat(browser.complaints()).isEmpty();
+    }
+  }
+}
