@@ -24,6 +24,12 @@ import org.springframework.context.event.EventListener;
 /** The server: one process on this machine, serving one workshop. */
 @SpringBootApplication
 public class App {
+  /**
+   * Of a run every second is another history of every cup: what is not asked for within one look is
+   * never asked for again, and must not push out what the planner remembers.
+   */
+  private static final int BODIES_AT_BENCH = 200;
+
   public static void main(String[] args) {
     SpringApplication.run(App.class, args);
   }
@@ -63,8 +69,8 @@ public class App {
   }
 
   @Bean
-  Runs runs(EngineModel cure) {
-    return new Runs(cure);
+  Runs runs() {
+    return new Runs(new EngineModel(BODIES_AT_BENCH));
   }
 
   @Bean

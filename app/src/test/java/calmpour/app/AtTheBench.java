@@ -5,13 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
-import java.lang.management.ManagementFactory;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -36,20 +38,7 @@ class AtTheBench {
   }
 
   private static JsonNode tell(RunningApp app, String run, String kind, String of) {
-    return app.post(
-            "/api/runs/" + run + "/events",
-            Map.of(
-                "events",
-                List.of(
-                    Map.of(
-                        "id",
-                        UUID.randomUUID().toString(),
-                        "at",
-                        "2099-01-01T00:00:00Z",
-                        "kind",
-                        kind,
-                        "of",
-                        of))))
+    return app.post("/api/runs/" + run + "/events", Map.of("events", List.of(event(kind, of))))
         .body();
   }
 
@@ -160,41 +149,77 @@ class AtTheBench {
   }
 
   @Test
-  void eightHours() {
-    try (RunningApp app = RunningApp.demo(data);
+  void eightHours() throws Exception {
+    try (ServerProcess server = ServerProcess.start(data);
         Browser browser = new Browser()) {
       System.out.println("| hours | events | server, MB | tab, MB |\n|---|---|---|---|");
-      String run = begun(app);
-      tell(app, run, "CHECKED", "READY");
-      Page page = bench(app, browser, run);
+      String run =
+          server
+              .post(
+                  "/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
+              .get("id")
+              .asString();
+      String at = "/api/runs/" + run;
+      server.post(at + "/events", Map.of("events", List.of(event("CHECKED", "READY"))));
+      Page page = browser.page(1280, 800);
+      page.navigate(server.url("/#/pour/" + run));
+      page.locator("main h2").waitFor();
       CDPSession tab = page.context().newCDPSession(page);
-      app.put("/api/clock", Map.of("speed", SPEED));
+      server.put("/api/clock", Map.of("speed", SPEED));
       long begun = System.nanoTime();
       for (int hour = 0; hour <= HOURS; hour++) {
         double until = hour * 3_600.0 / SPEED;
         while ((System.nanoTime() - begun) / 1e9 < until) {
           // The room goes up and down, the cups are read, steps are done and taken back.
           double warm = 22 + 4 * Math.sin((System.nanoTime() - begun) / 4e9);
-          app.post("/api/devices/simulated", Map.of("roomC", warm));
-          JsonNode state = state(app, run);
-          if (state.has("currentId")) {
-            tell(app, run, "DONE", state.get("currentId").asString());
-          } else {
-            tell(app, run, "UNDONE", state.get("undoable").get("eventId").asString());
-          }
+          server.post("/api/devices/simulated", Map.of("roomC", warm));
+          JsonNode state = server.get(at + "/state").get("state");
+          Map<String, Object> next =
+              state.has("currentId")
+                  ? event("DONE", state.get("currentId").asString())
+                  : event("UNDONE", state.get("undoable").get("eventId").asString());
+          server.post(at + "/events", Map.of("events", List.of(next)));
           page.waitForTimeout(1_000);
         }
         tab.send("HeapProfiler.collectGarbage");
         JsonObject heap = tab.send("Runtime.getHeapUsage");
-        System.gc();
         System.out.printf(
             "| %d | %d | %.1f | %.1f |%n",
             hour,
-            app.get("/api/runs/" + run + "/state").body().get("told").asInt(),
-            ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed() / 1e6,
+            server.get(at + "/state").get("told").asInt(),
+            heapMb(server.pid()),
             heap.get("usedSize").getAsDouble() / 1e6);
       }
       assertThat(browser.complaints()).isEmpty();
     }
+  }
+
+  private static Map<String, Object> event(String kind, String of) {
+    return Map.of(
+        "id", UUID.randomUUID().toString(), "at", "2099-01-01T00:00:00Z", "kind", kind, "of", of);
+  }
+
+  /** What is still used after a collection, by the JDK's own tool. */
+  private static double heapMb(long pid) throws Exception {
+    jcmd(pid, "GC.run");
+    Matcher used = Pattern.compile("total \\d+K, used (\\d+)K").matcher(jcmd(pid, "GC.heap_info"));
+    double all = 0;
+    while (used.find()) {
+      all += Double.parseDouble(used.group(1)) / 1_000;
+    }
+    return all;
+  }
+
+  private static String jcmd(long pid, String what) throws Exception {
+    Process tool =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "jcmd").toString(),
+                Long.toString(pid),
+                what)
+            .redirectErrorStream(true)
+            .start();
+    String said = new String(tool.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    tool.waitFor();
+    return said;
   }
 }

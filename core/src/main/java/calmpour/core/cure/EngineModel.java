@@ -2,7 +2,6 @@ package calmpour.core.cure;
 
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -28,30 +27,24 @@ public final class EngineModel implements CureModel {
 
   private final HalvingRule otherwise = new HalvingRule();
   private final Map<ResinSystem, Calibrations> resins = new ConcurrentHashMap<>();
-  private final Map<ResinBody, CureStates> bodies =
-      new LinkedHashMap<>(MOST_BODIES * 2, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<ResinBody, CureStates> eldest) {
-          return size() > MOST_BODIES;
-        }
-      };
-
-  private final Map<ResinBody, Thickens> thickening =
-      new LinkedHashMap<>(MOST_BODIES * 2, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<ResinBody, Thickens> eldest) {
-          return size() > MOST_BODIES * 2;
-        }
-      };
-
-  private final Map<ResinBody, WorkingTimes> cups =
-      new LinkedHashMap<>(MOST_BODIES, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<ResinBody, WorkingTimes> eldest) {
-          return size() > MOST_BODIES / 2;
-        }
-      };
+  private final Remembered<ResinBody, CureStates> bodies;
+  private final Remembered<ResinBody, Thickens> thickening;
+  private final Remembered<ResinBody, WorkingTimes> cups;
   private final Map<ResinFactor, Optional<Chemistry>> quicker = new ConcurrentHashMap<>();
+
+  public EngineModel() {
+    this(MOST_BODIES);
+  }
+
+  /**
+   * @param mostBodies how many bodies are remembered; few where each is asked for once and never
+   *     again
+   */
+  public EngineModel(int mostBodies) {
+    bodies = new Remembered<>(mostBodies);
+    thickening = new Remembered<>(mostBodies * 2);
+    cups = new Remembered<>(Math.max(1, mostBodies / 2));
+  }
 
   private record ResinBody(ResinSystem resin, BodyHistory body) {}
 
@@ -73,38 +66,19 @@ public final class EngineModel implements CureModel {
 
   @Override
   public CureStates states(ResinSystem resin, BodyHistory body) {
-    ResinBody asked = new ResinBody(resin, body);
-    synchronized (bodies) {
-      CureStates known = bodies.get(asked);
-      if (known != null) {
-        return known;
-      }
-    }
-    CureStates found = follow(resin, body);
-    synchronized (bodies) {
-      bodies.put(asked, found);
-    }
-    return found;
+    return bodies.of(new ResinBody(resin, body), asked -> follow(resin, body));
   }
 
   @Override
   public Thickens thickens(ResinSystem resin, BodyHistory body) {
-    ResinBody asked = new ResinBody(resin, body);
-    synchronized (thickening) {
-      Thickens known = thickening.get(asked);
-      if (known != null) {
-        return known;
-      }
-    }
-    Calibrations label = calibrations(resin);
-    Thickens found =
-        label.met()
-            ? new CureEngine(label.usual.chemistry()).thickens(body, ahead(resin, body))
-            : otherwise.thickens(resin, body);
-    synchronized (thickening) {
-      thickening.put(asked, found);
-    }
-    return found;
+    return thickening.of(
+        new ResinBody(resin, body),
+        asked -> {
+          Calibrations label = calibrations(resin);
+          return label.met()
+              ? new CureEngine(label.usual.chemistry()).thickens(body, ahead(resin, body))
+              : otherwise.thickens(resin, body);
+        });
   }
 
   @Override
@@ -122,21 +96,13 @@ public final class EngineModel implements CureModel {
 
   @Override
   public WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup) {
-    ResinBody asked = new ResinBody(resin, cup);
-    synchronized (cups) {
-      WorkingTimes known = cups.get(asked);
-      if (known != null) {
-        return known;
-      }
-    }
-    WorkingTimes found =
-        calibrations(resin).met()
-            ? WorkingTimes.of((roomOffC, factor) -> pourable(resin, cup.warmer(roomOffC), factor))
-            : otherwise.workingTimes(resin, cup);
-    synchronized (cups) {
-      cups.put(asked, found);
-    }
-    return found;
+    return cups.of(
+        new ResinBody(resin, cup),
+        asked ->
+            calibrations(resin).met()
+                ? WorkingTimes.of(
+                    (roomOffC, factor) -> pourable(resin, cup.warmer(roomOffC), factor))
+                : otherwise.workingTimes(resin, cup));
   }
 
   /** Minutes; as far as is looked ahead where it never thickens. */

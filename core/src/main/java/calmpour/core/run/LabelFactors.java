@@ -2,10 +2,9 @@ package calmpour.core.run;
 
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
+import calmpour.core.cure.Remembered;
 import calmpour.core.resin.ResinSystem;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * What thermometers said of labels, remembered: a factor costs some twenty curves, and between two
@@ -18,15 +17,7 @@ final class LabelFactors {
   private record Asked(ResinSystem resin, BodyHistory past, List<Measured.Warmth> readings) {}
 
   private final CureModel cure;
-  private final Map<Asked, Double> known =
-      new LinkedHashMap<>(MOST, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, Double> eldest) {
-          return size() > MOST;
-        }
-      };
+  private final Remembered<Asked, Double> known = new Remembered<>(MOST);
 
   LabelFactors(CureModel cure) {
     this.cure = cure;
@@ -38,17 +29,8 @@ final class LabelFactors {
       return 1;
     }
     BodyHistory past = Measured.until(body, readings.getLast().minutes());
-    Asked asked = new Asked(resin, past, List.copyOf(readings));
-    synchronized (known) {
-      Double before = known.get(asked);
-      if (before != null) {
-        return before;
-      }
-    }
-    double factor = Measured.labelFactor(cure, resin, past, readings);
-    synchronized (known) {
-      known.put(asked, factor);
-    }
-    return factor;
+    return known.of(
+        new Asked(resin, past, List.copyOf(readings)),
+        asked -> Measured.labelFactor(cure, resin, past, readings));
   }
 }
