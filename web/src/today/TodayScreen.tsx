@@ -16,6 +16,9 @@ const WORDS: Partial<Record<DueLine["kind"], string>> = {
   IN_POT: "In the pressure pot until",
 };
 
+/** What comes after the bench belongs to the record of a run. */
+const LOOKED_OVER = new Set<DueLine["kind"]>(["DEMOULD", "FINISH", "READY"]);
+
 function words(due: DueLine): string {
   const what = due.mouldName
     ? `${due.mouldName}${due.places > 1 ? ` ×${due.places}` : ""}`
@@ -88,7 +91,12 @@ export function TodayScreen() {
                 {dayAndTime(new Date(due.from), due.zoneId)}
               </Box>
               <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
-              <Link href={`#/pour/${due.runId}`}>{due.runName}</Link>
+              <Link href={`#/pour/${due.runId}${LOOKED_OVER.has(due.kind) ? "/record" : ""}`}>
+                {due.runName}
+              </Link>
+              {due.kind === "DEMOULD" && (
+                <Link href={`#/pour/${due.runId}/record`}>look it over</Link>
+              )}
               {due.hands && Date.parse(due.from) <= now && due.kind !== "WEIGH_FIRST" && (
                 <Button
                   variant="outlined"

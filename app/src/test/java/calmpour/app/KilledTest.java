@@ -47,7 +47,8 @@ class KilledTest {
       Set<String> acknowledged = new LinkedHashSet<>();
       int next = 0;
       for (int kill = 0; kill < count; kill++) {
-        long until = System.nanoTime() + random.nextInt(1_200) * 1_000_000L;
+        // A server that has just started answers slowly: not before it has answered at all.
+        long until = System.nanoTime() + (400 + random.nextInt(1_200)) * 1_000_000L;
         Thread killer = killAt(server, until);
         // Tells on until the server is gone; the last telling may or may not have been kept.
         int told = 0;

@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.node.ObjectNode;
@@ -139,5 +140,19 @@ class PlannerScreensTest extends DemoScreens {
     assertThat(told).isVisible();
     field(page, "Every pour makes it on").fill("97");
     assertThat(told).hasCount(0);
+    // Whatever else is typed or pasted there: a message, and the plan before it stays.
+    for (String typed : List.of("", "0", "-1", "1.5", "1,5", "1e9", "two", "2\t2", "99999999999")) {
+      field(page, "Pairs of hands").fill(typed);
+      assertThat(field(page, "Pairs of hands")).hasAttribute("aria-invalid", "true");
+    }
+    assertThat(page.getByLabel("6 of Knob 32")).isVisible();
+    field(page, "Pairs of hands").fill(" 1 ");
+    assertThat(field(page, "Pairs of hands")).hasAttribute("aria-invalid", "false");
+    for (String typed : List.of("", "0", "-5", "1e9", "sure", "9 7")) {
+      field(page, "Every pour makes it on").fill(typed);
+      assertThat(field(page, "Every pour makes it on")).hasAttribute("aria-invalid", "true");
+    }
+    field(page, "Every pour makes it on").fill("97,5");
+    assertThat(field(page, "Every pour makes it on")).hasAttribute("aria-invalid", "false");
   }
 }

@@ -34,6 +34,15 @@ class PourScreensTest extends DemoScreens {
         .asString();
   }
 
+  /** The same colours and layers in fewer cavities. */
+  private static String begunSmall() {
+    ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
+    for (JsonNode piece : session.get("pieces")) {
+      ((ObjectNode) piece).put("count", 1);
+    }
+    return demo.post("/api/runs", Map.of("session", session)).body().get("id").asString();
+  }
+
   private static Page bench(String run, int width, int height) {
     Page page = browser.page(width, height);
     page.navigate(demo.url("/#/pour/" + run));
@@ -83,7 +92,7 @@ class PourScreensTest extends DemoScreens {
     throw new AssertionError("the session does not end");
   }
 
-  private static void everythingWasPoured(String run) {
+  private static void everythingWasPoured(String run, int atLeast) {
     int pours = 0;
     for (JsonNode step : state(run).get("steps")) {
       if (step.get("kind").asString().equals("POUR")) {
@@ -91,7 +100,7 @@ class PourScreensTest extends DemoScreens {
         assertThat(step.get("status").asString()).isEqualTo("DONE");
       }
     }
-    assertThat(pours).isGreaterThan(20);
+    assertThat(pours).isGreaterThanOrEqualTo(atLeast);
   }
 
   @Test
@@ -111,12 +120,12 @@ class PourScreensTest extends DemoScreens {
     }
     assertThat(heading(page)).containsText("mixing cup");
     wholeSession(page, run, () -> page.keyboard().press(" "));
-    everythingWasPoured(run);
+    everythingWasPoured(run, 21);
   }
 
   @Test
   void aWholeLayeredSessionByTouchAlone() {
-    String run = begun();
+    String run = begunSmall();
     Page page = bench(run, 390, 844);
     demo.put("/api/clock", Map.of("speed", 10));
     page.getByRole(AriaRole.CHECKBOX).first().click();
@@ -135,7 +144,7 @@ class PourScreensTest extends DemoScreens {
               .isTrue();
           large(page).click();
         });
-    everythingWasPoured(run);
+    everythingWasPoured(run, 8);
   }
 
   @Test

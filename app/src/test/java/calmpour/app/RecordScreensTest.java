@@ -30,7 +30,11 @@ class RecordScreensTest extends DemoScreens {
             .get("id")
             .asString();
     Page page = browser.page(1280, 800);
-    page.navigate(demo.url("/#/pour/" + run + "/record"));
+    page.navigate(demo.url("/#/today"));
+    Locator out =
+        page.getByRole(AriaRole.LISTITEM)
+            .filter(new Locator.FilterOptions().setHasText("Out of the mould: Bar pull ×4"));
+    out.getByText("look it over").click();
     button(page, "Look over Bar pull, second").click();
     role(page, AriaRole.RADIO, "second").click();
     role(page, AriaRole.CHECKBOX, "cloudy, micro-bubbles").click();
@@ -60,6 +64,8 @@ class RecordScreensTest extends DemoScreens {
     button(page, "It is over").click();
     assertThat(page.getByText(Pattern.compile(", over "))).isVisible();
     assertThat(demo.get("/api/runs/" + run + "/record").body().has("finishedAt")).isTrue();
+    page.navigate(demo.url("/#/today"));
+    assertThat(page.getByText("Nothing is due")).isVisible();
     // It is no longer offered as something to pour.
     page.navigate(demo.url("/#/pour"));
     assertThat(page.getByText(Pattern.compile("over "))).isVisible();

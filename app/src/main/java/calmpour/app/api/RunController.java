@@ -46,6 +46,9 @@ public class RunController {
   private final WorkshopClock clock;
   private final Watchers watchers;
 
+  /** Runs that are told of at a time; beyond that one change is not said. */
+  private static final int MOST_AT_BENCH = 32;
+
   /** By run: what the last telling changed is a sentence for the screens, not worth a table. */
   private final Map<String, Latest> latest = new ConcurrentHashMap<>();
 
@@ -184,6 +187,9 @@ public class RunController {
     // Beside how it stood when the last thing happened: time that went by changes it too.
     RunState stood = stood(before);
     RunState stands = states.state(after.run(), after.events(), now);
+    if (latest.size() > MOST_AT_BENCH) {
+      latest.clear();
+    }
     latest.put(id, new Latest(after.events().size(), stands, Change.between(stood, stands)));
     watchers.tell(id, after.events().size());
     return stands(after, now, twice, stands);

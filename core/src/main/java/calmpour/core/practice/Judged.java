@@ -27,9 +27,9 @@ final class Judged {
           Rehearsed.Why.RAN_SHORT);
 
   private final double tolerancePercent;
-  private final List<Rehearsal.Flaw> flaws;
+  private final List<Flaw> flaws;
 
-  Judged(double tolerancePercent, List<Rehearsal.Flaw> flaws) {
+  Judged(double tolerancePercent, List<Flaw> flaws) {
     this.tolerancePercent = tolerancePercent;
     this.flaws = flaws;
   }
@@ -103,4 +103,7 @@ final class Judged {
       }
     }
   }
+
+  /** Something that is wrong with a piece, whatever the clocks say. */
+  record Flaw(int line, int cavity, Rehearsed.Why why) {}
 }

@@ -108,8 +108,8 @@ class RehearsalTest {
       Rehearsed.Frame frame = with(seed * 7919, early).play(List.of()).frames().getLast();
       stirs.add((double) (frame.atSeconds() - frame.startSeconds()) / stir.takesSeconds());
       Rehearsal whole = with(seed * 7919);
-      rooms.add(whole.roomC() - RUN.session().room().temperatureC());
-      labels.add(whole.labelTimes());
+      rooms.add(whole.drawn().roomC() - RUN.session().room().temperatureC());
+      labels.add(whole.drawn().labelTimes());
     }
     assertThat(mean(stirs)).isCloseTo(1, within(0.06));
     assertThat(deviation(stirs)).isCloseTo(1 / 6.0, within(0.05));
