@@ -197,7 +197,10 @@ class PourScreensTest extends DemoScreens {
 
   @Test
   void steppedAwayForLongSaysWhatIsLostAndWhatToDoWithIt() {
-    String run = begun();
+    // A resin that gels in minutes, so that nobody has to wait for the slow one.
+    ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
+    session.put("resinId", "quick-casting");
+    String run = demo.post("/api/runs", Map.of("session", session)).body().get("id").asString();
     Page page = bench(run, 1280, 800);
     ready(page);
     for (int i = 0; i < 16; i++) {
