@@ -47,7 +47,7 @@ export function BenchAside(props: Props) {
         <OpenCups cups={state.cups} now={now} most={3} />
         <Button
           onClick={() => setAll(true)}
-          sx={{ minHeight: 48, width: "100%", fontSize: "1.05rem" }}
+          sx={{ minHeight: 64, width: "100%", fontSize: "1.05rem" }}
         >
           {state.cups.length > 3
             ? `${state.cups.length - 3} more ${state.cups.length === 4 ? "cup" : "cups"}, what waits, what is filled`

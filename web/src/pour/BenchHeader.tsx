@@ -78,7 +78,7 @@ export function BenchHeader(props: Props) {
         />
       </Box>
       {props.onStandIns && <Small label="Stand-ins" onClick={props.onStandIns} />}
-      <Button href="#/pour" sx={{ minHeight: 48, flexShrink: 0 }}>
+      <Button href="#/pour" sx={{ minHeight: 64, flexShrink: 0 }}>
         Leave
       </Button>
     </Box>
@@ -93,7 +93,7 @@ function Small({ label, onClick }: { label: string; onClick: () => void }) {
         onClick();
       }}
       sx={{
-        minHeight: 48,
+        minHeight: 64,
         px: 1.25,
         borderRadius: 1,
         font: "inherit",

@@ -85,7 +85,7 @@ export function BenchKeys(props: Props) {
           </Box>
         ))}
         {props.onTurn && (
-          <Button onClick={props.onTurn} sx={{ minHeight: 48 }}>
+          <Button onClick={props.onTurn} sx={{ minHeight: 64 }}>
             Back to the step that is next
           </Button>
         )}

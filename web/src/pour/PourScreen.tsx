@@ -324,7 +324,7 @@ function Bench({ run, running }: BenchProps) {
                   {change && <b> {change}</b>}
                 </span>
                 {state.giveUp.length > 0 && (
-                  <Button onClick={() => setReturning(true)} sx={{ minHeight: 48 }}>
+                  <Button onClick={() => setReturning(true)} sx={{ minHeight: 64 }}>
                     See what to give up
                   </Button>
                 )}

@@ -203,7 +203,7 @@ function Record({ looked, onChanged }: { looked: LookedBack; onChanged: () => vo
                   variant="outlined"
                   onClick={() => setPiece(p)}
                   aria-label={`Look over ${name(p)}`}
-                  sx={{ ml: "auto", minHeight: 56, flexShrink: 0 }}
+                  sx={{ ml: "auto", minHeight: 64, flexShrink: 0 }}
                 >
                   {p.lookedOver ? "Look again" : "Look over"}
                 </Button>

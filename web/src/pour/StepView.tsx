@@ -43,7 +43,7 @@ export function StepView(props: Props) {
             fontFamily: "h1.fontFamily",
             fontWeight: 600,
             lineHeight: 1.08,
-            fontSize: { xs: "1.6rem", sm: "2.6rem", md: "3.6rem" },
+            fontSize: { xs: "1.6rem", sm: "2.6rem", md: "3.2rem" },
             overflowWrap: "break-word",
           }}
         >

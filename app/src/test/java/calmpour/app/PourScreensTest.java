@@ -419,4 +419,34 @@ class PourScreensTest extends DemoScreens {
                     "of",
                     task))));
   }
+
+  @Test
+  void eachOfTwoPairsOfHandsHasItsOwnStepsOnItsOwnScreen() {
+    ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
+    session.putObject("habits").putObject("planning").put("pairsOfHands", 2);
+    String run = demo.post("/api/runs", Map.of("session", session)).body().get("id").asString();
+    Page page = bench(run, 1280, 800);
+    ready(page);
+    button(page, "Both pairs of hands").click();
+    button(page, "First pair of hands").click();
+    assertThat(button(page, "Second pair of hands")).isVisible();
+    String helpers = null;
+    for (JsonNode step : state(run).get("steps")) {
+      if (helpers == null && step.get("hands").asBoolean() && step.get("pair").asInt() == 1) {
+        helpers = step.get("taskId").asString();
+      }
+    }
+    assertThat(helpers).isNotEqualTo(state(run).get("currentId").asString());
+    page.waitForTimeout(SLEEVE_MS);
+    page.keyboard().press(" ");
+    String theirs = helpers;
+    page.waitForCondition(() -> {
+      for (JsonNode step : state(run).get("steps")) {
+        if (step.get("taskId").asString().equals(theirs)) {
+          return step.get("status").asString().equals("DONE");
+        }
+      }
+      return false;
+    });
+  }
 }
