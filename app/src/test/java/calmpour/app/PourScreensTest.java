@@ -105,7 +105,7 @@ class PourScreensTest extends DemoScreens {
 
   @Test
   void aWholeLayeredSessionByKeyboardAlone() {
-    String run = begun();
+    String run = begunSmall();
     Page page = bench(run, 1280, 800);
     demo.put("/api/clock", Map.of("speed", 10));
     // From the list before anything is opened to its large key, and on.
@@ -120,7 +120,7 @@ class PourScreensTest extends DemoScreens {
     }
     assertThat(heading(page)).containsText("mixing cup");
     wholeSession(page, run, () -> page.keyboard().press(" "));
-    everythingWasPoured(run, 21);
+    everythingWasPoured(run, 8);
   }
 
   @Test
