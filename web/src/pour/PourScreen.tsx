@@ -132,6 +132,9 @@ function Bench({ run, running }: BenchProps) {
   // What still moves on the scale is not what is in: it is waited for, but not for ever.
   const settles = settling !== null && settling === shown?.taskId;
   const take = () => {
+    if (!sleeve.lets()) {
+      return;
+    }
     if (scale && !scale.stable && !settles && weighed(scale, target) !== undefined) {
       setSettling(shown?.taskId ?? null);
     } else {
