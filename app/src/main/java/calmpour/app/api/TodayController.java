@@ -66,13 +66,14 @@ public class TodayController {
   ResponseEntity<String> calendar() {
     List<CalendarFile.Entry> entries =
         due().stream()
-            .map(d ->
-                new CalendarFile.Entry(
-                    d.runId() + "/" + d.taskId() + "@calm-pour",
-                    summary(d),
-                    d.runName(),
-                    d.from(),
-                    d.to().isAfter(d.from()) ? d.to() : d.from().plusSeconds(60)))
+            .map(
+                d ->
+                    new CalendarFile.Entry(
+                        d.runId() + "/" + d.taskId() + "@calm-pour",
+                        summary(d),
+                        d.runName(),
+                        d.from(),
+                        d.to().isAfter(d.from()) ? d.to() : d.from().plusSeconds(60)))
             .toList();
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=calm-pour.ics")

@@ -191,15 +191,16 @@ public final class TagPages {
   private static String known(String text, PDType0Font font) {
     StringBuilder known = new StringBuilder();
     text.codePoints()
-        .forEach(c -> {
-          String letter = Character.toString(c);
-          try {
-            font.encode(letter);
-            known.append(letter);
-          } catch (IOException | IllegalArgumentException missing) {
-            known.append('?');
-          }
-        });
+        .forEach(
+            c -> {
+              String letter = Character.toString(c);
+              try {
+                font.encode(letter);
+                known.append(letter);
+              } catch (IOException | IllegalArgumentException missing) {
+                known.append('?');
+              }
+            });
     return known.toString();
   }
 }

@@ -22,7 +22,6 @@ import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Runs and what happened in them. An event is on the disk before anybody is told so; events are
@@ -34,7 +33,7 @@ public class RunStore {
   private static final int MOST_AT_HAND = 16;
 
   private final DSLContext db;
-  private final JsonMapper json;
+  private final Formats formats;
   private final Map<String, KeptRun> atHand =
       new LinkedHashMap<>(MOST_AT_HAND, 0.75f, true) {
         @Override
@@ -43,9 +42,9 @@ public class RunStore {
         }
       };
 
-  RunStore(DSLContext db, JsonMapper json) {
+  RunStore(DSLContext db, Formats formats) {
     this.db = db;
-    this.json = json;
+    this.formats = formats;
   }
 
   /**
@@ -96,11 +95,12 @@ public class RunStore {
   public synchronized KeptRun begin(@Nullable String sessionId, Run run) {
     RunRecord row = db.newRecord(RUN);
     row.setId(UUID.randomUUID().toString());
+    row.setFormat(Formats.CURRENT);
     row.setSessionId(sessionId);
     row.setName(run.session().name());
-    row.setSession(json.writeValueAsString(run.session()));
-    row.setWorkshop(json.writeValueAsString(run.workshop()));
-    row.setPlan(json.writeValueAsString(run.plan()));
+    row.setSession(formats.write(run.session()));
+    row.setWorkshop(formats.write(run.workshop()));
+    row.setPlan(formats.write(run.plan()));
     row.setBegunAt(run.begunAt().atOffset(ZoneOffset.UTC));
     row.insert();
     KeptRun begun = new KeptRun(row.getId(), sessionId, run, List.of());
@@ -123,19 +123,21 @@ public class RunStore {
     List<RunEvent> fresh = told.stream().filter(e -> known.add(e.id())).toList();
     List<RunEvent> all = new ArrayList<>(before.get().events());
     all.addAll(fresh);
-    db.transaction(one -> {
-      int seq = before.get().events().size();
-      for (RunEvent event : fresh) {
-        seq++;
-        one.dsl()
-            .insertInto(RUN_EVENT)
-            .set(RUN_EVENT.RUN_ID, runId)
-            .set(RUN_EVENT.SEQ, seq)
-            .set(RUN_EVENT.ID, event.id())
-            .set(RUN_EVENT.DOCUMENT, json.writeValueAsString(event))
-            .execute();
-      }
-    });
+    db.transaction(
+        one -> {
+          int seq = before.get().events().size();
+          for (RunEvent event : fresh) {
+            seq++;
+            one.dsl()
+                .insertInto(RUN_EVENT)
+                .set(RUN_EVENT.RUN_ID, runId)
+                .set(RUN_EVENT.SEQ, seq)
+                .set(RUN_EVENT.ID, event.id())
+                .set(RUN_EVENT.FORMAT, Formats.CURRENT)
+                .set(RUN_EVENT.DOCUMENT, formats.write(event))
+                .execute();
+          }
+        });
     // Only what is on the disk counts.
     KeptRun after = new KeptRun(runId, before.get().sessionId(), before.get().run(), all);
     atHand.put(runId, after);
@@ -143,18 +145,20 @@ public class RunStore {
   }
 
   private KeptRun read(RunRecord row) {
+    int format = row.getFormat();
     Run run =
         new Run(
-            json.readValue(row.getSession(), Session.class),
-            json.readValue(row.getWorkshop(), Workshop.class),
-            json.readValue(row.getPlan(), Plan.class),
+            formats.read(Formats.Document.SESSION, row.getSession(), format, Session.class),
+            formats.read(Formats.Document.WORKSHOP, row.getWorkshop(), format, Workshop.class),
+            formats.read(Formats.Document.PLAN, row.getPlan(), format, Plan.class),
             row.getBegunAt().toInstant());
     List<RunEvent> events =
-        db.select(RUN_EVENT.DOCUMENT)
+        db.select(RUN_EVENT.DOCUMENT, RUN_EVENT.FORMAT)
             .from(RUN_EVENT)
             .where(RUN_EVENT.RUN_ID.eq(row.getId()))
             .orderBy(RUN_EVENT.SEQ)
-            .fetch(e -> json.readValue(e.value1(), RunEvent.class));
+            .fetch(
+                e -> formats.read(Formats.Document.EVENT, e.value1(), e.value2(), RunEvent.class));
     return new KeptRun(row.getId(), row.getSessionId(), run, events);
   }
 }

@@ -17,19 +17,18 @@ import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.JacksonException;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The sessions that are kept, each with the plan it had when it was saved. */
 @Repository
 public class SessionStore {
   private final DSLContext db;
-  private final JsonMapper json;
+  private final Formats formats;
   private final Clock clock;
   private final Planner planner;
 
-  SessionStore(DSLContext db, JsonMapper json, Clock clock, Planner planner) {
+  SessionStore(DSLContext db, Formats formats, Clock clock, Planner planner) {
     this.db = db;
-    this.json = json;
+    this.formats = formats;
     this.clock = clock;
     this.planner = planner;
   }
@@ -82,23 +81,28 @@ public class SessionStore {
   }
 
   private void write(SavedSessionRecord row, Session session, Kept kept) {
+    row.setFormat(Formats.CURRENT);
     row.setName(session.name());
-    row.setDocument(json.writeValueAsString(session));
-    row.setSnapshot(kept.snapshot == null ? null : json.writeValueAsString(kept.snapshot));
-    row.setPlan(kept.plan == null ? null : json.writeValueAsString(kept.plan));
+    row.setDocument(formats.write(session));
+    row.setSnapshot(kept.snapshot == null ? null : formats.write(kept.snapshot));
+    row.setPlan(kept.plan == null ? null : formats.write(kept.plan));
     row.setChangedAt(OffsetDateTime.now(clock));
   }
 
   private SavedSession read(SavedSessionRecord row) {
-    Session session = json.readValue(row.getDocument(), Session.class);
+    int format = row.getFormat();
+    Session session =
+        formats.read(Formats.Document.SESSION, row.getDocument(), format, Session.class);
     Workshop snapshot =
-        row.getSnapshot() == null ? null : json.readValue(row.getSnapshot(), Workshop.class);
+        row.getSnapshot() == null
+            ? null
+            : formats.read(Formats.Document.WORKSHOP, row.getSnapshot(), format, Workshop.class);
     return new SavedSession(
         row.getId(),
         row.getRevision(),
         session,
         snapshot,
-        plan(row.getPlan(), session, snapshot),
+        plan(row.getPlan(), format, session, snapshot),
         row.getChangedAt());
   }
 
@@ -106,12 +110,13 @@ public class SessionStore {
    * The plan as it was saved. One that an older version wrote, and that cannot be read any more, is
    * made again from the snapshot it was made from.
    */
-  private @Nullable Plan plan(@Nullable String text, Session session, @Nullable Workshop snapshot) {
+  private @Nullable Plan plan(
+      @Nullable String text, int format, Session session, @Nullable Workshop snapshot) {
     if (text == null) {
       return null;
     }
     try {
-      return json.readValue(text, Plan.class);
+      return formats.read(Formats.Document.PLAN, text, format, Plan.class);
     } catch (JacksonException writtenByAnOlderVersion) {
       try {
         return planner.plan(session, snapshot == null ? Workshop.EMPTY : snapshot);

@@ -10,35 +10,34 @@ import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The shelves of this workshop. */
 @Repository
 public class ShelfStore {
   private final DSLContext db;
-  private final JsonMapper json;
+  private final Formats formats;
   private final Clock clock;
 
-  ShelfStore(DSLContext db, JsonMapper json, Clock clock) {
+  ShelfStore(DSLContext db, Formats formats, Clock clock) {
     this.db = db;
-    this.json = json;
+    this.formats = formats;
     this.clock = clock;
   }
 
   /** Everything of one kind, by name. */
   public <T> List<T> all(ShelfKind<T> kind) {
-    return db.select(SHELF_ITEM.DOCUMENT)
+    return db.select(SHELF_ITEM.DOCUMENT, SHELF_ITEM.FORMAT)
         .from(SHELF_ITEM)
         .where(SHELF_ITEM.KIND.eq(kind.key()))
         .orderBy(SHELF_ITEM.NAME, SHELF_ITEM.ID)
-        .fetch(row -> json.readValue(row.value1(), kind.type()));
+        .fetch(row -> read(kind, row.value1(), row.value2()));
   }
 
   public <T> Optional<T> find(ShelfKind<T> kind, String id) {
-    return db.select(SHELF_ITEM.DOCUMENT)
+    return db.select(SHELF_ITEM.DOCUMENT, SHELF_ITEM.FORMAT)
         .from(SHELF_ITEM)
         .where(SHELF_ITEM.KIND.eq(kind.key()), SHELF_ITEM.ID.eq(id))
-        .fetchOptional(row -> json.readValue(row.value1(), kind.type()));
+        .fetchOptional(row -> read(kind, row.value1(), row.value2()));
   }
 
   /** Puts it on the shelf, in place of one with the same id. */
@@ -47,7 +46,8 @@ public class ShelfStore {
     row.setKind(kind.key());
     row.setId(kind.id(item));
     row.setName(kind.name(item));
-    row.setDocument(json.writeValueAsString(item));
+    row.setDocument(formats.write(item));
+    row.setFormat(Formats.CURRENT);
     row.setChangedAt(OffsetDateTime.now(clock));
     db.insertInto(SHELF_ITEM)
         .set(row)
@@ -55,6 +55,10 @@ public class ShelfStore {
         .doUpdate()
         .set(row)
         .execute();
+  }
+
+  private <T> T read(ShelfKind<T> kind, String text, int format) {
+    return formats.read(Formats.Document.SHELF, text, format, kind.type());
   }
 
   /** Takes it off the shelf; false when it was not there. */

@@ -1,0 +1,131 @@
+package calmpour.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.DriverManager;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/** What an earlier Calm Pour kept opens in this one, and a newer one's is left alone. */
+class KeptDataTest {
+  @TempDir Path data;
+
+  @ParameterizedTest
+  @ValueSource(ints = 1)
+  void everythingOfAnEarlierFormatOpens(int format) throws IOException {
+    unpack(format);
+    JsonNode facts = json(format, "facts.json");
+    try (RunningApp app = RunningApp.demo(data)) {
+      JsonNode sessions = app.get("/api/sessions").body();
+      assertThat(sessions.valueStream().map(s -> s.get("name").asString()))
+          .containsExactlyInAnyOrderElementsOf(
+              facts.get("sessions").valueStream().map(JsonNode::asString).toList());
+      for (JsonNode session : sessions) {
+        assertThat(app.get("/api/sessions/" + session.get("id").asString()).status())
+            .isEqualTo(200);
+      }
+      assertThat(app.get("/api/runs").body()).hasSize(2);
+      String half = facts.get("half").asString();
+      JsonNode stands = app.get("/api/runs/" + half + "/state").body();
+      assertThat(done(stands)).isEqualTo(facts.get("halfDone").asInt());
+      String finished = facts.get("finished").asString();
+      JsonNode record = app.get("/api/runs/" + finished + "/record").body();
+      assertThat(record.toString()).contains("stands level");
+      assertThat(app.get("/api/today").body().get("due")).isNotEmpty();
+
+      // What a browser had not told yet, its draft, and a file sent to somebody.
+      JsonNode told =
+          app.post("/api/runs/" + half + "/events", Map.of("events", json(format, "untold.json")))
+              .body();
+      assertThat(done(told)).isEqualTo(facts.get("halfDone").asInt() + 1);
+      for (JsonNode session :
+          List.of(
+              json(format, "draft.json").get("session"),
+              json(format, "fern-bell-pushes.session.json"))) {
+        assertThat(app.post("/api/plan", session).status()).isEqualTo(200);
+        assertThat(app.post("/api/sessions", session).status()).isEqualTo(201);
+      }
+    }
+  }
+
+  @Test
+  void aCopyIsMadeBeforeAMigrationAndThreeAreKept() throws IOException {
+    for (int i = 0; i < 4; i++) {
+      Files.createFile(data.resolve("workshop-before-2020010" + i + "T000000000.zip"));
+    }
+    unpack(1);
+    RunningApp.demo(data).close();
+    assertThat(copies()).hasSize(3).contains("workshop-before-20200103T000000000.zip");
+    String newest = copies().getLast();
+    assertThat(Files.size(data.resolve(newest))).isGreaterThan(100_000);
+    // Nothing to migrate, nothing to copy.
+    RunningApp.demo(data).close();
+    assertThat(copies()).last().isEqualTo(newest);
+  }
+
+  @Test
+  void dataOfANewerProgramIsNotTouched() throws Exception {
+    RunningApp.demo(data).close();
+    Path file = data.resolve("workshop.mv.db");
+    try (var connection =
+            DriverManager.getConnection("jdbc:h2:file:" + data.resolve("workshop"), "calm", "");
+        var statement = connection.createStatement()) {
+      statement.execute(
+          "insert into \"flyway_schema_history\" select 99, '999', 'later', \"type\", 'V999__later.sql',"
+              + " 1, \"installed_by\", now(), 1, true from \"flyway_schema_history\" where \"version\" = '1'");
+    }
+    assertThatThrownBy(() -> RunningApp.demo(data)).hasStackTraceContaining("newer than this");
+    assertThat(copies()).isEmpty();
+    assertThat(file).exists();
+  }
+
+  private List<String> copies() throws IOException {
+    try (Stream<Path> files = Files.list(data)) {
+      return files
+          .map(f -> f.getFileName().toString())
+          .filter(f -> f.endsWith(".zip"))
+          .sorted()
+          .toList();
+    }
+  }
+
+  private static int done(JsonNode stands) {
+    return (int)
+        stands
+            .get("state")
+            .get("steps")
+            .valueStream()
+            .filter(s -> s.get("status").asString().equals("DONE"))
+            .count();
+  }
+
+  private void unpack(int format) throws IOException {
+    try (InputStream in = resource(format, "workshop.zip");
+        ZipInputStream zip = new ZipInputStream(in)) {
+      zip.getNextEntry();
+      Files.copy(zip, data.resolve("workshop.mv.db"));
+    }
+  }
+
+  private static JsonNode json(int format, String name) throws IOException {
+    try (InputStream in = resource(format, name)) {
+      return RunningApp.JSON.readTree(in);
+    }
+  }
+
+  private static InputStream resource(int format, String name) {
+    return KeptDataTest.class.getResourceAsStream("/format-" + format + "/" + name);
+  }
+}
