@@ -16,7 +16,8 @@ import { useUnits } from "../units/UnitsProvider";
 import { RescueForm } from "./RescueForm";
 import { TallyForm } from "./TallyForm";
 import { useCard } from "./useCard";
-import { countedText, doseWords, measureText, stepTitle, stepWhy, stockText } from "./wording";
+import { doseWords, stockText } from "../plan/doseWords";
+import { countedText, measureText, stepTitle, stepWhy } from "./wording";
 
 interface Props {
   session: Session;

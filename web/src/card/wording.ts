@@ -1,5 +1,5 @@
-import type { Batch, BatchCard, CardStep, Counted, Dose, MeasureEffect } from "../api/client";
-import { cupName, doseText } from "../plan/wording";
+import type { Batch, BatchCard, CardStep, Counted, MeasureEffect } from "../api/client";
+import { cupName } from "../plan/wording";
 import { showWith, type Units } from "../units/units";
 
 /** What to do in a step, in a few words that can be read from a distance. */
@@ -65,47 +65,6 @@ export function countedText(counted: Counted, one: string, many: string, units: 
       ? "exactly in the ratio"
       : `A ${Math.abs(counted.ratioErrorPercent).toFixed(1)} % too ${counted.ratioErrorPercent > 0 ? "much" : "little"}`;
   return `${of(counted.countA, "A")} and ${of(counted.countB, "B")}: ${showWith(units.MASS, counted.totalG)}, ${off}`;
-}
-
-/** A dose as it is measured best, with the other way beside it. */
-export function doseWords(dose: Dose, units: Units): string {
-  const grams = showWith(units.MASS, dose.massG, Math.max(2, units.MASS.digits));
-  const counted = doseText(dose.drops, dose.scoops);
-  const from = dose.implement ? ` (${dose.implement})` : "";
-  switch (dose.by) {
-    case "STOCK":
-      return dose.stock
-        ? `${showWith(units.MASS, dose.stock.takeG, 2)} of its stock, which brings ${grams}`
-        : grams;
-    case "COUNT":
-      return `${counted}${from}, ${grams}${off(dose.dropsErrorPercent)}`;
-    default:
-      return `${grams} on the scale; about ${counted}${from}`;
-  }
-}
-
-/** What counting whole drops does to a dose. */
-function off(percent: number | undefined): string {
-  return percent === undefined || Math.abs(percent) < 1
-    ? ""
-    : `; that is ${Math.abs(percent).toFixed(0)} % ${percent > 0 ? "more" : "less"} than worked out`;
-}
-
-/** How a stock cup is made and what is taken of it. */
-export function stockText(dose: Dose, units: Units): string {
-  const { stock } = dose;
-  if (!stock) {
-    return "";
-  }
-  const unit =
-    dose.drops === undefined
-      ? stock.counted === 1
-        ? "quarter scoop"
-        : "quarter scoops"
-      : stock.counted === 1
-        ? "drop"
-        : "drops";
-  return `${stock.counted} ${unit} of ${dose.colourantName} into ${showWith(units.MASS, stock.resinG, 1)} of the mix; of that ${showWith(units.MASS, stock.takeG, 2)} go into the cup${off(stock.errorPercent)}, ${showWith(units.MASS, stock.leftG, 1)} stay over.`;
 }
 
 const SCHOOLS: Record<MeasureEffect["school"], string> = {

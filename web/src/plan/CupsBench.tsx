@@ -16,15 +16,8 @@ import { allCups, apart, carry, mayBeCarried, mayGo, portions, release } from ".
 import type { Carried, Portion } from "./cupsByHand";
 import { Fig } from "./How";
 import { useCarrying, type Carrying } from "./useCarrying";
-import {
-  clockTime,
-  cupName,
-  doseText,
-  limitText,
-  loadingText,
-  portionShort,
-  portionText,
-} from "./wording";
+import { doseText } from "./doseWords";
+import { clockTime, cupName, limitText, loadingText, portionShort, portionText } from "./wording";
 
 const MIXING_COLUMN = 180;
 const NARROWEST_CUP = 96;
@@ -487,18 +480,25 @@ function Doses({ cup }: { cup: Cup }) {
             >
               {dose.colourantName}
             </Box>
-            <Box component="b" sx={{ color: "text.primary" }}>
-              <Fig
-                of={`${at}/${dose.drops === undefined ? "scoops" : "drops"}`}
-                what={`${dose.colourantName} for ${cup.colourName}, counted`}
-              >
-                {counted}
-              </Fig>
-            </Box>{" "}
+            {dose.by === "COUNT" && (
+              <Box component="b" sx={{ color: "text.primary" }}>
+                <Fig
+                  of={`${at}/${dose.drops === undefined ? "scoops" : "drops"}`}
+                  what={`${dose.colourantName} for ${cup.colourName}, counted`}
+                >
+                  {counted}
+                </Fig>{" "}
+              </Box>
+            )}
             <Fig of={`${at}/massG`} what={`${dose.colourantName} for ${cup.colourName}`}>
               {show(units.MASS, dose.massG, grams)} {units.MASS.symbol}
             </Fig>
+            {dose.by === "SCALE" && " weighed"}
+            {dose.by === "WITH_MIX" && " in the mix"}
             {dose.stock && <Box sx={{ color: "text.primary" }}>from a stock cup</Box>}
+            {dose.by === "NOTHING" && (
+              <Box sx={{ color: "error.main" }}>too little to measure: left out</Box>
+            )}
           </Box>
         );
       })}

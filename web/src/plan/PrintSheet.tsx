@@ -1,11 +1,11 @@
 import Box from "@mui/material/Box";
 import type { Dose, PlanAnswer, Session, Task } from "../api/client";
 import { taskName } from "./taskWording";
-import { stockText } from "../card/wording";
+import { doseWords, stockText } from "./doseWords";
 import { Cautions } from "../frame/Cautions";
-import { show, showWith } from "../units/units";
+import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { cavityName, clockTime, cupName, dayAndTime, doseText, findingText } from "./wording";
+import { cavityName, clockTime, cupName, dayAndTime, findingText } from "./wording";
 
 /** What is done for a batch beside weighing, tinting and pouring. */
 const BESIDE = new Set<Task["kind"]>([
@@ -31,13 +31,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
   const tasks = (batch: number, kind: Task["kind"]) =>
     plan.tasks.filter((t) => t.batch === batch && t.kind === kind);
   const doses = (all: Dose[]) =>
-    all
-      .map((d) =>
-        d.stock
-          ? `${showWith(units.MASS, d.stock.takeG, 2)} of the ${d.colourantName} stock`
-          : `${doseText(d.drops, d.scoops)} ${d.colourantName} (${show(units.MASS, d.massG, 2)} ${units.MASS.symbol})`,
-      )
-      .join(", ");
+    all.map((d) => `${d.colourantName}: ${doseWords(d, units)}`).join("; ");
   const begins = Math.min(...plan.batches.map((b) => b.startSeconds), Infinity);
   const steps = (of: Task[]) =>
     of.map((t) => (

@@ -92,6 +92,10 @@ export function mended(
         ...session,
         habits: { ...habits, planning: { ...habits.planning, pairsOfHands: 2 } },
       };
+    case "BY_WEIGHT":
+      return { ...session, habits: { ...habits, measureBy: "WEIGHT" } };
+    case "BY_VOLUME":
+      return { ...session, habits: { ...habits, measureBy: "VOLUME" } };
     case "CHANGE_HOURS":
     case "LEAVE_OUT":
     case "OPEN_SHELF":

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import type { Cup, Finding, Plan } from "../api/client";
+import { doseText } from "./doseWords";
 import { METRIC } from "../units/units";
 import {
   cavityName,
   clockTime,
-  doseText,
   findingText,
   latePours,
   minutes,

@@ -194,6 +194,12 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)} is ${showWith(units.MASS, finding.value, 0)}, and the label allows ${showWith(units.MASS, finding.limit, 0)} at once. Release a cup, or mix more batches.`;
     case "STOCK_CUP":
       return `${capital(place)} wants ${showWith(units.MASS, finding.value, 3)} of a colourant, less than this scale and its drops can tell: let it down from a stock cup, as the card says.`;
+    case "DOSE_OFF":
+      return `${capital(place)} gets ${showWith(units.MASS, finding.value, 2)} of a colourant instead of ${showWith(units.MASS, finding.limit, 2)}: nearer cannot be counted or weighed here. Mix more at once, or use a finer scale.`;
+    case "DOSE_TOO_SMALL":
+      return `${capital(place)} needs ${showWith(units.MASS, finding.limit, 3)} of a colourant: no drop, scoop or scale here measures so little. Weigh a smaller drop or scoop, use a finer scale, or mix more of this colour.`;
+    case "BATCH_ENLARGED":
+      return `${capital(place)}: ${showWith(units.MASS, finding.value, 0)} are mixed where ${showWith(units.MASS, finding.limit, 0)} are needed, because of the steps of scale or marks.`;
     case "POUR_IN_PARTS":
       return `${capital(place)}: takes ${finding.value} cups for one pour.`;
     case "CUP_TWICE":
@@ -408,6 +414,10 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
       return `${mend.value} in 100 will do`;
     case "HELPER":
       return "Ask somebody to help";
+    case "BY_WEIGHT":
+      return `Weigh A and B: ${showWith(units.MASS, mend.value, 0)} in all`;
+    case "BY_VOLUME":
+      return `Measure A and B by marks: ${showWith(units.MASS, mend.value, 0)} in all`;
     case "MOVE_TASK":
       return `Move it to ${clockTime(startsAt, mend.value, session.zoneId)}`;
     case "RELEASE_PIN":
@@ -481,9 +491,17 @@ const FORMULAS: Record<Derivation["formula"], string> = {
     "The whole batch stays in the cup it was mixed in, less what a first cup or stock cups keep.",
   CONTENT_AS_MIXED: "Resin and colourants.",
   CUP_STAYS: "Content less what is poured: what clings, and the overage.",
-  DOSE: "The recipe’s percentage of the finished mix, held at the nearest limit, down to a milligram.",
-  DROPS: "The dose over the mass of one drop; whole drops are counted.",
-  SCOOPS: "The dose as it lies in the scoop, over the scoop’s volume; counted in quarters.",
+  DOSE: "By the recipe: resin × this colourant’s share ÷ (100 − the whole recipe’s share), held at the nearest limit.",
+  DOSE_IN_DROPS: "Drops counted × the mass of one, down to a milligram.",
+  DOSE_IN_SCOOPS: "Scoops counted × what one holds × how dense it lies, down to a milligram.",
+  DOSE_WEIGHED: "What the recipe asks for, in the scale’s steps.",
+  DOSE_FROM_STOCK: "What is taken of the stock × the colour’s share of it.",
+  DOSE_WITH_MIX: "Stirred into the whole mix before it was split; this cup’s share of it.",
+  DOSE_LEFT_OUT: "Nothing here measures so little: none is put in.",
+  DROPS:
+    "What the recipe asks for ÷ the mass of one drop, to a whole number that passes no limit and keeps the recipe’s proportions.",
+  SCOOPS:
+    "What the recipe asks for ÷ what one scoop holds, to a quarter that passes no limit and keeps the recipe’s proportions.",
   LOADING: "What is stirred in, as a share, the way this limit counts.",
   BATCH_NEED:
     "The resin of all cups and what is kept back, and what stays in the mixing cup or cups.",
@@ -575,20 +593,4 @@ export function loadingText(loading: Loading): string {
   return loading.basis === "DROPS_IN_10_ML"
     ? `${loading.percent.toFixed(1)} of ${limit} drops in 10 mL`
     : `${loading.percent.toFixed(1)} of ${limit} %`;
-}
-
-/** Drops and scoops as they are counted out. */
-export function doseText(drops: number | undefined, scoops: number | undefined): string {
-  if (drops !== undefined) {
-    return drops === 1 ? "1 drop" : `${drops} drops`;
-  }
-  if (scoops === undefined) {
-    return "";
-  }
-  if (scoops === 0) {
-    return "a trace";
-  }
-  const whole = Math.floor(scoops);
-  const part = ["", "¼", "½", "¾"][Math.round((scoops - whole) * 4)] ?? "";
-  return `${whole === 0 ? "" : whole}${part} ${scoops <= 1 ? "scoop" : "scoops"}`;
 }

@@ -1,7 +1,7 @@
-import { doseWords } from "../card/wording";
-import type { Batch, Cup, Dose, Plan, Pour, RunStep, Session } from "../api/client";
+import { doseFigure, doseWords, stockText } from "../plan/doseWords";
+import type { Batch, Cup, Plan, Pour, RunStep, Session } from "../api/client";
 import { TASK_WORDS, taskName } from "../plan/taskWording";
-import { doseText, ordinal } from "../plan/wording";
+import { ordinal } from "../plan/wording";
 import { show, showWith, type Units } from "../units/units";
 
 /** What a step says: in large, how much, and a line about how. */
@@ -85,11 +85,19 @@ export function stepWords(step: RunStep, plan: Plan, session: Session, units: Un
         done: "Filled",
       };
     case "STOCK_CUP":
+      return {
+        title: `Stock cup for ${cup?.colourName ?? ""}`,
+        how: (cup?.doses ?? [])
+          .map((d) => stockText(d, units))
+          .filter(Boolean)
+          .join(" · "),
+        done: "Stirred",
+      };
     case "TINT": {
       const [one, ...more] = cup?.doses ?? batch?.tintedWhole ?? [];
       return {
         title: `Tint ${cup?.colourName ?? "the whole batch"}`,
-        ...(one ? dosed(one, units) : {}),
+        ...(one ? doseFigure(one, units) : {}),
         how: [
           ...more.map((d) => `${d.colourantName}: ${doseWords(d, units)}`),
           "Shake it first; stir until no lump is left.",
@@ -145,18 +153,6 @@ export function stepShort(step: RunStep, plan: Plan, session: Session, units: Un
 
 export function waitWords(step: RunStep): string {
   return step.kind === "REST" ? "Let it rest" : capital(TASK_WORDS[step.kind]);
-}
-
-/** The first colourant in large, as it is measured best. */
-function dosed(dose: Dose, units: Units): { figure: string; unit: string } {
-  const counted = doseText(dose.drops, dose.scoops);
-  const at = counted.indexOf(" ");
-  return dose.by === "COUNT" && at > 0
-    ? { figure: counted.slice(0, at), unit: `${counted.slice(at + 1)} ${dose.colourantName}` }
-    : {
-        figure: show(units.MASS, dose.massG, Math.max(2, units.MASS.digits)),
-        unit: `${units.MASS.symbol} ${dose.colourantName}`,
-      };
 }
 
 /** A step as the plan's wording takes it. */

@@ -8,6 +8,7 @@ import calmpour.core.plan.Finding.Mend;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -25,12 +26,23 @@ final class CupLimits implements Rule {
   /** Sums of doses carry the noise of their arithmetic. */
   private static final double HAIR = 1e-9;
 
+  /** Doses are kept in whole ones. */
+  private static final double MILLIGRAM = 1e-3;
+
   @Override
   public void judge(Facts facts, Told told) {
     for (Batch batch : facts.plan().batches()) {
       Job job = facts.job(batch);
+      if (!batch.tintedWhole().isEmpty()) {
+        Tint tint = job.tints().get(batch.cups().get(0).colourId());
+        double resinG = batch.totalG() - batch.firstCupStaysG();
+        doses(tint, batch.tintedWhole(), resinG, "batch/" + batch.number(), told);
+      }
       for (Cup cup : batch.cups()) {
         loading(job, cup, told);
+        if (batch.tintedWhole().isEmpty()) {
+          doses(cup.tint(job), cup.doses(), cup.resinG(), "cup/" + cup.id(), told);
+        }
         room(job, cup, told);
       }
     }
@@ -65,6 +77,27 @@ final class CupLimits implements Rule {
           nearest.limitPercent(),
           "%",
           colour);
+    }
+  }
+
+  /**
+   * What is counted beside what the recipe wants, as far as its limits allow it.
+   *
+   * @param resinG that it is stirred into
+   */
+  private static void doses(
+      Tint tint, List<Cup.Dose> doses, double resinG, String place, Told told) {
+    for (Tint.Share share : tint.shares()) {
+      String id = share.colourant().id();
+      double wantedG = share.gPerGResin() * resinG;
+      double massG =
+          doses.stream().filter(d -> d.colourantId().equals(id)).mapToDouble(Cup.Dose::massG).sum();
+      Mend colour = Told.open("colourant/" + id);
+      if (massG == 0 && wantedG > 0) {
+        told.breach(Finding.Rule.DOSE_TOO_SMALL, place, massG, wantedG, "g", colour);
+      } else if (Math.abs(massG - wantedG) > wantedG * Dosing.TOLD_PERCENT / 100 + MILLIGRAM) {
+        told.near(Finding.Rule.DOSE_OFF, place, massG, wantedG, "g", colour);
+      }
     }
   }
 

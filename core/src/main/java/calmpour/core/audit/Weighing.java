@@ -4,12 +4,44 @@ import calmpour.core.habit.Habits;
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
+import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.WeighOut;
 
 /** A and B are in the label's ratio, within the label's largest batch, and the cup holds them. */
 final class Weighing implements Rule {
   /** More digits than any scale shows. */
   private static final double HAIR = 1e-9;
+
+  /** What is mixed beyond the need, as a share of it, before it is told. */
+  private static final double MUCH_MORE = 0.1;
+
+  /** With the other way of measuring, where that makes less of the same need. */
+  private static void enlarged(Facts facts, Batch batch, double totalG, Told told) {
+    String place = "batch/" + batch.number();
+    Habits habits = facts.job().session().habits();
+    boolean byWeight = batch.measured() == MixRatio.Basis.WEIGHT;
+    WeighOut other =
+        WeighOut.of(
+            facts.job(batch).resin(),
+            batch.needG(),
+            byWeight ? MixRatio.Basis.VOLUME : MixRatio.Basis.WEIGHT,
+            byWeight ? habits.marksDivisionMl() : habits.scaleDivisionG(),
+            habits.ratioTolerancePercent(),
+            Double.POSITIVE_INFINITY,
+            habits.mixing().extraAPercent());
+    if (other.totalG() < totalG) {
+      Finding.Mend.Kind kind = byWeight ? Finding.Mend.Kind.BY_VOLUME : Finding.Mend.Kind.BY_WEIGHT;
+      told.near(
+          Finding.Rule.BATCH_ENLARGED,
+          place,
+          totalG,
+          batch.needG(),
+          "g",
+          new Finding.Mend(kind, other.totalG()));
+    } else {
+      told.note(Finding.Rule.BATCH_ENLARGED, place, totalG, batch.needG(), "g");
+    }
+  }
 
   @Override
   public void judge(Facts facts, Told told) {
@@ -31,6 +63,9 @@ final class Weighing implements Rule {
       Double largest = resin.largestBatchG();
       if (largest != null && a + b > largest + HAIR) {
         told.breach(Finding.Rule.BATCH_TOO_LARGE, place, a + b, largest, "g", Told.ANOTHER_BATCH);
+      }
+      if (a + b > batch.needG() * (1 + MUCH_MORE) + HAIR) {
+        enlarged(facts, batch, a + b, told);
       }
       double volume = a / resin.knownDensityA().value() + b / resin.knownDensityB().value();
       if (volume > batch.mixingCup().capacityMl() + HAIR) {

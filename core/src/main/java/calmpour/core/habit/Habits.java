@@ -252,4 +252,35 @@ public record Habits(
         otherCare,
         otherPlanning);
   }
+
+  /**
+   * The same habits with another way of measuring A and B.
+   *
+   * @param marksMl division of the cup's marks, where they are read
+   */
+  public Habits withMeasureBy(MeasureBy other, double marksMl) {
+    return new Habits(
+        other,
+        firstPart,
+        scaleDivisionG,
+        marksMl,
+        overagePercent,
+        residueG,
+        residuePercent,
+        headroomPercent,
+        capAllPercent,
+        capLiquidPercent,
+        stirMinutes,
+        restMinutes,
+        marginMinutes,
+        ratioTolerancePercent,
+        thickWaitMinutes,
+        gelWaitMinutes,
+        curedWaitHours,
+        mixing,
+        splitting,
+        tinting,
+        care,
+        planning);
+  }
 }

@@ -12,10 +12,10 @@ import calmpour.core.mould.MouldMake;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Dosing;
 import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.Look;
 import calmpour.core.tint.Rgb;
-import calmpour.core.tint.StockCup;
 import calmpour.core.tint.StrengthSteps;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
@@ -78,28 +78,13 @@ final class Assembly {
         Milligrams.grams(batch.firstStaysMg()),
         batch.split() ? new Limits(job).reserveG() : 0,
         Bodies.startC(job),
-        tintedWhole(batch),
+        batch.wholeDoses().stream().map(Assembly::dose).toList(),
         batch.split(),
         cups,
         its.stream().mapToInt(Task::startSeconds).min().orElse(0),
         laid == null ? 0 : laid.times().contact(number),
         laid == null ? 0 : laid.times().mixed(number),
         end == null ? 0 : end);
-  }
-
-  private List<Cup.Dose> tintedWhole(MixSheet.FilledBatch batch) {
-    List<Cup.Dose> doses = new ArrayList<>();
-    Tint tint = batch.cups().get(0).tint();
-    for (int i = 0; i < batch.tintedStaysMg().size(); i++) {
-      long mg = batch.tintedStaysMg().get(i);
-      for (MixSheet.FilledCup cup : batch.cups()) {
-        mg += cup.dosesMg().get(i);
-      }
-      double divisionG = job.session().habits().scaleDivisionG();
-      Colourant colourant = tint.shares().get(i).colourant();
-      doses.add(dose(colourant, Milligrams.grams(mg), divisionG, tint.heldAt() < 1, null));
-    }
-    return doses;
   }
 
   private Cup cup(
@@ -149,13 +134,13 @@ final class Assembly {
         cup.contentMl(),
         Milligrams.grams(cup.pouredMg()),
         Milligrams.grams(cup.contentMg() - cup.pouredMg()),
-        doses(cup, job.session().habits().scaleDivisionG()),
+        cup.doses().stream().map(Assembly::dose).toList(),
         cup.tint().heldAt(),
-        cup.tint().readings().stream().map(Assembly::loading).toList(),
+        cup.asCounted().readings().stream().map(Assembly::loading).toList(),
         cup.hand() == CupDraft.BY_PLAN ? null : cup.hand(),
-        cup.tint().inAll(),
-        cup.tint().waterPercent(),
-        cup.tint().solventPercent(),
+        cup.asCounted().inAll(),
+        cup.asCounted().waterPercent(),
+        cup.asCounted().solventPercent(),
         strength(cup),
         look(cup),
         pours,
@@ -289,46 +274,26 @@ final class Assembly {
     return job.tint(level, level.colour());
   }
 
-  private static List<Cup.Dose> doses(MixSheet.FilledCup cup, double divisionG) {
-    List<Cup.Dose> doses = new ArrayList<>();
-    for (int i = 0; i < cup.dosesMg().size(); i++) {
-      Colourant colourant = cup.tint().shares().get(i).colourant();
-      double massG = Milligrams.grams(cup.dosesMg().get(i));
-      StockCup stock = cup.stocks().get(i).orElse(null);
-      doses.add(dose(colourant, massG, divisionG, cup.tint().heldAt() < 1, stock));
-    }
-    return doses;
-  }
-
-  /**
-   * @param atLimit whether there is no room for part of a drop more
-   */
-  static Cup.Dose dose(
-      Colourant colourant,
-      double massG,
-      double divisionG,
-      boolean atLimit,
-      @Nullable StockCup stock) {
-    double exact = massG / colourant.countedG();
-    double whole = atLimit ? Math.floor(exact + 1e-6) : Math.rint(exact);
-    double off = exact == 0 ? 0 : whole / exact - 1;
+  private static Cup.Dose dose(Dosing.Counted counted) {
+    Colourant colourant = counted.colourant();
+    boolean told = counted.by() != Dosing.By.WITH_MIX && counted.by() != Dosing.By.NOTHING;
     boolean liquid = colourant.form().liquid();
-    // A scale that shows the dose to a twentieth is better than any count.
-    boolean weighs = divisionG / 2 <= massG * 0.05;
-    Cup.DoseBy by =
-        stock != null
-            ? Cup.DoseBy.STOCK
-            : weighs || divisionG / 2 / massG < Math.abs(off) ? Cup.DoseBy.SCALE : Cup.DoseBy.COUNT;
+    // Beside a weight the nearest count is told, for who has no scale at hand.
+    double count =
+        counted.by() == Dosing.By.SCALE
+            ? Math.rint(counted.massG() / colourant.countedG())
+            : counted.count();
     return new Cup.Dose(
         colourant.id(),
         colourant.name(),
-        massG,
-        liquid ? (Integer) (int) whole : null,
-        liquid ? (Double) (off * 100) : null,
-        liquid ? null : (Double) (Math.rint(exact) / 4),
+        Milligrams.grams(Milligrams.down(counted.massG())),
+        counted.wantedG(),
+        counted.errorPercent(),
+        told && liquid ? (Integer) (int) count : null,
+        told && !liquid ? (Double) (count / 4) : null,
         colourant.implement(),
-        by,
-        stock);
+        counted.by(),
+        counted.stock());
   }
 
   Plan plan(List<Batch> batches, List<Task> tasks) {

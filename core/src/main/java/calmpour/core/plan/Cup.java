@@ -2,6 +2,7 @@ package calmpour.core.plan;
 
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
+import calmpour.core.tint.Dosing;
 import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.LoadingLimit;
 import calmpour.core.tint.Look;
@@ -160,16 +161,20 @@ public record Cup(
   }
 
   /** Its colour as it is in its batch's resin. */
-  Tint tint(Job inResin) {
+  public Tint tint(Job inResin) {
     return inResin.tints().get(colourId);
   }
 
   /**
-   * One colourant for one cup.
+   * One colourant for one cup, as it is counted into it.
    *
-   * @param drops whole drops, for liquids
-   * @param dropsErrorPercent what rounding to whole drops does to the dose
-   * @param scoops level scoops to a quarter, for what is not liquid
+   * @param massG that is brought that way, in whole milligrams
+   * @param wantedG by the recipe, as far as the limits allow it, for the resin in the cup
+   * @param errorPercent how far {@code massG} is off that
+   * @param drops whole drops of a liquid, into the cup or its stock; beside a weight about so many;
+   *     null where nothing is counted
+   * @param scoops level scoops to a quarter, for what is not liquid; null where they are not
+   *     counted
    * @param implement what it is counted with; null where nobody has named it
    * @param by how it is measured best
    * @param stock the stronger mix it is taken from, where it is too small to be measured
@@ -178,19 +183,13 @@ public record Cup(
       String colourantId,
       String colourantName,
       double massG,
+      double wantedG,
+      double errorPercent,
       @Nullable Integer drops,
-      @Nullable Double dropsErrorPercent,
       @Nullable Double scoops,
       @Nullable String implement,
-      DoseBy by,
+      Dosing.By by,
       @Nullable StockCup stock) {}
-
-  /** How a dose is measured. */
-  public enum DoseBy {
-    SCALE,
-    COUNT,
-    STOCK
-  }
 
   /**
    * What stronger and weaker mean for a cup.

@@ -10,7 +10,10 @@ import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Clings;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Dosing;
 import calmpour.core.tint.LoadingBasis;
+import calmpour.core.tint.StockCup;
 import calmpour.core.tint.Tint;
 import java.util.List;
 
@@ -73,9 +76,12 @@ final class CupNotes {
         Formula.CUP_RESIN,
         step -> {
           step.from("content", contentKey, content, "g");
-          doses(step, cup, at);
+          doses(step, cup, at + (lone ? "/doseNeeded/" : "/dose/"));
         });
-    noteDoses(cup, at, resinG);
+    noteDoses(cup, at + (lone ? "/doseNeeded/" : "/dose/"), resinG);
+    if (!lone) {
+      noteLoading(cup, at, resinG);
+    }
     if (!lone) {
       noteStays(cup, at);
     }
@@ -115,8 +121,10 @@ final class CupNotes {
         Formula.CONTENT_AS_MIXED,
         step -> {
           step.from("resin", at + "/resinG", resinG, "g");
-          doses(step, cup, at);
+          doses(step, cup, at + "/dose/");
         });
+    noteDoses(cup, at + "/dose/", resinG);
+    noteLoading(cup, at, resinG);
     noteStays(cup, at);
   }
 
@@ -134,10 +142,9 @@ final class CupNotes {
   }
 
   private static void doses(Recorder.Step step, MixSheet.FilledCup cup, String at) {
-    for (int i = 0; i < cup.dosesMg().size(); i++) {
-      var colourant = cup.tint().shares().get(i).colourant();
-      double dose = Milligrams.grams(cup.dosesMg().get(i));
-      step.from(colourant.name(), at + "/dose/" + colourant.id() + "/massG", dose, "g");
+    for (Dosing.Counted dose : cup.doses()) {
+      double mass = Milligrams.grams(Milligrams.down(dose.massG()));
+      step.from(dose.colourant().name(), at + dose.colourant().id() + "/massG", mass, "g");
     }
   }
 
@@ -242,46 +249,101 @@ final class CupNotes {
   }
 
   private void noteDoses(MixSheet.FilledCup cup, String at, double resinG) {
-    List<Tint.Share> shares = cup.tint().shares();
-    for (int i = 0; i < shares.size(); i++) {
-      var colourant = shares.get(i).colourant();
-      String dose = at + "/dose/" + colourant.id();
-      double asked =
-          cup.colour().percentsOfMix().get(i) * job.session().strengthOf(cup.colour().id());
-      double mass = Milligrams.grams(cup.dosesMg().get(i));
+    double strength = job.session().strengthOf(cup.colour().id());
+    List<Double> percents = cup.colour().percentsOfMix();
+    double all = percents.stream().mapToDouble(p -> p * strength).sum();
+    for (int i = 0; i < cup.doses().size(); i++) {
+      Dosing.Counted dose = cup.doses().get(i);
+      String its = at + dose.colourant().id();
+      double asked = percents.get(i) * strength;
       recorder.note(
-          dose + "/massG",
-          mass,
+          its + "/wantedG",
+          dose.wantedG(),
           "g",
           Formula.DOSE,
           step ->
-              step.given("recipe, of the mix", cup.colour().name(), asked, "%", Origin.CHOSEN)
+              step.given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT)
+                  .given("recipe, of the mix", dose.colourant().name(), asked, "%", Origin.CHOSEN)
+                  .given(
+                      "the whole recipe, of the mix", cup.colour().name(), all, "%", Origin.CHOSEN)
                   .given(
                       "held at, of the recipe",
                       null,
                       cup.tint().heldAt() * 100,
                       "%",
-                      Origin.WORKED_OUT)
-                  .given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT));
-      recorder.note(
-          dose + "/drops",
-          mass / colourant.knownDropG().value(),
-          "drops",
-          Formula.DROPS,
-          step ->
-              step.from("dose", dose + "/massG", mass, "g")
-                  .given("one drop", colourant.name(), colourant.knownDropG(), "g"));
-      recorder.note(
-          dose + "/scoops",
-          mass / colourant.knownBulkDensity().value() / colourant.knownScoopMl().value(),
-          "scoops",
-          Formula.SCOOPS,
-          step ->
-              step.from("dose", dose + "/massG", mass, "g")
-                  .given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL")
-                  .given("one scoop", colourant.name(), colourant.knownScoopMl(), "mL"));
+                      Origin.WORKED_OUT));
+      noteCounted(dose, its);
     }
-    List<Tint.Reading> readings = cup.tint().readings();
+  }
+
+  private void noteCounted(Dosing.Counted dose, String its) {
+    var colourant = dose.colourant();
+    double mass = Milligrams.grams(Milligrams.down(dose.massG()));
+    boolean liquid = colourant.form().liquid();
+    String wanted = its + "/wantedG";
+    recorder.note(
+        its + "/massG",
+        mass,
+        "g",
+        switch (dose.by()) {
+          case SCALE -> Formula.DOSE_WEIGHED;
+          case STOCK -> Formula.DOSE_FROM_STOCK;
+          case NOTHING -> Formula.DOSE_LEFT_OUT;
+          case WITH_MIX -> Formula.DOSE_WITH_MIX;
+          case COUNT -> liquid ? Formula.DOSE_IN_DROPS : Formula.DOSE_IN_SCOOPS;
+        },
+        step -> {
+          switch (dose.by()) {
+            case STOCK -> {
+              StockCup stock = java.util.Objects.requireNonNull(dose.stock());
+              step.given("taken of the stock", null, stock.takeG(), "g", Origin.WORKED_OUT)
+                  .given("resin in the stock", null, stock.resinG(), "g", Origin.WORKED_OUT)
+                  .given(
+                      "colour in the stock",
+                      colourant.name(),
+                      stock.colourantG(),
+                      "g",
+                      Origin.WORKED_OUT)
+                  .from("wanted", wanted, dose.wantedG(), "g");
+            }
+            case COUNT -> {
+              String counted = its + (liquid ? "/drops" : "/scoops");
+              double count = liquid ? dose.count() : dose.count() / 4.0;
+              step.from("counted", counted, count, liquid ? "drops" : "scoops");
+              implement(step, colourant);
+            }
+            case SCALE ->
+                step.from("wanted", wanted, dose.wantedG(), "g")
+                    .rounded(dose.wantedG(), job.session().habits().scaleDivisionG(), false);
+            case NOTHING, WITH_MIX -> step.from("wanted", wanted, dose.wantedG(), "g");
+          }
+        });
+    if (dose.by() == Dosing.By.COUNT) {
+      double unitG = colourant.countedG() * (liquid ? 1 : 4);
+      recorder.note(
+          its + (liquid ? "/drops" : "/scoops"),
+          liquid ? dose.count() : dose.count() / 4.0,
+          liquid ? "drops" : "scoops",
+          liquid ? Formula.DROPS : Formula.SCOOPS,
+          step -> {
+            step.from("wanted", wanted, dose.wantedG(), "g");
+            implement(step, colourant);
+            step.rounded(dose.wantedG() / unitG, liquid ? 1 : 0.25, false);
+          });
+    }
+  }
+
+  private static void implement(Recorder.Step step, Colourant colourant) {
+    if (colourant.form().liquid()) {
+      step.given("one drop", colourant.name(), colourant.knownDropG(), "g");
+    } else {
+      step.given("one scoop", colourant.name(), colourant.knownScoopMl(), "mL")
+          .given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL");
+    }
+  }
+
+  private void noteLoading(MixSheet.FilledCup cup, String at, double resinG) {
+    List<Tint.Reading> readings = cup.asCounted().readings();
     for (int i = 0; i < readings.size(); i++) {
       Tint.Reading reading = readings.get(i);
       recorder.note(
@@ -302,9 +364,9 @@ final class CupNotes {
                     reading.basis() == LoadingBasis.DROPS_IN_10_ML ? "drops" : "%",
                     origin)
                 .given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT);
-            for (int s = 0; s < shares.size(); s++) {
-              var colourant = shares.get(s).colourant();
-              double mass = Milligrams.grams(cup.dosesMg().get(s));
+            for (Dosing.Counted dose : cup.doses()) {
+              var colourant = dose.colourant();
+              double mass = Milligrams.grams(Milligrams.down(dose.massG()));
               step.from(colourant.name(), at + "/dose/" + colourant.id() + "/massG", mass, "g")
                   .given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL");
             }

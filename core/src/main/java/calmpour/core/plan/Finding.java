@@ -124,7 +124,10 @@ public record Finding(
     CUPS_SHORT,
     CUP_TWICE,
     NOT_SURE_ENOUGH,
-    BEGINS_LATER;
+    BEGINS_LATER,
+    DOSE_OFF,
+    DOSE_TOO_SMALL,
+    BATCH_ENLARGED;
 
     /**
      * Rules about the right kind of resin, mould or colour: told, and the maker may know better.
@@ -186,7 +189,11 @@ public record Finding(
       /** To be content with {@code value} % sure. */
       LESS_SURE,
       /** Another pair of hands. */
-      HELPER
+      HELPER,
+      /** A and B on the scale instead of by marks, */
+      BY_WEIGHT,
+      /** or by marks instead of on the scale. */
+      BY_VOLUME
     }
 
     /** A change that is clear without a target. */

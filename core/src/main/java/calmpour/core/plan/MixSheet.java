@@ -12,14 +12,18 @@ import calmpour.core.session.Clings;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
-import calmpour.core.tint.StockCup;
+import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.Objects;
+import java.util.function.UnaryOperator;
 
 /** Masses of one batch: what goes into every cup, and so how much A and B. */
 final class MixSheet {
+  /** A dose follows from the resin and the resin from the dose; twice is mostly enough. */
+  private static final int TURNS = 4;
+
   private final Job job;
   private final Recorder recorder;
   private final Habits habits;
@@ -37,8 +41,7 @@ final class MixSheet {
   /**
    * One cup with its masses in milligrams.
    *
-   * @param dosesMg in the order of the colour's recipe
-   * @param stocks stock cups for doses too small to measure, in the same order
+   * @param doses as they are counted, in the order of the colour's recipe
    * @param hand which of the cups put together by hand it is, or {@link CupDraft#BY_PLAN}
    */
   record FilledCup(
@@ -49,21 +52,34 @@ final class MixSheet {
       CupKind kind,
       long pouredMg,
       long resinMg,
-      List<Long> dosesMg,
-      List<Optional<StockCup>> stocks,
+      List<Dosing.Counted> doses,
       int hand) {
     long contentMg() {
-      return resinMg + dosesMg.stream().mapToLong(Long::longValue).sum();
+      return resinMg + dosesMg();
+    }
+
+    private long dosesMg() {
+      return doses.stream().mapToLong(MixSheet::mg).sum();
     }
 
     double contentMl() {
       return Milligrams.grams(contentMg()) / tint.mixDensity();
     }
 
+    /** The mix as it is counted together, with the limits of its colour. */
+    Tint asCounted() {
+      return counted(doses, resinMg, tint);
+    }
+
+    private FilledCup holding(long newResinMg, List<Dosing.Counted> newDoses) {
+      return new FilledCup(id, colour, tint, pours, kind, pouredMg, newResinMg, newDoses, hand);
+    }
+
     /** Resin that its stock cups take beyond what comes back with the stock, g. */
     double stockExtraG() {
-      return stocks.stream()
-          .flatMap(Optional::stream)
+      return doses.stream()
+          .map(Dosing.Counted::stock)
+          .filter(Objects::nonNull)
           .mapToDouble(s -> s.resinG() - s.resinWithItG())
           .sum();
     }
@@ -72,8 +88,8 @@ final class MixSheet {
   /**
    * One batch with its masses.
    *
-   * @param tintedStaysMg where the whole mix is tinted before it is split: what stays of each
-   *     colourant in the mixing cup; empty otherwise
+   * @param wholeDoses where the whole mix is tinted before it is split: what is stirred into it;
+   *     empty otherwise
    * @param firstStaysMg what clings to the first of two mixing cups; 0 where there is one
    */
   record FilledBatch(
@@ -86,11 +102,11 @@ final class MixSheet {
       long partBMg,
       CupKind mixingCup,
       boolean split,
-      List<Long> tintedStaysMg,
+      List<Dosing.Counted> wholeDoses,
       long firstStaysMg,
       List<FilledCup> cups) {
     boolean tintedWhole() {
-      return !tintedStaysMg.isEmpty();
+      return !wholeDoses.isEmpty();
     }
 
     long totalMg() {
@@ -99,16 +115,18 @@ final class MixSheet {
 
     /** What is left in the mixing cups, the clear reserve and what stock cups keep with it. */
     long staysMg() {
-      return resinStaysMg() + tintedStaysMg.stream().mapToLong(Long::longValue).sum();
+      long colourMg = wholeDoses.stream().mapToLong(MixSheet::mg).sum();
+      long inCups = tintedWhole() ? cups.stream().mapToLong(FilledCup::dosesMg).sum() : 0;
+      return totalMg() - cups.stream().mapToLong(FilledCup::resinMg).sum() + colourMg - inCups;
     }
 
-    private long resinStaysMg() {
-      return totalMg() - cups.stream().mapToLong(FilledCup::resinMg).sum();
+    /** What is tinted where that is done before splitting, mg of resin. */
+    private long wholeMg() {
+      return totalMg() - firstStaysMg;
     }
 
     /** The same batch, tinted before it is split. */
-    private FilledBatch tinted() {
-      List<Long> stays = doses(cups.get(0).tint, resinStaysMg() - firstStaysMg);
+    private FilledBatch tinted(List<Dosing.Counted> whole) {
       return new FilledBatch(
           number,
           resinId,
@@ -119,10 +137,25 @@ final class MixSheet {
           partBMg,
           mixingCup,
           split,
-          stays,
+          whole,
           firstStaysMg,
           cups);
     }
+  }
+
+  /** A dose in the plan's milligrams: down, since it has an upper limit. */
+  private static long mg(Dosing.Counted dose) {
+    return Milligrams.down(dose.massG());
+  }
+
+  private static Tint counted(List<Dosing.Counted> doses, long resinMg, Tint tint) {
+    double resinG = Milligrams.grams(resinMg);
+    return Tint.asStirred(
+        doses.stream()
+            .map(d -> new Tint.Share(d.colourant(), Milligrams.grams(mg(d)) / resinG))
+            .toList(),
+        tint.resinDensity(),
+        tint.limits());
   }
 
   /** How A and B are measured in this session. */
@@ -135,15 +168,39 @@ final class MixSheet {
   }
 
   FilledBatch fill(int number, BatchDraft.Settled draft) {
+    if (!tintedWhole(draft)) {
+      List<FilledCup> withStocks = cups(number, draft, cup -> counted(cup, true));
+      double wanted = resinG(withStocks) + reserveG(draft);
+      CupKind wantedIn = draft.lone() ? withStocks.get(0).kind : limits.mixed(wanted).kind();
+      // Where a batch has no room for stock cups, small doses are counted as well as they can be.
+      boolean room = limits.mixes(wantedIn, limits.mixedG(wantedIn, wanted, !draft.lone()));
+      List<FilledCup> cups = room ? withStocks : cups(number, draft, cup -> counted(cup, false));
+      return fill(number, draft, cups, room);
+    }
+    Tint tint = draft.cups().get(0).tint;
+    FilledBatch asAsked = fill(number, draft, cups(number, draft, cup -> share(cup, tint)), false);
+    List<Dosing.Counted> doses = dosing(tint, asAsked.wholeMg(), false);
+    Tint asCounted = counted(doses, asAsked.wholeMg(), tint);
+    FilledBatch batch =
+        fill(number, draft, cups(number, draft, cup -> share(cup, asCounted)), false);
+    List<Dosing.Counted> whole = new ArrayList<>();
+    for (int i = 0; i < doses.size(); i++) {
+      Dosing.Counted d = doses.get(i);
+      double wantedG = Milligrams.grams(batch.wholeMg()) * tint.shares().get(i).gPerGResin();
+      whole.add(
+          new Dosing.Counted(d.colourant(), d.by(), d.count(), d.massG(), wantedG, d.stock()));
+    }
+    return batch.tinted(whole);
+  }
+
+  private double reserveG(BatchDraft.Settled draft) {
+    return draft.lone() ? 0 : limits.reserveG();
+  }
+
+  private FilledBatch fill(
+      int number, BatchDraft.Settled draft, List<FilledCup> cups, boolean stocked) {
     boolean lone = draft.lone();
-    double reserveG = lone ? 0 : limits.reserveG();
-    boolean whole = tintedWhole(draft);
-    List<FilledCup> withStocks = cups(number, draft, !whole);
-    double wanted = resinG(withStocks) + reserveG;
-    CupKind wantedIn = lone ? withStocks.get(0).kind : limits.mixed(wanted).kind();
-    // Where a batch has no room for stock cups, small doses are counted as well as they can be.
-    boolean stocked = limits.mixes(wantedIn, limits.mixedG(wantedIn, wanted, !lone));
-    List<FilledCup> cups = stocked ? withStocks : cups(number, draft, false);
+    double reserveG = reserveG(draft);
     double neededG = resinG(cups) + reserveG;
     CupKind kind = lone ? cups.get(0).kind : limits.mixed(neededG).kind();
     double needG = Milligrams.grams(Milligrams.up(limits.mixedG(kind, neededG, !lone)));
@@ -169,8 +226,7 @@ final class MixSheet {
             CupNotes.clings(step, kind, limits.clings(kind));
           }
         });
-    FilledBatch batch = weighed(number, draft.stage(), needG, lone, kind, cups);
-    return whole ? batch.tinted() : batch;
+    return weighed(number, draft.stage(), needG, lone, kind, cups, stocked);
   }
 
   /** Whether this batch is tinted in the mixing cup: by habit, and one colour in several cups. */
@@ -183,10 +239,11 @@ final class MixSheet {
         && draft.cups().stream().allMatch(c -> c.colour.id().equals(colour.id()));
   }
 
-  private List<FilledCup> cups(int number, BatchDraft.Settled draft, boolean stocked) {
+  private static List<FilledCup> cups(
+      int number, BatchDraft.Settled draft, UnaryOperator<FilledCup> filled) {
     List<FilledCup> cups = new ArrayList<>();
     for (int i = 0; i < draft.cups().size(); i++) {
-      cups.add(cup(number + "." + (i + 1), draft.cups().get(i), stocked));
+      cups.add(filled.apply(empty(number + "." + (i + 1), draft.cups().get(i))));
     }
     return cups;
   }
@@ -211,7 +268,6 @@ final class MixSheet {
             0,
             Milligrams.up(massG),
             List.of(),
-            List.of(),
             CupDraft.BY_PLAN);
     recorder.note(
         "batch/" + number + "/needG",
@@ -219,11 +275,17 @@ final class MixSheet {
         "g",
         Formula.BATCH_NEED,
         step -> step.given("total asked for", null, massG, "g", Origin.CHOSEN));
-    return weighed(number, 0, massG, true, kind, List.of(cup));
+    return weighed(number, 0, massG, true, kind, List.of(cup), false);
   }
 
   private FilledBatch weighed(
-      int number, int stage, double needG, boolean lone, CupKind mixingCup, List<FilledCup> cups) {
+      int number,
+      int stage,
+      double needG,
+      boolean lone,
+      CupKind mixingCup,
+      List<FilledCup> cups,
+      boolean stocked) {
     MixRatio.Basis basis = measured(job);
     double division =
         basis == MixRatio.Basis.WEIGHT ? habits.scaleDivisionG() : habits.marksDivisionMl();
@@ -250,21 +312,19 @@ final class MixSheet {
     long firstStaysMg = firstStaysMg(mixingCup, partAMg + partBMg);
     List<FilledCup> filled = cups;
     if (lone) {
-      // The mix stays where it is, with what rounding up added.
-      FilledCup only = cups.get(0);
-      long stockMg = Milligrams.up(only.stockExtraG());
-      FilledCup whole =
-          new FilledCup(
-              only.id,
-              only.colour,
-              only.tint,
-              only.pours,
-              only.kind,
-              only.pouredMg,
-              partAMg + partBMg - firstStaysMg - stockMg,
-              only.dosesMg,
-              only.stocks,
-              only.hand);
+      // The mix stays where it is, with what rounding up added; its doses are for that.
+      FilledCup whole = cups.get(0);
+      long stockMg = Milligrams.up(whole.stockExtraG());
+      for (int turn = 0; turn < TURNS; turn++) {
+        long resinMg = partAMg + partBMg - firstStaysMg - stockMg;
+        whole = whole.holding(resinMg, dosing(whole.tint, resinMg, stocked));
+        long takenMg = Milligrams.up(whole.stockExtraG());
+        if (takenMg == stockMg) {
+          break;
+        }
+        stockMg = takenMg;
+        whole = whole.holding(partAMg + partBMg - firstStaysMg - stockMg, whole.doses);
+      }
       new CupNotes(job, recorder).noteAsMixed(whole, number, firstStaysMg + stockMg);
       filled = List.of(whole);
     }
@@ -380,49 +440,61 @@ final class MixSheet {
         .given("density of B", resin.name(), resin.knownDensityB(), "g/mL");
   }
 
-  private FilledCup cup(String id, CupDraft draft, boolean stocked) {
-    CupKind kind = draft.kind;
-    Clings clings = limits.clings(kind);
-    long contentMg =
-        Milligrams.up(clings.contentFor(limits.loadG(draft.pouredMg, draft.mayTakeMoreMg)));
-    Tint tint = draft.tint;
-    long resinMg = Milligrams.up(Milligrams.grams(contentMg) / (1 + tint.gPerGResin()));
-    List<Long> doses = doses(tint, resinMg);
-    // Doses are rounded down to keep the limits, so the resin makes up for the lost milligrams.
-    long missing = contentMg - resinMg - doses.stream().mapToLong(Long::longValue).sum();
-    if (missing > 0) {
-      resinMg += missing;
-      doses = doses(tint, resinMg);
-    }
-    List<Optional<StockCup>> stocks = new ArrayList<>();
-    double roomG = stocked ? Milligrams.grams(resinMg) : 0;
-    for (int i = 0; i < doses.size(); i++) {
-      double doseG = Milligrams.grams(doses.get(i));
-      Optional<StockCup> stock =
-          StockCup.of(tint.shares().get(i).colourant(), doseG, habits.scaleDivisionG(), roomG);
-      roomG -= stock.map(StockCup::resinWithItG).orElse(0.0);
-      stocks.add(stock);
-    }
+  private static FilledCup empty(String id, CupDraft draft) {
     return new FilledCup(
         id,
         draft.colour,
-        tint,
+        draft.tint,
         draft.pours,
-        kind,
+        draft.kind,
         draft.pouredMg,
-        resinMg,
-        doses,
-        stocks,
+        0,
+        List.of(),
         draft.hand);
   }
 
-  /**
-   * Rounding a dose down takes up to a milligram out of the mix that a limit on another one counts
-   * in; so all are reckoned for a milligram of resin less for each of them.
-   */
-  private static List<Long> doses(Tint tint, long resinMg) {
-    double resinG = Milligrams.grams(Math.max(0, resinMg - tint.shares().size()));
-    return tint.shares().stream().map(s -> Milligrams.down(resinG * s.gPerGResin())).toList();
+  /** What has to be in a cup so that all of its pours come out of it, mg. */
+  private long neededMg(FilledCup cup) {
+    long mayTakeMoreMg = cup.pours.stream().mapToLong(PourDraft::mayTakeMoreMg).sum();
+    return Milligrams.up(
+        limits.clings(cup.kind).contentFor(limits.loadG(cup.pouredMg, mayTakeMoreMg)));
+  }
+
+  /** A cup that is tinted by itself. */
+  private FilledCup counted(FilledCup cup, boolean stocked) {
+    long contentMg = neededMg(cup);
+    long resinMg = Milligrams.up(Milligrams.grams(contentMg) / (1 + cup.tint.gPerGResin()));
+    FilledCup full = cup.holding(resinMg, dosing(cup.tint, resinMg, stocked));
+    // Where a dose is counted down, resin makes up for it, and may make room for another drop.
+    for (int turn = 0; turn < TURNS && full.contentMg() < contentMg; turn++) {
+      resinMg += contentMg - full.contentMg();
+      full = cup.holding(resinMg, dosing(cup.tint, resinMg, stocked));
+    }
+    long missing = contentMg - full.contentMg();
+    return missing > 0 ? full.holding(resinMg + missing, full.doses) : full;
+  }
+
+  /** A cup of a mix that is tinted before it is split. */
+  private FilledCup share(FilledCup cup, Tint whole) {
+    long contentMg = neededMg(cup);
+    long resinMg = Milligrams.up(Milligrams.grams(contentMg) / (1 + whole.gPerGResin()));
+    FilledCup full = cup.holding(resinMg, shares(whole, resinMg));
+    long missing = Math.max(0, contentMg - full.contentMg());
+    return full.holding(resinMg + missing, shares(whole, resinMg + missing));
+  }
+
+  private static List<Dosing.Counted> shares(Tint whole, long resinMg) {
+    double resinG = Milligrams.grams(resinMg);
+    return whole.shares().stream()
+        .map(s -> {
+          double massG = resinG * s.gPerGResin();
+          return new Dosing.Counted(s.colourant(), Dosing.By.WITH_MIX, 0, massG, massG, null);
+        })
+        .toList();
+  }
+
+  private List<Dosing.Counted> dosing(Tint tint, long resinMg, boolean stocked) {
+    return Dosing.of(tint, Milligrams.grams(resinMg), habits.scaleDivisionG(), stocked);
   }
 
   /** The smallest kind with headroom for the volume, otherwise the largest there is. */

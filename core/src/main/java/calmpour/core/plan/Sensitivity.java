@@ -121,7 +121,10 @@ public final class Sensitivity {
       for (Cup cup : batch.cups()) {
         for (Cup.Dose dose : cup.doses()) {
           if (dose.colourantId().equals(colourantId)) {
-            double count = dose.drops() != null ? dose.drops() : dose.scoops();
+            double count =
+                dose.drops() != null
+                    ? dose.drops()
+                    : dose.scoops() != null ? dose.scoops() : dose.massG();
             counts.put(cup.id(), count);
           }
         }

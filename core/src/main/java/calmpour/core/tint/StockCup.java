@@ -20,9 +20,6 @@ public record StockCup(
     double takeG,
     double errorPercent,
     double leftG) {
-  /** A dose is too coarse when counting or weighing may be off by more than this share. */
-  public static final double COARSE = 0.2;
-
   /** Largest stock cup that anybody would mix for one dose, g. */
   private static final int MOST_RESIN_G = 40;
 
@@ -30,8 +27,8 @@ public record StockCup(
   private static final double FINE = 0.1;
 
   /**
-   * The smallest stock cup that makes the dose weighable; empty when the dose can be counted or
-   * weighed as it is, or when the stock would bring more resin than its cup is to hold.
+   * The smallest stock cup that makes the dose weighable; empty when the stock would bring more
+   * resin than its cup is to hold, or when nothing of it would show on the scale.
    *
    * @param doseG wanted, more than 0
    * @param divisionG of the scale
@@ -41,9 +38,7 @@ public record StockCup(
       Colourant colourant, double doseG, double divisionG, double cupResinG) {
     double unit = colourant.countedG();
     double exact = doseG / unit;
-    boolean countable = Math.abs(Math.round(exact) / exact - 1) <= COARSE;
-    boolean weighable = divisionG / 2 / doseG <= COARSE;
-    if (!(doseG > 0) || countable || weighable) {
+    if (!(doseG > 0)) {
       return Optional.empty();
     }
     // One unit is enough below it; above, the dose lies between two counts, so one more is needed.
@@ -63,6 +58,13 @@ public record StockCup(
     }
     // Thinner than any stock worth mixing, nothing of it would show on the scale.
     return Optional.ofNullable(best).filter(s -> s.takeG() > 0 && s.resinWithItG() < cupResinG);
+  }
+
+  /** The same stock, of which a division less is taken. */
+  StockCup less(double divisionG) {
+    double take = WholeSteps.nearest(takeG - divisionG, divisionG);
+    double error = (1 + errorPercent / 100) * take / takeG - 1;
+    return new StockCup(counted, colourantG, resinG, take, error * 100, leftG + takeG - take);
   }
 
   /** Resin that comes into the colour's cup with the stock, g. */

@@ -151,6 +151,12 @@ class EachRuleTest {
       case TINT_HELD_BACK -> at("cup/1.1", coloured(9, ColourantForm.LIQUID_TINT));
       case LOADING_NEAR_LIMIT -> at("cup/1.1", coloured(6, ColourantForm.LIQUID_TINT));
       case LOADING_OVER_LIMIT -> at("cup/1.1", new Scene().cup(c -> Breakage.dosed(c, 8)));
+      case DOSE_OFF -> at("cup/1.1", new Scene().cup(c -> Breakage.dosed(c, 1.3)));
+      case DOSE_TOO_SMALL -> at("cup/1.1", new Scene().cup(c -> Breakage.dosed(c, 0)));
+      case BATCH_ENLARGED ->
+          at(
+              "batch/1",
+              Scene.with(s -> s.habits = s.habits.withMeasureBy(Habits.MeasureBy.VOLUME, 20)));
       case RATIO_OFF -> at("batch/1", new Scene().weighed(1.15, 1));
       case CUP_TOO_SMALL -> at("batch/1", new Scene().weighed(40, 40));
       case CUP_HEATS ->

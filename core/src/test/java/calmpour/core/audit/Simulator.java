@@ -1268,6 +1268,13 @@ final class Simulator {
       liquid += colourant.form().liquid() ? dose.massG() : 0;
       doses += dose.massG();
     }
+    for (var part : in(batch).tints().get(cup.colourId()).shares()) {
+      String id = part.colourant().id();
+      boolean in = cup.doses().stream().anyMatch(d -> d.colourantId().equals(id) && d.massG() > 0);
+      if (!in && part.gPerGResin() > 0 && batch.tintedWhole().isEmpty()) {
+        wrong("DOSE_TOO_SMALL", "cup/" + cup.id(), 1e9);
+      }
+    }
     double resinMl = cup.resinG() / in(batch).resin().mixedDensity();
     if (bulk / (resinMl + bulk) > 0.10 + 1e-7 || liquid / (cup.resinG() + doses) > 0.06 + 1e-7) {
       wrong("LOADING_OVER_LIMIT", "cup/" + cup.id(), 1e9);
