@@ -56,6 +56,7 @@ enum Messages {
   INNER_TOO_WIDE("The inner mould does not fit in: there would be no wall left round it."),
   BED_TOO_HEAVY("So heavy it cannot be and still lie in that room: at most {2} g."),
   RANGE_REVERSED("The end has to lie after the beginning; it is {0}."),
+  DEPTH_TWICE("Two rows are for the same depth. Keep one of them."),
   TWO_OF_THREE("Two of mass, volume and density are needed; the third follows."),
   DISAGREES("Mass over volume is {1} g/mL; this says {0}."),
   NOTHING_LEFT_FOR_COLOUR(

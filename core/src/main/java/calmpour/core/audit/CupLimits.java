@@ -7,13 +7,9 @@ import calmpour.core.plan.Finding;
 import calmpour.core.plan.Finding.Mend;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
-import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /** A cup holds what is in it, stays cool enough, and is not loaded beyond any limit. */
 final class CupLimits implements Rule {
@@ -51,7 +47,7 @@ final class CupLimits implements Rule {
   private static void loading(Job job, Cup cup, Told told) {
     String place = "cup/" + cup.id();
     Mend colour = Told.open("colour/" + cup.colourId());
-    Tint stirred = stirred(job, cup);
+    Tint stirred = cup.stirred(job);
     Tint.Reading nearest = null;
     for (Tint.Reading reading : stirred.readings()) {
       if (nearest == null || reading.fraction() > nearest.fraction()) {
@@ -99,18 +95,6 @@ final class CupLimits implements Rule {
         told.near(Finding.Rule.DOSE_OFF, place, massG, wantedG, "g", colour);
       }
     }
-  }
-
-  /** The mix as it is dosed in this cup, with the limits of its colour. */
-  private static Tint stirred(Job job, Cup cup) {
-    Tint planned = job.tints().get(cup.colourId());
-    Map<String, Colourant> colourants = new HashMap<>();
-    job.used().colourants().forEach(c -> colourants.put(c.id(), c));
-    List<Tint.Share> shares = new ArrayList<>();
-    for (Cup.Dose dose : cup.doses()) {
-      shares.add(new Tint.Share(colourants.get(dose.colourantId()), dose.massG() / cup.resinG()));
-    }
-    return Tint.asStirred(shares, planned.resinDensity(), planned.limits());
   }
 
   private static Mend smaller(Cup cup) {

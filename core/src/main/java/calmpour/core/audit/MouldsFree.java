@@ -4,103 +4,119 @@ import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
 import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.PieceGroup;
 import calmpour.core.plan.Task;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
+import java.util.Optional;
+import java.util.OptionalInt;
 
 /** A cavity holds one piece until it is taken out; boards have room for all that stand on them. */
 final class MouldsFree implements Rule {
   @Override
   public void judge(Facts facts, Told told) {
-    List<@Nullable Stay> stays = new ArrayList<>();
+    List<Stay> stays = new ArrayList<>();
     for (int l = 0; l < facts.job().lines().size(); l++) {
-      stays.add(stay(facts, l));
-    }
-    for (int l = 0; l < stays.size(); l++) {
-      Stay stay = stays.get(l);
-      if (stay != null) {
-        cavities(facts, l, stay, stays, told);
+      for (PieceGroup group : facts.groups(l)) {
+        stay(facts, group).ifPresent(stays::add);
       }
+    }
+    for (int l = 0; l < facts.job().lines().size(); l++) {
+      cavities(facts, l, stays, told);
     }
     boards(facts, stays, told);
   }
 
-  /** From the first pour into a line's cavities until they are empty again. */
-  private record Stay(int from, int to) {
-    boolean meets(Stay other) {
-      return from < other.to && other.from < to;
+  /**
+   * From the first pour into some cavities of a line until they are empty again.
+   *
+   * @param pieces how many
+   */
+  private record Stay(int line, int pieces, int from, int to) {
+    boolean at(int moment) {
+      return from <= moment && moment < to;
     }
   }
 
-  private static @Nullable Stay stay(Facts facts, int line) {
-    int from =
+  private static Optional<Stay> stay(Facts facts, PieceGroup group) {
+    OptionalInt from =
         facts.plan().tasks().stream()
-            .filter(t -> t.kind() == Task.Kind.POUR && Integer.valueOf(line).equals(t.line()))
+            .filter(t -> t.kind() == Task.Kind.POUR && group.pours(t))
             .mapToInt(Task::startSeconds)
-            .min()
-            .orElse(-1);
-    return from < 0 ? null : new Stay(from, facts.keepsCavityUntil(line));
+            .min();
+    return from.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new Stay(
+                group.line(),
+                group.cavities().size(),
+                from.getAsInt(),
+                facts.keepCavitiesUntil(group)));
   }
 
-  private static void cavities(
-      Facts facts, int l, Stay stay, List<@Nullable Stay> stays, Told told) {
+  /** What is in use at one time; the line that comes later is the one that finds none free. */
+  private static void cavities(Facts facts, int l, List<Stay> all, Told told) {
     List<Job.Line> lines = facts.job().lines();
     Job.Line line = lines.get(l);
+    List<Stay> stays =
+        all.stream().filter(s -> s.line <= l && sameCavity(lines.get(s.line), line)).toList();
+    Instant start = facts.job().session().startsAtInstant();
+    List<Booking> bookings =
+        facts.job().bookings().stream()
+            .filter(b -> b.what() == Booking.Thing.MOULD)
+            .filter(b -> b.id().equals(line.mould().id() + "/" + line.cavity().id()))
+            .toList();
+    List<Integer> moments = new ArrayList<>(stays.stream().map(Stay::from).toList());
+    bookings.forEach(b -> moments.add((int) Duration.between(start, b.from()).toSeconds()));
+    int most = 0;
+    int mostBooked = 0;
+    for (int moment : moments) {
+      if (stays.stream().noneMatch(s -> s.line == l && s.at(moment))) {
+        continue;
+      }
+      int wanted = stays.stream().filter(s -> s.at(moment)).mapToInt(Stay::pieces).sum();
+      Instant at = start.plusSeconds(moment);
+      int booked =
+          bookings.stream()
+              .filter(b -> !b.from().isAfter(at) && at.isBefore(b.to()))
+              .mapToInt(Booking::count)
+              .sum();
+      most = Math.max(most, wanted);
+      mostBooked = Math.max(mostBooked, booked == 0 ? 0 : wanted + booked);
+    }
+    tell(line, l, most, mostBooked, told);
+  }
+
+  private static boolean sameCavity(Job.Line a, Job.Line b) {
+    return a.mould().id().equals(b.mould().id()) && a.cavity().id().equals(b.cavity().id());
+  }
+
+  private static void tell(Job.Line line, int l, int most, int mostBooked, Told told) {
     String place = "piece/" + l;
     MouldMake make = line.mould().make();
     Integer copies = make == null ? null : make.copies();
-    int wanted = line.piece().count();
-    // The line that comes second is the one that finds its cavity taken.
-    for (int other = 0; other < l; other++) {
-      Stay its = stays.get(other);
-      boolean same =
-          lines.get(other).mould().id().equals(line.mould().id())
-              && lines.get(other).cavity().id().equals(line.cavity().id());
-      if (same && its != null && its.meets(stay)) {
-        wanted += lines.get(other).piece().count();
-      }
-    }
     Mend leaveOut = new Mend(Mend.Kind.LEAVE_OUT, l, null);
-    if (copies != null && wanted > copies * line.cavity().count()) {
-      told.breach(
-          Finding.Rule.MOULD_TWICE,
-          place,
-          wanted,
-          (double) copies * line.cavity().count(),
-          "cavities",
-          leaveOut);
-    }
-    Instant start = facts.job().session().startsAtInstant();
-    Instant from = start.plusSeconds(stay.from);
-    Instant to = start.plusSeconds(stay.to);
-    int booked = 0;
-    for (Booking booking : facts.job().bookings()) {
-      boolean same =
-          booking.what() == Booking.Thing.MOULD
-              && booking.id().equals(line.mould().id() + "/" + line.cavity().id());
-      if (same && booking.from().isBefore(to) && from.isBefore(booking.to())) {
-        booked += booking.count();
+    if (copies == null) {
+      if (mostBooked > 0) {
+        told.near(Finding.Rule.MOULD_BOOKED, place, mostBooked, most, "cavities", leaveOut);
       }
+      return;
     }
-    if (booked > 0 && copies == null) {
-      told.near(Finding.Rule.MOULD_BOOKED, place, wanted + booked, wanted, "cavities", leaveOut);
-    } else if (booked > 0 && wanted + booked > copies * line.cavity().count()) {
-      told.breach(
-          Finding.Rule.MOULD_BOOKED,
-          place,
-          wanted + booked,
-          (double) copies * line.cavity().count(),
-          "cavities",
-          leaveOut);
+    double have = (double) copies * line.cavity().count();
+    if (most > have) {
+      told.breach(Finding.Rule.MOULD_TWICE, place, most, have, "cavities", leaveOut);
+    }
+    if (mostBooked > have) {
+      told.breach(Finding.Rule.MOULD_BOOKED, place, mostBooked, have, "cavities", leaveOut);
     }
   }
 
-  private static void boards(Facts facts, List<@Nullable Stay> stays, Told told) {
+  private static void boards(Facts facts, List<Stay> stays, Told told) {
     List<Tool> boards =
         facts.job().tools().stream().filter(t -> t.kind() == Tool.Kind.BOARD).toList();
     boolean counted = !boards.isEmpty() && boards.stream().allMatch(b -> b.holds() != null);
@@ -108,15 +124,9 @@ final class MouldsFree implements Rule {
       return;
     }
     int room = boards.stream().mapToInt(Tool::holds).sum();
-    List<Job.Line> lines = facts.job().lines();
     int most = 0;
-    for (Stay at : stays) {
-      int standing = 0;
-      for (int l = 0; l < lines.size(); l++) {
-        Stay its = stays.get(l);
-        boolean there = at != null && its != null && its.from <= at.from && at.from < its.to;
-        standing += there ? lines.get(l).piece().count() : 0;
-      }
+    for (Stay now : stays) {
+      int standing = stays.stream().filter(s -> s.at(now.from)).mapToInt(Stay::pieces).sum();
       most = Math.max(most, standing);
     }
     if (most > room) {

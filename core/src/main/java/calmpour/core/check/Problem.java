@@ -54,6 +54,7 @@ public record Problem(
     INNER_TOO_WIDE,
     BED_TOO_HEAVY,
     RANGE_REVERSED,
+    DEPTH_TWICE,
     TWO_OF_THREE,
     DISAGREES,
     NO_SUCH_DENSITY,

@@ -5,7 +5,9 @@ import calmpour.core.cure.Calibrated.Why;
 import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
 import calmpour.core.resin.CureTimes;
+import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.LabelFacts;
+import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
@@ -26,9 +28,6 @@ public final class Calibration {
 
   static final double DEMOULDS_FROM = 0.90;
   static final double FULLY_CURED_FROM = 0.96;
-
-  /** Depth that a label's demould time is meant for where it does not say, mm. */
-  static final double USUAL_DEPTH_MM = 10;
 
   /** The thin sheet that full cure and recoat are meant for, mm: a starting value, no source. */
   private static final double SHEET_MM = 3;
@@ -124,21 +123,26 @@ public final class Calibration {
     if (times == null) {
       return assumed();
     }
-    Double depth = times.demouldDepthMm();
+    List<DemouldRow> rows = LabelHours.rows(resin);
+    DemouldRow row = rows.isEmpty() ? null : rows.get(0);
+    Double demouldHours =
+        row == null ? null : (Double) Math.sqrt(row.fromHours() * row.lateHours());
     double temperatureC = resin.knownPotLifeTemperatureC().value();
-    double last = Math.min(CureEngine.MOST_MINUTES, Math.max(1, longestHours(times) * 60));
+    double last =
+        Math.min(CureEngine.MOST_MINUTES, Math.max(1, longestHours(times, demouldHours) * 60));
     // Full cure and recoat are promised for everything, so for what is thin; demould for a depth.
     CureRun thin = new CureEngine(chemistry).runThrough(sheet(temperatureC), last);
     CureRun run =
         resin.kind() == ResinKind.COATING
             ? thin
             : new CureEngine(chemistry)
-                .runThrough(piece(depth == null ? USUAL_DEPTH_MM : depth, temperatureC), last);
+                .runThrough(
+                    piece(row == null ? LabelHours.USUAL_DEPTH_MM : row.depthMm(), temperatureC),
+                    last);
     Known bond = target(thin, times.recoatToHours(), BONDS_TO, Why.LIQUID_AT_RECOAT, refusals);
-    Known demould =
-        target(run, times.demouldHours(), DEMOULDS_FROM, Why.LIQUID_AT_DEMOULD, refusals);
+    Known demould = target(run, demouldHours, DEMOULDS_FROM, Why.LIQUID_AT_DEMOULD, refusals);
     if (demould.origin() == Origin.LABEL) {
-      double warmer = run.at(times.demouldHours() * 60).temperatureC() - temperatureC;
+      double warmer = run.at(demouldHours * 60).temperatureC() - temperatureC;
       if (warmer > CureEngine.AT_ROOM_K) {
         refusals.add(new Refusal(Why.WARM_AT_DEMOULD, warmer, CureEngine.AT_ROOM_K, "K"));
       }
@@ -147,18 +151,17 @@ public final class Calibration {
         target(thin, times.fullCureHours(), FULLY_CURED_FROM, Why.CURED_BEFORE_DEMOULD, refusals);
     if (full.value() < demould.value()) {
       Double hours = times.fullCureHours();
-      if (hours != null && times.demouldHours() != null) {
-        refusals.add(new Refusal(Why.CURED_BEFORE_DEMOULD, hours, times.demouldHours(), "h"));
+      if (hours != null && demouldHours != null) {
+        refusals.add(new Refusal(Why.CURED_BEFORE_DEMOULD, hours, demouldHours, "h"));
       }
       full = new Known(Math.max(demould.value(), FULLY_CURED_FROM), Origin.ASSUMED);
     }
     return new Targets(bond, demould, full);
   }
 
-  private static double longestHours(CureTimes times) {
+  private static double longestHours(CureTimes times, @Nullable Double demouldHours) {
     double longest = 0;
-    for (Double hours :
-        new Double[] {times.recoatToHours(), times.demouldHours(), times.fullCureHours()}) {
+    for (Double hours : new Double[] {times.recoatToHours(), demouldHours, times.fullCureHours()}) {
       longest = Math.max(longest, hours == null ? 0 : hours);
     }
     return longest;

@@ -9,6 +9,8 @@ import org.jspecify.annotations.Nullable;
  * @param workingTimeEnds when it is no longer pourable, or as far as was looked ahead
  * @param tooThick when a drawn thread holds, likewise
  * @param gels likewise
+ * @param takesNext from when a next layer keeps its own edge: gelled, and the label's earliest
+ *     recoat is over; null for a cup
  * @param bondEnds when a next layer no longer bonds by itself; null for a cup, and when it never
  *     comes to that
  * @param demould likewise
@@ -19,6 +21,7 @@ public record CureStates(
     Moment workingTimeEnds,
     Moment tooThick,
     Moment gels,
+    @Nullable Moment takesNext,
     @Nullable Moment bondEnds,
     @Nullable Moment demould,
     @Nullable Moment fullCure,
@@ -28,7 +31,67 @@ public record CureStates(
    *
    * @param latestMinutes null when it may never come to that
    */
-  public record Moment(double minutes, double earliestMinutes, @Nullable Double latestMinutes) {}
+  public record Moment(double minutes, double earliestMinutes, @Nullable Double latestMinutes) {
+    /** When both have come. */
+    static Moment later(Moment a, Moment b) {
+      return new Moment(
+          Math.max(a.minutes, b.minutes),
+          Math.max(a.earliestMinutes, b.earliestMinutes),
+          a.latestMinutes == null || b.latestMinutes == null
+              ? null
+              : (Double) Math.max(a.latestMinutes, b.latestMinutes));
+    }
+
+    /** When the first of them comes. */
+    static Moment sooner(Moment a, Moment b) {
+      return new Moment(
+          Math.min(a.minutes, b.minutes),
+          Math.min(a.earliestMinutes, b.earliestMinutes),
+          a.latestMinutes == null
+              ? b.latestMinutes
+              : b.latestMinutes == null
+                  ? a.latestMinutes
+                  : (Double) Math.min(a.latestMinutes, b.latestMinutes));
+    }
+  }
+
+  /** When the last of two bodies is in each state; null where one of them never is. */
+  public static CureStates last(CureStates a, CureStates b) {
+    return new CureStates(
+        Moment.later(a.workingTimeEnds, b.workingTimeEnds),
+        Moment.later(a.tooThick, b.tooThick),
+        Moment.later(a.gels, b.gels),
+        last(a.takesNext, b.takesNext),
+        last(a.bondEnds, b.bondEnds),
+        last(a.demould, b.demould),
+        last(a.fullCure, b.fullCure),
+        hotter(a.heat, b.heat));
+  }
+
+  /** When the first of two bodies is in each state; null where neither ever is. */
+  public static CureStates first(CureStates a, CureStates b) {
+    return new CureStates(
+        Moment.sooner(a.workingTimeEnds, b.workingTimeEnds),
+        Moment.sooner(a.tooThick, b.tooThick),
+        Moment.sooner(a.gels, b.gels),
+        first(a.takesNext, b.takesNext),
+        first(a.bondEnds, b.bondEnds),
+        first(a.demould, b.demould),
+        first(a.fullCure, b.fullCure),
+        hotter(a.heat, b.heat));
+  }
+
+  private static @Nullable Moment last(@Nullable Moment a, @Nullable Moment b) {
+    return a == null || b == null ? null : Moment.later(a, b);
+  }
+
+  private static @Nullable Moment first(@Nullable Moment a, @Nullable Moment b) {
+    return a == null ? b : b == null ? a : Moment.sooner(a, b);
+  }
+
+  private static @Nullable Heat hotter(@Nullable Heat a, @Nullable Heat b) {
+    return a == null || b == null ? null : a.mostPeakC >= b.mostPeakC ? a : b;
+  }
 
   /**
    * How warm it gets when it is left where it is.

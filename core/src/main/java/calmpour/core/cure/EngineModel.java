@@ -1,7 +1,10 @@
 package calmpour.core.cure;
 
+import calmpour.core.resin.DemouldRow;
+import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -45,6 +48,11 @@ public final class EngineModel implements CureModel {
     thickening = new Remembered<>(mostBodies * 2);
     cups = new Remembered<>(Math.max(1, mostBodies / 2));
   }
+
+  private final Remembered<ResinAt, Double> paces = new Remembered<>(MOST_RESINS);
+
+  /** A resin in a place of so many °C. */
+  private record ResinAt(ResinSystem resin, double temperatureC) {}
 
   private record ResinBody(ResinSystem resin, BodyHistory body) {}
 
@@ -134,21 +142,54 @@ public final class EngineModel implements CureModel {
             .run(body.untinted().warmer(HalvingRule.ROOM_SPREAD_C), ahead);
     CureRun slow =
         engine(label, label.slow, body).run(body.warmer(-HalvingRule.ROOM_SPREAD_C), ahead);
-    return new CureStates(
-        orAhead(usual, quick, slow, ahead, CureRun::workingTimeEnds),
-        orAhead(usual, quick, slow, ahead, CureRun::tooThick),
-        orAhead(usual, quick, slow, ahead, CureRun::gels),
-        orNever(usual, quick, slow, CureRun::bondEnds),
-        orNever(usual, quick, slow, CureRun::demould),
-        orNever(usual, quick, slow, CureRun::fullCure),
-        new CureStates.Heat(
-            usual.peakC(),
-            // In a box that comes later, the slow one may be the one that gets hot.
-            Math.min(usual.peakC(), Math.min(slow.peakC(), quick.peakC())),
-            Math.max(usual.peakC(), Math.max(slow.peakC(), quick.peakC())),
-            usual.peakAt(),
-            usual.heatUsed(),
-            Math.max(usual.heatUsed(), Math.max(slow.heatUsed(), quick.heatUsed()))));
+    CureStates thought =
+        new CureStates(
+            orAhead(usual, quick, slow, ahead, CureRun::workingTimeEnds),
+            orAhead(usual, quick, slow, ahead, CureRun::tooThick),
+            orAhead(usual, quick, slow, ahead, CureRun::gels),
+            null,
+            orNever(usual, quick, slow, CureRun::bondEnds),
+            orNever(usual, quick, slow, CureRun::demould),
+            orNever(usual, quick, slow, CureRun::fullCure),
+            new CureStates.Heat(
+                usual.peakC(),
+                // In a box that comes later, the slow one may be the one that gets hot.
+                Math.min(usual.peakC(), Math.min(slow.peakC(), quick.peakC())),
+                Math.max(usual.peakC(), Math.max(slow.peakC(), quick.peakC())),
+                usual.peakAt(),
+                usual.heatUsed(),
+                Math.max(usual.heatUsed(), Math.max(slow.heatUsed(), quick.heatUsed()))));
+    return LabelFloor.held(resin, body, thought, c -> pace(resin, label, c));
+  }
+
+  /** How many of the label's hours pass in an hour at so many °C, by the piece of the label. */
+  private double pace(ResinSystem resin, Calibrations label, double temperatureC) {
+    double meant = resin.knownPotLifeTemperatureC().value();
+    if (temperatureC == meant) {
+      return 1;
+    }
+    return paces.of(
+        new ResinAt(resin, temperatureC),
+        k -> {
+          Chemistry chemistry = label.usual.chemistry();
+          double byRate =
+              Math.exp(
+                  chemistry.activationKJ()
+                      * 1_000
+                      / Chemistry.GAS
+                      * (1 / (meant + Chemistry.KELVIN) - 1 / (temperatureC + Chemistry.KELVIN)));
+          List<DemouldRow> rows = LabelHours.rows(resin);
+          double depth = rows.isEmpty() ? LabelHours.USUAL_DEPTH_MM : rows.get(0).depthMm();
+          return LabelFloor.pace(
+              demoulds(label, depth, meant), demoulds(label, depth, temperatureC), byRate);
+        });
+  }
+
+  private static @Nullable Double demoulds(Calibrations label, double depthMm, double atC) {
+    BodyHistory piece = Calibration.piece(depthMm, atC);
+    return engine(label, label.usual.chemistry(), piece)
+        .run(piece, CureEngine.MOST_MINUTES)
+        .demould();
   }
 
   private static CureEngine engine(Calibrations label, Chemistry chemistry, BodyHistory body) {

@@ -41,20 +41,24 @@ public final class HalvingRule implements CureModel {
   public CureStates states(ResinSystem resin, BodyHistory body) {
     CureTimes times = resin.times();
     boolean piece = !(body.last().shape() instanceof BodyShape.InCup);
-    return new CureStates(
-        moment(resin, body, 1),
-        moment(resin, body, THICK_LIFE),
-        moment(resin, body, GEL_LIFE),
-        piece
-            ? hours(resin, body, times == null ? null : times.recoatToHours(), BONDS_HOURS)
-            : null,
-        piece
-            ? hours(resin, body, times == null ? null : times.demouldHours(), DEMOULD_HOURS)
-            : null,
-        piece
-            ? hours(resin, body, times == null ? null : times.fullCureHours(), FULL_CURE_HOURS)
-            : null,
-        null);
+    CureStates thought =
+        new CureStates(
+            moment(resin, body, 1),
+            moment(resin, body, THICK_LIFE),
+            moment(resin, body, GEL_LIFE),
+            null,
+            piece
+                ? hours(resin, body, times == null ? null : times.recoatToHours(), BONDS_HOURS)
+                : null,
+            piece
+                ? hours(resin, body, times == null ? null : times.demouldHours(), DEMOULD_HOURS)
+                : null,
+            piece
+                ? hours(resin, body, times == null ? null : times.fullCureHours(), FULL_CURE_HOURS)
+                : null,
+            null);
+    double meant = resin.knownPotLifeTemperatureC().value();
+    return LabelFloor.held(resin, body, thought, c -> Math.pow(2, (c - meant) / 10));
   }
 
   @Override

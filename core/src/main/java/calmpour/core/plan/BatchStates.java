@@ -78,17 +78,34 @@ record BatchStates(Map<String, CupStates> cups) {
         .toList();
   }
 
+  /**
+   * A layer of a line as this batch pours it, from however many cups and into however many
+   * cavities.
+   *
+   * @param poured end of its last pour, seconds from the first step
+   * @param first when the first of it is in each state
+   * @param last when all of it is
+   */
+  record LayerSpan(int poured, CureStates first, CureStates last) {
+    private LayerSpan and(LayerSpan other) {
+      return new LayerSpan(
+          Math.max(poured, other.poured),
+          CureStates.first(first, other.first),
+          CureStates.last(last, other.last));
+    }
+  }
+
   /** The layer of a line as this batch pours it; null when it does not. */
-  @Nullable LayerStates layer(int line, int layer) {
-    LayerStates latest = null;
+  @Nullable LayerSpan layer(int line, int layer) {
+    LayerSpan all = null;
     for (CupStates cup : cups.values()) {
       for (LayerStates each : cup.layers) {
-        boolean its = each.pour.line() == line && each.pour.layer() == layer;
-        if (its && (latest == null || each.poured > latest.poured)) {
-          latest = each;
+        if (each.pour.line() == line && each.pour.layer() == layer) {
+          LayerSpan its = new LayerSpan(each.poured, each.states, each.states);
+          all = all == null ? its : all.and(its);
         }
       }
     }
-    return latest;
+    return all;
   }
 }

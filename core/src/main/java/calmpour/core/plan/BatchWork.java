@@ -263,8 +263,8 @@ final class BatchWork {
             .line(line)
             .pieces(job.lines().get(line).piece().count());
     for (Integer cavity : cavities(line, layer)) {
-      joinLag(embedId(line, layer, moment), line, cavity, layer, filled, Lag.Why.EMBED)
-          .ifPresent(draft::lag);
+      joinLags(embedId(line, layer, moment), line, cavity, layer, filled, Lag.Why.EMBED)
+          .forEach(draft::lag);
     }
     return draft;
   }
@@ -311,25 +311,36 @@ final class BatchWork {
   }
 
   private void join(TaskDraft draft, Cup.Pour pour, Filled filled) {
-    joinLag(Times.pour(pour.id()), pour.line(), pour.cavity(), pour.layer(), filled, Lag.Why.JOIN)
-        .ifPresent(draft::lag);
+    joinLags(Times.pour(pour.id()), pour.line(), pour.cavity(), pour.layer(), filled, Lag.Why.JOIN)
+        .forEach(draft::lag);
     Job.Line line = job.lines().get(pour.line());
     if (line.level(pour.layer()).coat()) {
-      draft.after(Times.line(pour.line(), Task.Kind.DEMOULD));
+      PieceGroup its = filled.group(pour.line(), line.piece().count(), pour.cavity());
+      draft.after(its.taskId(Task.Kind.DEMOULD));
     }
   }
 
   /** What a pour onto a layer of an earlier batch, or an embed laid on it, has to wait for. */
-  private java.util.Optional<Lag> joinLag(
+  private List<Lag> joinLags(
       String task, int line, int cavity, int layer, Filled filled, Lag.Why why) {
-    Filled.Lies below = layer == 0 ? null : filled.layer(line, cavity, layer - 1);
-    if (below == null || below.batch().number() == number) {
-      return java.util.Optional.empty();
+    List<Lag> lags = new ArrayList<>();
+    for (Filled.Lies below :
+        layer == 0 ? List.<Filled.Lies>of() : filled.all(line, cavity, layer - 1)) {
+      BatchStates.LayerSpan states = below.states().layer(line, layer - 1);
+      if (below.batch().number() != number && states != null) {
+        lags.add(joinLag(task, line, layer, below, states, why));
+      }
     }
-    BatchStates.LayerStates states = below.states().layer(line, layer - 1);
-    if (states == null) {
-      return java.util.Optional.empty();
-    }
+    return lags;
+  }
+
+  private Lag joinLag(
+      String task,
+      int line,
+      int layer,
+      Filled.Lies below,
+      BatchStates.LayerSpan states,
+      Lag.Why why) {
     Job.Level level = job.lines().get(line).level(layer);
     Job belowJob = job.in(below.batch().resinId());
     Window window =
@@ -342,14 +353,13 @@ final class BatchWork {
             below.endSeconds());
     best.merge(task, window.best(), Math::max);
     Integer latest = window.until() == null ? null : window.until() - below.endSeconds();
-    return java.util.Optional.of(
-        new Lag(
-            Lag.Clock.POURED,
-            below.pour().id(),
-            window.from() - below.endSeconds(),
-            latest,
-            false,
-            why));
+    return new Lag(
+        Lag.Clock.POURED,
+        below.pour().id(),
+        window.from() - below.endSeconds(),
+        latest,
+        false,
+        why);
   }
 
   private void afterwards(List<TaskDraft> all, List<Step> order) {

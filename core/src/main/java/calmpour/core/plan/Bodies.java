@@ -93,7 +93,7 @@ final class Bodies {
         level.coat()
             ? new BodyShape.Spread(level.coatAreaCm2(), level.volumeMl() / level.coatAreaCm2() * 10)
             : BodyShape.InMould.of(line.profile(), level.fromMm(), level.toMm(), level.volumeMl());
-    Segment lying = new Segment(0, massG, shape, room()).tinted(TintShift.of(cup.tint(job)));
+    Segment lying = new Segment(0, massG, shape, room()).tinted(TintShift.of(cup.stirred(job)));
     Task loaded = times.task(Times.batch(batch.number(), Task.Kind.IN_BOX));
     Double boxC = loaded == null ? null : boxC(loaded);
     boolean inBox =
@@ -102,7 +102,7 @@ final class Bodies {
             && pour.layer() == line.levels().size() - 1;
     if (inBox) {
       segments.add(lying.lasting(Math.max(0, loaded.startSeconds() - end) / 60.0));
-      lying = new Segment(0, massG, shape, boxC).tinted(TintShift.of(cup.tint(job)));
+      lying = new Segment(0, massG, shape, boxC).tinted(TintShift.of(cup.stirred(job)));
     }
     segments.add(lying);
     return new BodyHistory(startC(job), segments);
@@ -141,6 +141,6 @@ final class Bodies {
   private Segment inCup(Cup cup, double massG) {
     double density = cup.contentG() / cup.contentMl();
     Segment clear = new Segment(0, massG, cup.kind().holding(massG / density), room());
-    return clear.tinted(TintShift.of(cup.tint(job)));
+    return clear.tinted(TintShift.of(cup.stirred(job)));
   }
 }

@@ -33,28 +33,30 @@ public final class Bookings {
     }
     for (int line = 0; line < plan.pieces().size(); line++) {
       Plan.PieceView piece = plan.pieces().get(line);
-      Integer its = line;
-      int from =
-          plan.tasks().stream()
-              .filter(t -> t.kind() == Task.Kind.POUR && its.equals(t.line()))
-              .mapToInt(Task::startSeconds)
-              .min()
-              .orElse(-1);
-      int until =
-          plan.tasks().stream()
-              .filter(t -> t.kind() == Task.Kind.DEMOULD && its.equals(t.line()))
-              .mapToInt(Task::endSeconds)
-              .max()
-              .orElse(plan.endSeconds());
-      if (from >= 0 && until > from) {
-        bookings.add(
-            new Booking(
-                Booking.Thing.MOULD,
-                piece.mouldId() + "/" + piece.cavityId(),
-                piece.count(),
-                start.plusSeconds(from),
-                start.plusSeconds(until),
-                session.name()));
+      for (PieceGroup group : PieceGroup.of(plan.batches(), line, piece.count())) {
+        int from =
+            plan.tasks().stream()
+                .filter(t -> t.kind() == Task.Kind.POUR && group.pours(t))
+                .mapToInt(Task::startSeconds)
+                .min()
+                .orElse(-1);
+        String out = group.taskId(Task.Kind.DEMOULD);
+        int until =
+            plan.tasks().stream()
+                .filter(t -> t.id().equals(out))
+                .mapToInt(Task::endSeconds)
+                .max()
+                .orElse(plan.endSeconds());
+        if (from >= 0 && until > from) {
+          bookings.add(
+              new Booking(
+                  Booking.Thing.MOULD,
+                  piece.mouldId() + "/" + piece.cavityId(),
+                  group.cavities().size(),
+                  start.plusSeconds(from),
+                  start.plusSeconds(until),
+                  session.name()));
+        }
       }
     }
     return bookings;

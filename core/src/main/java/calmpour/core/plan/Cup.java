@@ -165,6 +165,24 @@ public record Cup(
     return inResin.tints().get(colourId);
   }
 
+  /** The mix as it is dosed in this cup, with the limits of its colour. */
+  public Tint stirred(Job inResin) {
+    Tint planned = tint(inResin);
+    return Tint.asStirred(
+        planned.shares().stream()
+            .map(s -> new Tint.Share(s.colourant(), massG(s.colourant().id()) / resinG))
+            .toList(),
+        planned.resinDensity(),
+        planned.limits());
+  }
+
+  private double massG(String colourantId) {
+    return doses.stream()
+        .filter(d -> d.colourantId().equals(colourantId))
+        .mapToDouble(Dose::massG)
+        .sum();
+  }
+
   /**
    * One colourant for one cup, as it is counted into it.
    *

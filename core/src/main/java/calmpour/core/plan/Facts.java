@@ -25,7 +25,7 @@ public final class Facts {
   private final CureModel cure;
   private final Times times;
   private final Presence presence;
-  private final Filled filled = new Filled();
+  private final Filled filled;
   private final Map<String, CupEnds> cups = new HashMap<>();
   private final List<Task> expected = new ArrayList<>();
 
@@ -39,6 +39,7 @@ public final class Facts {
   private Facts(Job job, CureModel cure, Plan plan) {
     this.job = job;
     this.plan = plan;
+    this.filled = new Filled(plan.batches());
     this.cure = cure;
     this.times = Times.of(plan.tasks());
     this.presence = new Presence(job.session());
@@ -106,13 +107,18 @@ public final class Facts {
     return presence.there(fromSeconds, toSeconds);
   }
 
+  /** Pieces of a line that have everything in common. */
+  public List<PieceGroup> groups(int line) {
+    return filled.groups(line, job.lines().get(line).piece().count());
+  }
+
   /**
-   * Until when a piece keeps its cavity.
+   * Until when pieces keep their cavities.
    *
    * @return end of demoulding, or of the plan's last task where it never comes to that
    */
-  public int keepsCavityUntil(int line) {
-    Task out = times.task(Times.line(line, Task.Kind.DEMOULD));
+  public int keepCavitiesUntil(PieceGroup group) {
+    Task out = times.task(group.taskId(Task.Kind.DEMOULD));
     return out != null
         ? out.endSeconds()
         : plan.tasks().stream().mapToInt(Task::endSeconds).max().orElse(0);
@@ -154,9 +160,11 @@ public final class Facts {
     }
     expected.addAll(later);
     for (int l = 0; l < job.lines().size(); l++) {
-      List<Task> out = pieces.demould(l, filled, times);
-      expected.addAll(out);
-      expected.addAll(pieces.finishing(l, filled, !out.isEmpty()));
+      for (PieceGroup group : groups(l)) {
+        List<Task> out = pieces.demould(group, filled, times);
+        expected.addAll(out);
+        expected.addAll(pieces.finishing(group, filled, !out.isEmpty()));
+      }
     }
   }
 

@@ -1,13 +1,19 @@
 package calmpour.core.plan;
 
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
-/** What lies in the cavities while a plan is followed: which batch filled which layer, and when. */
+/**
+ * What lies in the cavities while a plan is followed: which batches filled which layer, and when.
+ */
 final class Filled {
   /**
-   * The end of a layer's last pour into one cavity.
+   * The end of a batch's last pour of a layer into one cavity.
    *
    * @param batch it came from
    */
@@ -19,28 +25,60 @@ final class Filled {
       int mixedSeconds,
       int endSeconds) {}
 
-  private final Map<String, Lies> layers = new HashMap<>();
+  private final List<Batch> batches;
+  private final Map<String, Map<Integer, Lies>> layers = new HashMap<>();
+
+  /** Nothing, and nothing to come. */
+  Filled() {
+    this(List.of());
+  }
+
+  /**
+   * @param batches all that will be poured
+   */
+  Filled(List<Batch> batches) {
+    this.batches = batches;
+  }
+
+  /** The pieces of a line that share everything with one. */
+  PieceGroup group(int line, int count, int cavity) {
+    return PieceGroup.of(batches, line, count, cavity);
+  }
+
+  List<PieceGroup> groups(int line, int count) {
+    return PieceGroup.of(batches, line, count);
+  }
 
   void put(Batch batch, BatchStates states, Times times) {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
         int end = times.end(Times.pour(pour.id()));
-        layers.merge(
-            key(pour.line(), pour.cavity(), pour.layer()),
-            new Lies(
-                batch,
-                states,
-                pour,
-                times.contact(batch.number()),
-                times.mixed(batch.number()),
-                end),
-            (a, b) -> a.endSeconds > b.endSeconds ? a : b);
+        layers
+            .computeIfAbsent(key(pour.line(), pour.cavity(), pour.layer()), k -> new TreeMap<>())
+            .merge(
+                batch.number(),
+                new Lies(
+                    batch,
+                    states,
+                    pour,
+                    times.contact(batch.number()),
+                    times.mixed(batch.number()),
+                    end),
+                (a, b) -> a.endSeconds > b.endSeconds ? a : b);
       }
     }
   }
 
+  /** The last of it; null where nothing was poured yet. */
   @Nullable Lies layer(int line, int cavity, int layer) {
-    return layers.get(key(line, cavity, layer));
+    return all(line, cavity, layer).stream()
+        .max(Comparator.comparingInt(Lies::endSeconds))
+        .orElse(null);
+  }
+
+  /** What every batch poured of it: one, or several where no batch held the whole pour. */
+  Collection<Lies> all(int line, int cavity, int layer) {
+    return layers.getOrDefault(key(line, cavity, layer), Map.of()).values();
   }
 
   private static String key(int line, int cavity, int layer) {

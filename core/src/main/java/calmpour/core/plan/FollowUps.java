@@ -85,15 +85,15 @@ final class FollowUps {
   /** Into the pot before anything in it gels. */
   private void pot(Map<String, List<Lag>> lags) {
     for (int line : work.finished(PieceWork.Curing.PRESSURE_POT)) {
-      BatchStates.LayerStates top = top(line);
+      BatchStates.LayerSpan top = top(line);
       if (top != null) {
         lags.computeIfAbsent(Times.batch(number, Task.Kind.LOAD_POT), k -> new ArrayList<>())
-            .add(fromContact(Window.down(0, top.states().gels().minutes()), Lag.Why.BEFORE_GEL));
+            .add(fromContact(Window.down(0, top.first().gels().minutes()), Lag.Why.BEFORE_GEL));
       }
     }
   }
 
-  private BatchStates.@Nullable LayerStates top(int line) {
+  private BatchStates.@Nullable LayerSpan top(int line) {
     return states.layer(line, job.lines().get(line).levels().size() - 1);
   }
 
@@ -121,7 +121,7 @@ final class FollowUps {
   }
 
   private Window window(int line, int layer, PlacedEmbed.Moment moment) {
-    BatchStates.LayerStates lies = states.layer(line, layer);
+    BatchStates.LayerSpan lies = states.layer(line, layer);
     return Window.embed(job, moment, lies, contact, lies.poured());
   }
 
@@ -204,8 +204,8 @@ final class FollowUps {
       if (each == 0) {
         continue;
       }
-      BatchStates.LayerStates lies = states.layer(at.line(), at.layer());
-      int gels = Window.down(contact, lies.states().gels().minutes());
+      BatchStates.LayerSpan lies = states.layer(at.line(), at.layer());
+      int gels = Window.down(contact, lies.first().gels().minutes());
       int pieces = cavities(at.line(), at.layer());
       int turn = 1;
       for (double minutes = FIRST_NUDGE_MINUTES; ; minutes *= 2) {
@@ -305,9 +305,9 @@ final class FollowUps {
     }
     int until = loaded.endSeconds();
     for (int line : work.finished(where)) {
-      BatchStates.LayerStates top = top(line);
-      if (top != null && top.states().demould() != null) {
-        until = Math.max(until, Window.up(contact, top.states().demould().minutes()));
+      BatchStates.LayerSpan top = top(line);
+      if (top != null && top.last().demould() != null) {
+        until = Math.max(until, Window.up(contact, top.last().demould().minutes()));
       }
     }
     Task shut =

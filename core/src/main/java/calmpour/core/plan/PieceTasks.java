@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.cure.CureStates;
 import calmpour.core.design.FinishStep;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
@@ -9,10 +10,13 @@ import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /** What is done for moulds, embeds and pieces before anything is mixed and after it has cured. */
@@ -191,119 +195,143 @@ final class PieceTasks {
   }
 
   /**
-   * Out of the mould: once every cavity's top layer allows it. Empty when it never cures so far.
+   * Out of the mould: once every layer of every cavity allows it. Empty when it never cures so far.
    *
    * @param filled everything that is poured
    */
-  List<Task> demould(int l, Filled filled, Times times) {
-    Job.Line line = job.lines().get(l);
-    int top = line.levels().size() - 1;
+  List<Task> demould(PieceGroup group, Filled filled, Times times) {
+    Job.Line line = job.lines().get(group.line());
+    int count = group.cavities().size();
     TaskDraft draft =
         TaskDraft.of(
-                Times.line(l, Task.Kind.DEMOULD),
+                group.taskId(Task.Kind.DEMOULD),
                 Task.Kind.DEMOULD,
                 0,
-                hands.demouldSecondsPiece() * line.piece().count())
-            .line(l)
-            .pieces(line.piece().count());
-    for (int cavity = 1; cavity <= line.piece().count(); cavity++) {
-      Filled.Lies lies = filled.layer(l, cavity, top);
-      BatchStates.LayerStates states = lies == null ? null : lies.states().layer(l, top);
-      if (states == null || states.states().demould() == null) {
+                hands.demouldSecondsPiece() * count)
+            .line(group.line())
+            .pieces(count);
+    for (int layer = 0; layer < line.levels().size(); layer++) {
+      List<Filled.Lies> all = lies(group, filled, layer);
+      if (all.isEmpty()) {
         return List.of();
       }
-      int ready = Window.up(lies.contactSeconds(), states.states().demould().minutes());
-      draft.lag(
-          new Lag(
-              Lag.Clock.POURED,
-              lies.pour().id(),
-              Math.max(0, ready - lies.endSeconds()),
-              null,
-              false,
-              Lag.Why.CURED));
-      Task.Kind shut =
-          switch (line.piece().workOrNone().curing()) {
-            case BENCH -> null;
-            case PRESSURE_POT -> Task.Kind.IN_POT;
-            case HOT_BOX -> Task.Kind.IN_BOX;
-          };
-      String shutId = shut == null ? null : Times.batch(lies.batch().number(), shut);
-      if (shutId != null && times.task(shutId) != null) {
-        draft.after(shutId);
+      for (Filled.Lies lies : all) {
+        CureStates.Moment hard = last(lies, group.line(), layer).demould();
+        if (hard == null) {
+          return List.of();
+        }
+        draft.lag(cured(lies, hard, 0));
+        Task.Kind shut =
+            switch (line.piece().workOrNone().curing()) {
+              case BENCH -> null;
+              case PRESSURE_POT -> Task.Kind.IN_POT;
+              case HOT_BOX -> Task.Kind.IN_BOX;
+            };
+        String shutId = shut == null ? null : Times.batch(lies.batch().number(), shut);
+        if (shutId != null && times.task(shutId) != null) {
+          draft.after(shutId);
+        }
       }
     }
     return List.of(draft.task());
   }
 
-  /** Trim, varnish, paint, glue, polish, each with its wait; then out of the house. */
-  List<Task> finishing(int l, Filled filled, boolean demoulded) {
+  /** The last pour of a layer from each batch into these cavities; empty where one lacks it. */
+  private static List<Filled.Lies> lies(PieceGroup group, Filled filled, int layer) {
+    Map<Integer, Filled.Lies> last = new TreeMap<>();
+    for (int cavity : group.cavities()) {
+      Collection<Filled.Lies> its = filled.all(group.line(), cavity, layer);
+      if (its.isEmpty()) {
+        return List.of();
+      }
+      its.forEach(l ->
+          last.merge(l.batch().number(), l, (a, b) -> a.endSeconds() >= b.endSeconds() ? a : b));
+    }
+    return List.copyOf(last.values());
+  }
+
+  private static CureStates last(Filled.Lies lies, int line, int layer) {
+    return java.util.Objects.requireNonNull(lies.states().layer(line, layer)).last();
+  }
+
+  /**
+   * @param atLeast seconds after the pour, however soon it is cured
+   */
+  private static Lag cured(Filled.Lies lies, CureStates.Moment when, int atLeast) {
+    int waits = Window.up(lies.contactSeconds(), when.minutes()) - lies.endSeconds();
+    return new Lag(
+        Lag.Clock.POURED,
+        lies.pour().id(),
+        Math.max(atLeast, Math.max(0, waits)),
+        null,
+        false,
+        Lag.Why.CURED);
+  }
+
+  /** Trim, varnish, paint, glue, polish, each with its wait; then ready to hand over. */
+  List<Task> finishing(PieceGroup group, Filled filled, boolean demoulded) {
     List<Task> tasks = new ArrayList<>();
     if (!demoulded) {
       return tasks;
     }
-    Job.Line line = job.lines().get(l);
-    int count = line.piece().count();
+    Job.Line line = job.lines().get(group.line());
+    int count = group.cavities().size();
     PieceWork work = line.piece().workOrNone();
-    String before = Times.line(l, Task.Kind.DEMOULD);
+    String before = group.taskId(Task.Kind.DEMOULD);
     int turn = 0;
-    Filled.Lies coat = line.coat() == null ? null : filled.layer(l, count, line.levels().size());
     for (FinishStep step : work.finishing()) {
       for (int t = 0; t < step.times(); t++) {
         turn++;
-        String id = Times.line(l, Task.Kind.FINISH) + "/" + turn;
+        String id = group.taskId(Task.Kind.FINISH) + "/" + turn;
         int wait = BatchWork.seconds(step.waitHours() * HOUR);
         TaskDraft draft =
             TaskDraft.of(id, Task.Kind.FINISH, 0, step.minutes() * 60 * count)
-                .line(l)
+                .line(group.line())
                 .pieces(count)
                 .lag(new Lag(Lag.Clock.DONE, before, wait, null, false, Lag.Why.FINISHING));
-        if (coat != null && turn == 1) {
-          draft.lag(hard(l, coat));
+        if (line.coat() != null && turn == 1) {
+          int coat = line.levels().size();
+          lies(group, filled, coat).forEach(l -> draft.lag(hard(l, group.line(), coat)));
         }
         tasks.add(draft.task());
         before = id;
       }
     }
-    ready(l, filled, before).ifPresent(tasks::add);
+    ready(group, filled, before).ifPresent(tasks::add);
     return tasks;
   }
 
   /** A coat has to be hard before anything is done to the piece. */
-  private Lag hard(int l, Filled.Lies coat) {
-    BatchStates.LayerStates states = coat.states().layer(l, coat.pour().layer());
-    int hard =
-        states == null || states.states().demould() == null
-            ? DAY
-            : Window.up(coat.contactSeconds(), states.states().demould().minutes())
-                - coat.endSeconds();
-    return new Lag(
-        Lag.Clock.POURED, coat.pour().id(), Math.max(0, hard), null, false, Lag.Why.CURED);
+  private static Lag hard(Filled.Lies coat, int line, int layer) {
+    CureStates.Moment hard = last(coat, line, layer).demould();
+    return hard == null
+        ? new Lag(Lag.Clock.POURED, coat.pour().id(), DAY, null, false, Lag.Why.CURED)
+        : cured(coat, hard, 0);
   }
 
-  private java.util.Optional<Task> ready(int l, Filled filled, String after) {
-    Job.Line line = job.lines().get(l);
+  private Optional<Task> ready(PieceGroup group, Filled filled, String after) {
+    Job.Line line = job.lines().get(group.line());
     TaskDraft draft =
-        TaskDraft.of(Times.line(l, Task.Kind.READY), Task.Kind.READY, 0, 0)
-            .line(l)
-            .pieces(line.piece().count())
+        TaskDraft.of(group.taskId(Task.Kind.READY), Task.Kind.READY, 0, 0)
+            .line(group.line())
+            .pieces(group.cavities().size())
             .byItself()
             .after(after);
     boolean days = habits.care().leaving() == Care.Leaving.AFTER_DAYS;
+    int atLeast = days ? BatchWork.seconds(habits.care().leavingDays() * DAY) : 0;
     for (int layer = 0; layer < line.poured().size(); layer++) {
-      Filled.Lies lies = filled.layer(l, line.piece().count(), layer);
-      BatchStates.LayerStates states = lies == null ? null : lies.states().layer(l, layer);
-      if (lies == null || states == null || states.states().fullCure() == null) {
-        return java.util.Optional.empty();
+      List<Filled.Lies> all = lies(group, filled, layer);
+      if (all.isEmpty()) {
+        return Optional.empty();
       }
-      int cured = Window.up(lies.contactSeconds(), states.states().fullCure().minutes());
-      int waits = cured - lies.endSeconds();
-      if (days) {
-        waits = Math.max(waits, BatchWork.seconds(habits.care().leavingDays() * DAY));
+      for (Filled.Lies lies : all) {
+        CureStates.Moment cured = last(lies, group.line(), layer).fullCure();
+        if (cured == null) {
+          return Optional.empty();
+        }
+        draft.lag(cured(lies, cured, atLeast));
       }
-      draft.lag(
-          new Lag(
-              Lag.Clock.POURED, lies.pour().id(), Math.max(0, waits), null, false, Lag.Why.CURED));
     }
-    return java.util.Optional.of(draft.task());
+    return Optional.of(draft.task());
   }
 }

@@ -32,10 +32,10 @@ final class Schedule {
   private final List<Timeline> hands = new ArrayList<>();
   private final Map<String, Integer> pins = new HashMap<>();
   private final Times times = new Times();
-  private final Filled filled = new Filled();
+  private final Filled filled;
   private final List<Task> tasks = new ArrayList<>();
   private final Map<Integer, BatchStates> states = new LinkedHashMap<>();
-  private final Set<Integer> demoulded = new HashSet<>();
+  private final Set<PieceGroup> demoulded = new HashSet<>();
   private final Set<String> begun = new HashSet<>();
 
   /** When each shared thing is taken, here and in other sessions. */
@@ -44,8 +44,9 @@ final class Schedule {
   private final int notBefore;
   private int lastStart;
 
-  private Schedule(Job job, CureModel cure, int notBefore) {
+  private Schedule(Job job, CureModel cure, List<Batch> batches, int notBefore) {
     this.job = job;
+    this.filled = new Filled(batches);
     this.cure = cure;
     this.pieces = new PieceTasks(job);
     this.notBefore = notBefore;
@@ -84,7 +85,7 @@ final class Schedule {
    * @param notBefore nothing of the session begins any sooner, s
    */
   static Laid of(Job job, CureModel cure, List<Batch> batches, int notBefore) {
-    Schedule schedule = new Schedule(job, cure, notBefore);
+    Schedule schedule = new Schedule(job, cure, batches, notBefore);
     schedule.pieces.before().forEach(schedule::gap);
     for (Batch batch : batches) {
       schedule.batch(job.in(batch.resinId()), batch);
@@ -134,8 +135,9 @@ final class Schedule {
   private void batch(Job inResin, Batch batch) {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
-        if (job.lines().get(pour.line()).level(pour.layer()).coat()) {
-          demould(pour.line());
+        Job.Line line = job.lines().get(pour.line());
+        if (line.level(pour.layer()).coat()) {
+          demould(filled.group(pour.line(), line.piece().count(), pour.cavity()));
         }
       }
     }
@@ -349,9 +351,9 @@ final class Schedule {
     return hands.get(0).there(task.startSeconds(), task.endSeconds());
   }
 
-  private void demould(int line) {
-    if (demoulded.add(line)) {
-      pieces.demould(line, filled, times).forEach(this::gap);
+  private void demould(PieceGroup group) {
+    if (demoulded.add(group)) {
+      pieces.demould(group, filled, times).forEach(this::gap);
     }
   }
 
@@ -367,13 +369,21 @@ final class Schedule {
     // What has to be done first, then what would be good.
     looks.sort(Comparator.comparing(Task::optional).thenComparingInt(this::earliest));
     looks.forEach(this::gap);
-    for (int l = 0; l < job.lines().size(); l++) {
-      demould(l);
+    for (PieceGroup group : groups()) {
+      demould(group);
     }
-    for (int l = 0; l < job.lines().size(); l++) {
-      boolean out = times.task(Times.line(l, Task.Kind.DEMOULD)) != null;
-      pieces.finishing(l, filled, out).forEach(this::gap);
+    for (PieceGroup group : groups()) {
+      boolean out = times.task(group.taskId(Task.Kind.DEMOULD)) != null;
+      pieces.finishing(group, filled, out).forEach(this::gap);
     }
+  }
+
+  private List<PieceGroup> groups() {
+    List<PieceGroup> all = new ArrayList<>();
+    for (int l = 0; l < job.lines().size(); l++) {
+      all.addAll(filled.groups(l, job.lines().get(l).piece().count()));
+    }
+    return all;
   }
 
   /** The latest end of what belongs to a batch's own work; null when it has none. */

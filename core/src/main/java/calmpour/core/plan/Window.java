@@ -27,14 +27,15 @@ record Window(int best, int from, @Nullable Integer until) {
    * @param poured end of the pour into this cavity
    */
   static Window join(
-      Job job, Join join, BatchStates.LayerStates layer, int contact, int mixed, int poured) {
-    CureStates states = layer.states();
+      Job job, Join join, BatchStates.LayerSpan layer, int contact, int mixed, int poured) {
+    CureStates first = layer.first();
+    CureStates last = layer.last();
     Habits habits = job.session().habits();
-    boolean engine = states.heat() != null;
-    int fluidUntil = down(contact, states.workingTimeEnds().minutes());
-    int gels = up(contact, states.gels().minutes());
+    boolean engine = first.heat() != null;
+    int fluidUntil = down(contact, first.workingTimeEnds().minutes());
+    int takesNext = last.takesNext() == null ? 0 : up(contact, last.takesNext().minutes());
     Integer bonds =
-        states.bondEnds() == null ? null : (Integer) down(contact, states.bondEnds().minutes());
+        first.bondEnds() == null ? null : (Integer) down(contact, first.bondEnds().minutes());
     Double labelGel = job.resin().gelMinutes();
     int habitGel = up(mixed, labelGel == null ? habits.gelWaitMinutes() : labelGel);
     int habitCured = up(poured, habits.curedWaitHours() * 60);
@@ -45,19 +46,24 @@ record Window(int best, int from, @Nullable Integer until) {
           int thick = Math.max(poured, up(mixed, habits.thickWaitMinutes()));
           yield new Window(thick, thick, habitGel);
         }
-        int flowsSlowly = Math.max(poured, up(contact, states.workingTimeEnds().minutes()));
-        int threadHolds = up(contact, states.tooThick().minutes());
+        int flowsSlowly = Math.max(poured, up(contact, last.workingTimeEnds().minutes()));
+        int threadHolds = up(contact, last.tooThick().minutes());
+        int gels = down(contact, first.gels().minutes());
         yield new Window(Math.max(poured, threadHolds), flowsSlowly, gels);
       }
       case GEL -> {
-        int gelled = Math.max(poured, engine ? gels : habitGel);
+        // The rule of thumb knows no gel of a layer; what the label says of a next layer it knows.
+        boolean label =
+            job.resin().times() != null && job.resin().times().recoatFromHours() != null;
+        int gelled = Math.max(poured, engine ? takesNext : habitGel);
+        gelled = label ? Math.max(gelled, takesNext) : gelled;
         yield new Window(gelled, gelled, bonds);
       }
       case CURED -> {
-        if (!engine || states.demould() == null) {
+        if (last.demould() == null) {
           yield new Window(habitCured, habitCured, null);
         }
-        int hard = Math.max(poured, up(contact, states.demould().minutes()));
+        int hard = Math.max(poured, up(contact, last.demould().minutes()));
         yield new Window(Math.max(hard, habitCured), hard, null);
       }
     };
@@ -71,10 +77,9 @@ record Window(int best, int from, @Nullable Integer until) {
    * @param poured end of the pour that it goes into
    */
   static Window embed(
-      Job job, PlacedEmbed.Moment moment, BatchStates.LayerStates layer, int contact, int poured) {
-    CureStates states = layer.states();
+      Job job, PlacedEmbed.Moment moment, BatchStates.LayerSpan layer, int contact, int poured) {
     // A thread that holds no longer runs round anything: it would not be wetted.
-    int wetsUntil = down(contact, states.tooThick().minutes());
+    int wetsUntil = down(contact, layer.first().tooThick().minutes());
     return switch (moment) {
       case BEFORE_POUR, AFTER_POUR -> new Window(poured, poured, wetsUntil);
       case HALF_FILL -> {
@@ -82,8 +87,8 @@ record Window(int best, int from, @Nullable Integer until) {
         yield new Window(rested, rested, wetsUntil);
       }
       case WHEN_THICK -> {
-        int holds = Math.max(poured, up(contact, states.workingTimeEnds().minutes()));
-        yield new Window(holds, holds, down(contact, states.gels().minutes()));
+        int holds = Math.max(poured, up(contact, layer.last().workingTimeEnds().minutes()));
+        yield new Window(holds, holds, down(contact, layer.first().gels().minutes()));
       }
     };
   }

@@ -3,6 +3,7 @@ package calmpour.core.resin;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param demouldHours until it comes out of its mould
  * @param demouldDepthMm how deep a pour that is meant for
  * @param fullCureHours until it is as hard as it gets
+ * @param demouldRows demould times of a label that gives them by depth; at most one a depth
  */
 public record CureTimes(
     @Nullable Double tackFreeHours,
@@ -21,7 +23,8 @@ public record CureTimes(
     @Nullable Double recoatToHours,
     @Nullable Double demouldHours,
     @Nullable Double demouldDepthMm,
-    @Nullable Double fullCureHours) {
+    @Nullable Double fullCureHours,
+    @Nullable List<DemouldRow> demouldRows) {
   public static final Range TACK_FREE_HOURS = new Range(0.02, 336);
   public static final Range RECOAT_FROM_HOURS = new Range(0.02, 336);
   public static final Range RECOAT_TO_HOURS = new Range(0.05, 1_000);
@@ -29,8 +32,35 @@ public record CureTimes(
   public static final Range DEMOULD_DEPTH_MM = new Range(0.5, 500);
   public static final Range FULL_CURE_HOURS = new Range(0.5, 2_000);
 
+  private static final Range ROWS = new Range(0, 12);
+
+  /** A label without a table. */
+  public CureTimes(
+      @Nullable Double tackFreeHours,
+      @Nullable Double recoatFromHours,
+      @Nullable Double recoatToHours,
+      @Nullable Double demouldHours,
+      @Nullable Double demouldDepthMm,
+      @Nullable Double fullCureHours) {
+    this(
+        tackFreeHours,
+        recoatFromHours,
+        recoatToHours,
+        demouldHours,
+        demouldDepthMm,
+        fullCureHours,
+        null);
+  }
+
   public CureTimes {
+    demouldRows = demouldRows == null || demouldRows.isEmpty() ? null : List.copyOf(demouldRows);
+    int rows = demouldRows == null ? 0 : demouldRows.size();
     new Check()
+        .that(
+            ROWS.contains(rows), Problem.outside("demouldRows", Problem.Code.TOO_MANY, rows, ROWS))
+        .that(
+            rows == 0 || demouldRows.stream().map(DemouldRow::depthMm).distinct().count() == rows,
+            Problem.of("demouldRows", Problem.Code.DEPTH_TWICE, null))
         .within("tackFreeHours", tackFreeHours, TACK_FREE_HOURS)
         .within("recoatFromHours", recoatFromHours, RECOAT_FROM_HOURS)
         .within("recoatToHours", recoatToHours, RECOAT_TO_HOURS)

@@ -56,8 +56,8 @@ final class Simulator {
 
   private static final Set<String> NEARLY = Set.of("JOIN_TOO_LATE", "EMBED_TOO_LATE", "AFTER_GEL");
 
-  /** The last pour into each layer of each cavity: line.cavity.layer. */
-  private final Map<String, Lies> lies = new HashMap<>();
+  /** The last pour of each batch into each layer of each cavity: line.cavity.layer. */
+  private final Map<String, Map<Integer, Lies>> lies = new HashMap<>();
 
   private record Lies(Batch batch, Cup.Pour pour, int end) {}
 
@@ -316,10 +316,12 @@ final class Simulator {
     theRest(batch);
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
-        lies.merge(
-            pour.line() + "." + pour.cavity() + "." + pour.layer(),
-            new Lies(batch, pour, end("pour/" + pour.id())),
-            (x, y) -> x.end > y.end ? x : y);
+        lies.computeIfAbsent(
+                pour.line() + "." + pour.cavity() + "." + pour.layer(), k -> new TreeMap<>())
+            .merge(
+                batch.number(),
+                new Lies(batch, pour, end("pour/" + pour.id())),
+                (x, y) -> x.end > y.end ? x : y);
       }
     }
   }
@@ -388,7 +390,12 @@ final class Simulator {
         } else {
           join(batch, pour, task, "JOIN");
           if (level.coat()) {
-            notBefore("OUT_OF_ORDER", task, "line/" + (pour.line() + 1) + "/DEMOULD", 0);
+            List<List<Integer>> alike = alike(pour.line());
+            int which = 0;
+            while (!alike.get(which).contains(pour.cavity())) {
+              which++;
+            }
+            notBefore("OUT_OF_ORDER", task, of(pour.line(), which, "DEMOULD"), 0);
           }
           if (firstEver(pour)) {
             if (wiped() != null) {
@@ -437,13 +444,17 @@ final class Simulator {
 
   /** Onto a layer of an earlier batch: neither before its state allows it nor after. */
   private void join(Batch batch, Cup.Pour pour, Task task, String what) {
-    Lies below = lies.get(pour.line() + "." + pour.cavity() + "." + (pour.layer() - 1));
-    boolean other = below != null && below.batch.number() != batch.number();
-    if (!other || !tasks.containsKey("pour/" + below.pour.id())) {
-      return;
+    String under = pour.line() + "." + pour.cavity() + "." + (pour.layer() - 1);
+    for (Lies below : lies.getOrDefault(under, Map.of()).values()) {
+      if (below.batch.number() != batch.number() && tasks.containsKey("pour/" + below.pour.id())) {
+        join(below, pour, task, what);
+      }
     }
+  }
+
+  private void join(Lies below, Cup.Pour pour, Task task, String what) {
     Job.Level level = job.lines().get(pour.line()).level(pour.layer());
-    Layer under = layer(below.batch, pour.line(), pour.layer() - 1);
+    List<Layer> parts = layers(below.batch, pour.line(), pour.layer() - 1);
     Double label = in(below.batch).resin().gelMinutes();
     int gel = mixed(below.batch) + up((label == null ? habits.gelWaitMinutes() : label) * 60);
     double from;
@@ -451,7 +462,7 @@ final class Simulator {
     switch (level.coat() ? Join.CURED : level.join()) {
       case TOGETHER -> {
         from = below.end;
-        until = under.at(reach(1, under.body));
+        until = first(parts, p -> p.at(reach(1, p.body)));
       }
       case THICK -> {
         from = Math.max(below.end, mixed(below.batch) + up(habits.thickWaitMinutes() * 60));
@@ -459,12 +470,23 @@ final class Simulator {
       }
       case GEL -> {
         from = Math.max(below.end, gel);
-        until = under.at(hours(below.batch, under, Step.RECOAT));
+        until = first(parts, p -> p.at(hours(below.batch, p, Step.RECOAT)));
       }
-      default -> from = below.end + up(habits.curedWaitHours() * 3_600);
+      default -> {
+        double hard = last(parts, p -> hardens(below.batch, p, Step.DEMOULD));
+        from = Math.max(below.end, hard);
+      }
     }
     notBefore(what + "_TOO_EARLY", task, from);
     notAfter(what + "_TOO_LATE", task, task.startSeconds(), until);
+  }
+
+  private static double first(List<Layer> parts, java.util.function.ToDoubleFunction<Layer> when) {
+    return parts.stream().mapToDouble(when).min().orElseThrow();
+  }
+
+  private static double last(List<Layer> parts, java.util.function.ToDoubleFunction<Layer> when) {
+    return parts.stream().mapToDouble(when).max().orElseThrow();
   }
 
   // Embeds, nudges, looks, pots, cleaning up.
@@ -483,9 +505,9 @@ final class Simulator {
     for (List<Cup.Pour> pours : byLayer(batch).values()) {
       Cup.Pour any = pours.get(0);
       Job.Level level = job.lines().get(any.line()).level(any.layer());
-      Layer layer = layer(batch, any.line(), any.layer());
-      double wetsUntil = layer.at(reach(1.2, layer.body));
-      double gels = layer.at(reach(1.4, layer.body));
+      List<Layer> parts = layers(batch, any.line(), any.layer());
+      double wetsUntil = first(parts, p -> p.at(reach(1.2, p.body)));
+      double gels = first(parts, p -> p.at(reach(1.4, p.body)));
       for (Moment moment : Moment.values()) {
         boolean ownTask = moment != Moment.BEFORE_POUR || level.stage() > 0;
         if (!puts(level, moment) || !ownTask) {
@@ -512,7 +534,8 @@ final class Simulator {
             notAfter(batch, "EMBED_TOO_LATE", task, task.endSeconds(), wetsUntil);
           }
           case WHEN_THICK -> {
-            double thick = Math.max(layer.poured, contact(batch) + up(reach(1, layer.body) * 60));
+            double thick =
+                last(parts, p -> Math.max(p.poured, contact(batch) + up(reach(1, p.body) * 60)));
             notBefore(batch, "EMBED_TOO_EARLY", task, thick);
             notAfter(batch, "EMBED_TOO_LATE", task, task.startSeconds(), gels);
           }
@@ -658,7 +681,7 @@ final class Simulator {
       Job.Line line = job.lines().get(pours.get(0).line());
       boolean top = pours.get(0).layer() == line.levels().size() - 1;
       if (top && line.piece().workOrNone().curing() == where) {
-        tops.add(layer(batch, pours.get(0).line(), pours.get(0).layer()));
+        tops.addAll(layers(batch, pours.get(0).line(), pours.get(0).layer()));
       }
     }
     return tops;
@@ -696,23 +719,62 @@ final class Simulator {
 
   // After it has cured.
 
+  /** The pieces of a line that were filled by the same batches, by their first cavity. */
+  private List<List<Integer>> alike(int l) {
+    Map<Set<Integer>, List<Integer>> alike = new LinkedHashMap<>();
+    for (int cavity = 1; cavity <= job.lines().get(l).piece().count(); cavity++) {
+      Set<Integer> by = new java.util.TreeSet<>();
+      for (Batch batch : plan.batches()) {
+        for (Cup cup : batch.cups()) {
+          for (Cup.Pour pour : cup.pours()) {
+            if (pour.line() == l && pour.cavity() == cavity) {
+              by.add(batch.number());
+            }
+          }
+        }
+      }
+      alike.computeIfAbsent(by, k -> new ArrayList<>()).add(cavity);
+    }
+    return List.copyOf(alike.values());
+  }
+
+  /** What is done for such pieces goes by the line, and from the second of them on by number. */
+  private static String of(int l, int which, String what) {
+    return "line/" + (l + 1) + (which == 0 ? "" : "." + (which + 1)) + "/" + what;
+  }
+
   private void afterwards() {
     for (int l = 0; l < job.lines().size(); l++) {
-      Job.Line line = job.lines().get(l);
-      int top = line.levels().size() - 1;
-      String out = "line/" + (l + 1) + "/DEMOULD";
-      boolean poured = true;
-      for (int cavity = 1; cavity <= line.piece().count(); cavity++) {
-        poured &= lies.containsKey(l + "." + cavity + "." + top);
+      List<List<Integer>> alike = alike(l);
+      for (int which = 0; which < alike.size(); which++) {
+        out(l, which, alike.get(which));
       }
-      Task task = poured ? must(out).orElse(null) : null;
-      for (int cavity = 1; task != null && cavity <= line.piece().count(); cavity++) {
-        Lies in = lies.get(l + "." + cavity + "." + top);
-        Layer layer = layer(in.batch, l, top);
-        boolean there = tasks.containsKey("pour/" + in.pour.id());
-        double hard = contact(in.batch) + up(hours(in.batch, layer, Step.DEMOULD) * 60);
-        if (there) {
-          notBefore("NOT_YET_CURED", task, Math.max(in.end, hard));
+    }
+  }
+
+  /** Every layer in these cavities, from each batch that had a part in it. */
+  private List<Lies> inside(int l, List<Integer> cavities, int layer) {
+    List<Lies> all = new ArrayList<>();
+    for (int cavity : cavities) {
+      all.addAll(lies.getOrDefault(l + "." + cavity + "." + layer, Map.of()).values());
+    }
+    return all;
+  }
+
+  private void out(int l, int which, List<Integer> cavities) {
+    Job.Line line = job.lines().get(l);
+    for (int layer = 0; layer < line.levels().size(); layer++) {
+      for (int cavity : cavities) {
+        if (!lies.containsKey(l + "." + cavity + "." + layer)) {
+          return;
+        }
+      }
+    }
+    Task task = must(of(l, which, "DEMOULD")).orElse(null);
+    for (int layer = 0; task != null && layer < line.levels().size(); layer++) {
+      for (Lies in : inside(l, cavities, layer)) {
+        if (tasks.containsKey("pour/" + in.pour.id())) {
+          hard("NOT_YET_CURED", task, in, l, layer, Step.DEMOULD);
         }
         Kind shut =
             switch (line.piece().workOrNone().curing()) {
@@ -724,49 +786,54 @@ final class Simulator {
           notBefore("OUT_OF_ORDER", task, b(in.batch, shut), 0);
         }
       }
-      if (poured) {
-        finishing(l, line, out);
-      }
     }
+    finishing(l, which, cavities, line);
   }
 
-  private void finishing(int l, Job.Line line, String out) {
-    String before = out;
+  private void hard(String rule, Task task, Lies in, int l, int layer, Step step) {
+    double when = last(layers(in.batch, l, layer), p -> hardens(in.batch, p, step));
+    notBefore(rule, task, Math.max(in.end, when));
+  }
+
+  private void finishing(int l, int which, List<Integer> cavities, Job.Line line) {
+    String before = of(l, which, "DEMOULD");
     int turn = 0;
-    int count = line.piece().count();
-    Lies coat = lies.get(l + "." + count + "." + line.levels().size());
     for (FinishStep step : line.piece().workOrNone().finishing()) {
       for (int t = 0; t < step.times(); t++) {
         turn++;
-        String id = "line/" + (l + 1) + "/FINISH/" + turn;
+        String id = of(l, which, "FINISH/" + turn);
         Task task = must(id).orElse(null);
         if (task != null) {
           notBefore("FINISHED_TOO_EARLY", task, before, up(step.waitHours() * 3_600));
-          if (turn == 1 && coat != null && tasks.containsKey("pour/" + coat.pour.id())) {
-            Layer layer = layer(coat.batch, l, coat.pour.layer());
-            double hard = contact(coat.batch) + up(hours(coat.batch, layer, Step.DEMOULD) * 60);
-            notBefore("NOT_YET_CURED", task, Math.max(coat.end, hard));
+          for (Lies coat : inside(l, cavities, line.levels().size())) {
+            if (turn == 1 && tasks.containsKey("pour/" + coat.pour.id())) {
+              hard("NOT_YET_CURED", task, coat, l, coat.pour.layer(), Step.DEMOULD);
+            }
           }
         }
         before = id;
       }
     }
-    Task ready = must("line/" + (l + 1) + "/READY").orElse(null);
+    for (int layer = 0; layer < line.poured().size(); layer++) {
+      if (inside(l, cavities, layer).isEmpty()) {
+        return;
+      }
+    }
+    Task ready = must(of(l, which, "READY")).orElse(null);
     if (ready == null) {
       return;
     }
     notBefore("OUT_OF_ORDER", ready, before, 0);
     for (int layer = 0; layer < line.poured().size(); layer++) {
-      Lies in = lies.get(l + "." + count + "." + layer);
-      if (in == null || !tasks.containsKey("pour/" + in.pour.id())) {
-        continue;
+      for (Lies in : inside(l, cavities, layer)) {
+        if (tasks.containsKey("pour/" + in.pour.id())) {
+          hard("NOT_YET_CURED", ready, in, l, layer, Step.FULL_CURE);
+          if (habits.care().leaving() == Care.Leaving.AFTER_DAYS) {
+            double days = in.end + up(habits.care().leavingDays() * 86_400);
+            notBefore("NOT_YET_CURED", ready, days);
+          }
+        }
       }
-      Layer of = layer(in.batch, l, layer);
-      double cured = contact(in.batch) + up(hours(in.batch, of, Step.FULL_CURE) * 60);
-      if (habits.care().leaving() == Care.Leaving.AFTER_DAYS) {
-        cured = Math.max(cured, in.end + up(habits.care().leavingDays() * 86_400));
-      }
-      notBefore("NOT_YET_CURED", ready, Math.max(in.end, cured));
     }
   }
 
@@ -778,6 +845,9 @@ final class Simulator {
     final int poured;
     final List<Stretch> body;
     final double around;
+    int lies;
+    double onBench;
+    double benchC;
 
     /**
      * @param around air about it in the end, °C
@@ -842,10 +912,9 @@ final class Simulator {
     return body;
   }
 
-  /** A layer as the last of its cavities follows, of those that this batch pours. */
-  private Layer layer(Batch batch, int line, int layer) {
-    Cup ofCup = null;
-    Cup.Pour last = null;
+  /** A layer as this batch pours it, cup by cup: each as the last of its cavities follows. */
+  private List<Layer> layers(Batch batch, int line, int layer) {
+    List<Layer> parts = new ArrayList<>();
     for (Cup cup : batch.cups()) {
       Cup.Pour own = null;
       for (Cup.Pour pour : cup.pours()) {
@@ -854,11 +923,16 @@ final class Simulator {
           own = pour;
         }
       }
-      if (own != null && (last == null || end("pour/" + own.id()) > end("pour/" + last.id()))) {
-        last = own;
-        ofCup = cup;
+      if (own != null) {
+        parts.add(part(batch, cup, own));
       }
     }
+    return parts;
+  }
+
+  private Layer part(Batch batch, Cup ofCup, Cup.Pour last) {
+    int line = last.line();
+    int layer = last.layer();
     List<Stretch> body = mixing(batch, ofCup);
     int from = inCupFrom(batch, ofCup);
     int end = Math.max(from, end("pour/" + last.id()));
@@ -879,15 +953,58 @@ final class Simulator {
         warm != null
             && of.piece().workOrNone().curing() == PieceWork.Curing.HOT_BOX
             && layer == of.levels().size() - 1;
+    double onBench = 0;
     if (boxed) {
-      double until = Math.max(0, box.startSeconds() - end) / 60.0;
-      body.add(new Stretch(until, grams, celsius(batch, room)));
+      onBench = Math.max(0, box.startSeconds() - end) / 60.0;
+      body.add(new Stretch(onBench, grams, celsius(batch, room)));
       body.add(new Stretch(0, grams, celsius(batch, warm)));
     } else {
       body.add(new Stretch(0, grams, celsius(batch, room)));
     }
     double around = boxed ? warm : room;
-    return new Layer(contact(batch), end("pour/" + last.id()), body, around);
+    Layer made = new Layer(contact(batch), end("pour/" + last.id()), body, around);
+    made.lies = end;
+    made.onBench = onBench;
+    made.benchC = room;
+    return made;
+  }
+
+  /**
+   * The second in which a layer is hard: by the rule of thumb from the first contact, and never
+   * sooner than the label, or common practice where it is silent, from its last pour on; the
+   * label's hours pass twice as quickly for ten degrees more, first on the bench and then in the
+   * box.
+   */
+  private double hardens(Batch batch, Layer layer, Step step) {
+    double thought = contact(batch) + up(hours(batch, layer, step) * 60);
+    double meant = in(batch).resin().knownPotLifeTemperatureC().value();
+    double left = labelHours(in(batch).resin(), step) * 60;
+    double onBench = Math.pow(2, (layer.benchC - meant) / 10);
+    double minutes;
+    if (layer.onBench * onBench >= left || layer.around == layer.benchC) {
+      minutes = left / onBench;
+    } else {
+      left -= layer.onBench * onBench;
+      minutes = layer.onBench + left / Math.pow(2, (layer.around - meant) / 10);
+    }
+    // From the first contact, as all clocks of a batch: whole seconds come last.
+    double sinceContact = (layer.lies - contact(batch)) / 60.0 + minutes;
+    double label = contact(batch) + up(sinceContact * 60);
+    // What is fully cured can be taken out as well.
+    double cured = step == Step.FULL_CURE ? hardens(batch, layer, Step.DEMOULD) : 0;
+    return Math.max(cured, Math.max(thought, label));
+  }
+
+  /** No resin here says when it comes out: by kind. */
+  private static double labelHours(ResinSystem resin, Step step) {
+    double out =
+        switch (resin.kind()) {
+          case CASTING, COATING -> 24;
+          case FAST -> 6;
+          case POLYURETHANE -> 2;
+          case DEEP -> throw new AssertionError("a deep resin needs its depth");
+        };
+    return step == Step.FULL_CURE ? Math.max(48, 2 * out) : out;
   }
 
   /** As warm as it was warmed, or as what it stands in. */
@@ -1108,54 +1225,77 @@ final class Simulator {
     }
   }
 
-  private void cavities() {
-    int[][] stays = new int[job.lines().size()][];
+  /** Some pieces of a line in their cavities: line, how many, from, to. */
+  private List<int[]> stays() {
+    List<int[]> stays = new ArrayList<>();
     int last = plan.tasks().stream().mapToInt(Task::endSeconds).max().orElse(0);
-    for (int l = 0; l < stays.length; l++) {
-      Task out = tasks.get("line/" + (l + 1) + "/DEMOULD");
-      int from = Integer.MAX_VALUE;
-      for (Task task : plan.tasks()) {
-        if (task.kind() == Kind.POUR && task.line() == l) {
-          from = Math.min(from, task.startSeconds());
+    for (int l = 0; l < job.lines().size(); l++) {
+      List<List<Integer>> alike = alike(l);
+      for (int which = 0; which < alike.size(); which++) {
+        Task out = tasks.get(of(l, which, "DEMOULD"));
+        int from = Integer.MAX_VALUE;
+        for (Task task : plan.tasks()) {
+          if (task.kind() == Kind.POUR) {
+            String[] at = task.pourId().split("\\.", 3);
+            boolean its =
+                at[0].equals("" + (l + 1)) && alike.get(which).contains(Integer.valueOf(at[1]));
+            from = its ? Math.min(from, task.startSeconds()) : from;
+          }
+        }
+        if (from < Integer.MAX_VALUE) {
+          int to = out == null ? last : out.endSeconds();
+          stays.add(new int[] {l, alike.get(which).size(), from, to});
         }
       }
-      stays[l] =
-          from == Integer.MAX_VALUE
-              ? null
-              : new int[] {from, out == null ? last : out.endSeconds()};
     }
-    for (int l = 0; l < stays.length; l++) {
-      if (stays[l] == null) {
+    return stays;
+  }
+
+  /** Second by second where something changes: who has which cavity. */
+  private void cavities() {
+    List<int[]> stays = stays();
+    for (int l = 0; l < job.lines().size(); l++) {
+      Job.Line line = job.lines().get(l);
+      Integer copies = line.mould().make() == null ? null : line.mould().make().copies();
+      if (copies == null) {
         continue;
       }
-      Job.Line line = job.lines().get(l);
-      int wanted = line.piece().count();
-      for (int o = 0; o < l; o++) {
-        Job.Line other = job.lines().get(o);
-        boolean same =
-            other.mould().id().equals(line.mould().id())
-                && other.cavity().id().equals(line.cavity().id());
-        if (same && stays[o] != null && stays[o][0] < stays[l][1] && stays[l][0] < stays[o][1]) {
-          wanted += other.piece().count();
-        }
-      }
-      Integer copies = line.mould().make() == null ? null : line.mould().make().copies();
-      if (copies != null && wanted > copies * line.cavity().count()) {
-        wrong("MOULD_TWICE", "piece/" + l, 1e9);
-      }
-      int booked = 0;
+      Set<Integer> changes = new java.util.TreeSet<>();
+      stays.forEach(s -> changes.add(s[2]));
       for (Booking booking : job.bookings()) {
-        boolean meets =
-            begin.plusSeconds(stays[l][0]).isBefore(booking.to())
-                && booking.from().isBefore(begin.plusSeconds(stays[l][1]));
-        if (booking.what() == Booking.Thing.MOULD
-            && booking.id().equals(line.mould().id() + "/" + line.cavity().id())
-            && meets) {
-          booked += booking.count();
-        }
+        changes.add((int) java.time.Duration.between(begin, booking.from()).toSeconds());
       }
-      if (booked > 0 && copies != null && wanted + booked > copies * line.cavity().count()) {
-        wrong("MOULD_BOOKED", "piece/" + l, 1e9);
+      for (int now : changes) {
+        int wanted = 0;
+        boolean own = false;
+        for (int[] stay : stays) {
+          Job.Line other = job.lines().get(stay[0]);
+          boolean same =
+              stay[0] <= l
+                  && other.mould().id().equals(line.mould().id())
+                  && other.cavity().id().equals(line.cavity().id());
+          if (same && stay[2] <= now && now < stay[3]) {
+            wanted += stay[1];
+            own |= stay[0] == l;
+          }
+        }
+        int booked = 0;
+        for (Booking booking : job.bookings()) {
+          Instant at = begin.plusSeconds(now);
+          boolean taken =
+              booking.what() == Booking.Thing.MOULD
+                  && booking.id().equals(line.mould().id() + "/" + line.cavity().id())
+                  && !at.isBefore(booking.from())
+                  && at.isBefore(booking.to());
+          booked += taken ? booking.count() : 0;
+        }
+        int have = copies * line.cavity().count();
+        if (own && wanted > have) {
+          wrong("MOULD_TWICE", "piece/" + l, 1e9);
+        }
+        if (own && booked > 0 && wanted + booked > have) {
+          wrong("MOULD_BOOKED", "piece/" + l, 1e9);
+        }
       }
     }
     boards(stays);
@@ -1164,7 +1304,7 @@ final class Simulator {
     }
   }
 
-  private void boards(int[][] stays) {
+  private void boards(List<int[]> stays) {
     int room = 0;
     for (Tool tool : job.tools()) {
       if (tool.kind() == Tool.Kind.BOARD && tool.holds() == null) {
@@ -1177,10 +1317,8 @@ final class Simulator {
     }
     for (int[] now : stays) {
       int standing = 0;
-      for (int l = 0; l < stays.length; l++) {
-        boolean there =
-            now != null && stays[l] != null && stays[l][0] <= now[0] && now[0] < stays[l][1];
-        standing += there ? job.lines().get(l).piece().count() : 0;
+      for (int[] other : stays) {
+        standing += other[2] <= now[2] && now[2] < other[3] ? other[1] : 0;
       }
       if (standing > room) {
         wrong("BOARD_FULL", "plan", 1e9);

@@ -40,6 +40,7 @@ record TableModel(
           at(gels * 0.5),
           at(gels * 0.8),
           at(gels),
+          at(gels),
           at(bonds),
           at(bonds + 60),
           at(bonds + 600),
@@ -51,12 +52,12 @@ record TableModel(
         if (kinds.get(k).bottomWidthMm() == cup.bottomWidthMm()) {
           double minutes = window(k, segment.massG()) / 60.0;
           return new CureStates(
-              at(minutes), at(minutes * 1.2), at(minutes * 6), null, null, null, COOL);
+              at(minutes), at(minutes * 1.2), at(minutes * 6), null, null, null, null, COOL);
         }
       }
     }
     // A mixing cup from which nothing is poured.
-    return new CureStates(at(120), at(150), at(200), null, null, null, COOL);
+    return new CureStates(at(120), at(150), at(200), null, null, null, null, COOL);
   }
 
   private static CureStates.Moment at(double minutes) {
