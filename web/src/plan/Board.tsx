@@ -157,14 +157,19 @@ function Out({
   name: string;
 }) {
   const last = outOfMould(plan, piece);
+  const out = plan.tasks.filter((t) => t.kind === "DEMOULD" && t.line === piece);
+  const [first] = out;
   if (!last) {
     return null;
   }
+  // Pieces of several batches come out by themselves: from the first of them to the last.
+  const until = Math.max(...out.map((t) => t.startSeconds));
   return (
     <Box sx={{ color: "text.secondary", fontSize: "0.82rem", lineHeight: 1.3 }}>
-      {last.demould ? (
+      {first ? (
         <Fig of={`pour/${last.pourId}/demouldHours`} what={`${name}: out of the mould`}>
-          out {whenText(last.demould.seconds, when)}
+          out {whenText(Math.min(...out.map((t) => t.startSeconds)), when)}
+          {until > first.startSeconds && ` to ${whenText(until, when)}`}
         </Fig>
       ) : (
         "never hard here"

@@ -144,7 +144,7 @@ export function LayerStates({ plan, piece, ...when }: { plan: Plan; piece: numbe
             </Box>
             {state("gel", "gelsMinutes", layer.gels, "")}
             {state("a next layer bonds until", "bondHours", layer.bondEnds, "any time")}
-            {state("out of the mould", "demouldHours", layer.demould, "never, in this room")}
+            {state("hard", "demouldHours", layer.demould, "never, in this room")}
             {state("fully cured", "fullCureHours", layer.fullCure, "never, in this room")}
             {layer.peakC !== undefined && (
               <Box component="span" sx={layer.peakC >= 60 ? { color: "error.main" } : soft}>

@@ -71,7 +71,7 @@ function out(plan: Plan, when: (seconds: number) => string): string {
     free === null
       ? "not all of it comes out in this room"
       : `all is out of its mould ${when(free)}`,
-    ready.length > 0 ? `may leave the house from ${when(Math.max(...ready))}` : "",
+    ready.length > 0 ? `ready to hand over ${when(Math.max(...ready))}` : "",
   ]
     .filter(Boolean)
     .join(", ")

@@ -90,7 +90,7 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
     case "FINISH":
       return `${finishName(task, session)} ${of}`;
     case "READY":
-      return `${of} may leave the house`;
+      return `${of} ready to hand over`;
     default:
       return `${TASK_WORDS[task.kind]}, batch ${task.batch}`;
   }

@@ -107,8 +107,10 @@ export function lastPourEnds(plan: Plan): number {
 
 /** When the last piece is out of its mould; null when not all of them ever are. */
 export function outOfMoulds(plan: Plan): number | null {
-  const out = plan.tasks.filter((t) => t.kind === "DEMOULD").map((t) => t.endSeconds);
-  return out.length < plan.pieces.length ? null : Math.max(...out);
+  const out = plan.tasks.filter((t) => t.kind === "DEMOULD");
+  const pieces = plan.pieces.reduce((sum, p) => sum + p.count, 0);
+  const free = out.reduce((sum, t) => sum + t.places, 0);
+  return free < pieces ? null : Math.max(...out.map((t) => t.endSeconds));
 }
 
 /** Which mould on the board; moulds of one kind are counted on, whichever line they stand in. */
@@ -521,7 +523,7 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   LAYER_PEAK:
     "The cure engine, in the mould: the heat that it makes, and what mould and air take of it.",
   LAYER_CURE:
-    "The cure engine, from the pour: until it is cured as far as the label’s own time means, and as cool as the room.",
+    "From the layer’s last pour, the later of two: what the cure engine says, and the label’s own time (or what is usual for its kind), which passes quicker in a warm place and slower in a cold one.",
 };
 
 export function formulaText(formula: Derivation["formula"]): string {

@@ -12,7 +12,7 @@ const load = () => ask(api.GET("/api/today"));
 const WORDS: Partial<Record<DueLine["kind"], string>> = {
   DEMOULD: "Out of the mould",
   FINISH: "Finish",
-  READY: "May leave the house",
+  READY: "Ready to hand over",
   IN_POT: "In the pressure pot until",
 };
 
@@ -57,7 +57,10 @@ export function TodayScreen() {
   if (today.due.length === 0) {
     return (
       <Empty title="Nothing is due">
-        <p>What was poured shows here: next layers, demoulds, finishing, and who may leave when.</p>
+        <p>
+          What was poured shows here: next layers, demoulds, finishing, and what is ready to hand
+          over.
+        </p>
         <Button variant="contained" href="#/">
           To the plan
         </Button>

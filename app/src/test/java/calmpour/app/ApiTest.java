@@ -110,12 +110,11 @@ class ApiTest {
 
   private static Set<String> breaches(JsonNode findings) {
     Set<String> rules = new TreeSet<>();
-    findings.forEach(
-        f -> {
-          if (f.get("severity").asString().equals("BREACH")) {
-            rules.add(f.get("rule").asString());
-          }
-        });
+    findings.forEach(f -> {
+      if (f.get("severity").asString().equals("BREACH")) {
+        rules.add(f.get("rule").asString());
+      }
+    });
     return rules;
   }
 

@@ -48,20 +48,18 @@ final class Browser implements AutoCloseable {
                 .setLocale("en-GB"));
     Page page = context.newPage();
     page.setDefaultTimeout(10_000);
-    page.onRequest(
-        request -> {
-          URI to = URI.create(request.url().startsWith("data:") ? "data:" : request.url());
-          if (to.getHost() != null && !to.getHost().equals("127.0.0.1")) {
-            complaints.add("left the machine: " + request.url());
-          }
-        });
+    page.onRequest(request -> {
+      URI to = URI.create(request.url().startsWith("data:") ? "data:" : request.url());
+      if (to.getHost() != null && !to.getHost().equals("127.0.0.1")) {
+        complaints.add("left the machine: " + request.url());
+      }
+    });
     page.onPageError(error -> complaints.add("page error: " + error));
-    page.onResponse(
-        response -> {
-          if (response.status() >= 500) {
-            complaints.add(response.status() + " from " + response.url());
-          }
-        });
+    page.onResponse(response -> {
+      if (response.status() >= 500) {
+        complaints.add(response.status() + " from " + response.url());
+      }
+    });
     return page;
   }
 

@@ -101,16 +101,15 @@ class KilledTest {
 
   private static Thread killAt(ServerProcess server, long until) {
     return Thread.ofPlatform()
-        .start(
-            () -> {
-              try {
-                Thread.sleep(Math.max(0, (until - System.nanoTime()) / 1_000_000));
-              } catch (InterruptedException never) {
-                throw new IllegalStateException(never);
-              }
-              // SIGKILL on Linux: nothing of the server's own is run any more.
-              server.kill();
-            });
+        .start(() -> {
+          try {
+            Thread.sleep(Math.max(0, (until - System.nanoTime()) / 1_000_000));
+          } catch (InterruptedException never) {
+            throw new IllegalStateException(never);
+          }
+          // SIGKILL on Linux: nothing of the server's own is run any more.
+          server.kill();
+        });
   }
 
   private static Set<String> doneTasks(JsonNode stands) {

@@ -62,17 +62,16 @@ class MouldApiTest {
             take("bowl-text.stl", ModelFiles.textStl(bowl)),
             take("bowl.obj", ModelFiles.obj(bowl)),
             take("bowl.3mf", ModelFiles.threeMf(bowl, "millimeter", ITEM)))
-        .forEach(
-            answer -> {
-              assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-              String id = answer.body().get("id").asString();
-              ObjectNode wanted = json("{'unit':'MILLIMETRE','turnXDegrees':0,'turnYDegrees':0}");
-              JsonNode shape = app.post("/api/meshes/" + id + "/shape", wanted).body();
-              assertThat(rim(shape).get("depthMm").asDouble()).isCloseTo(15, within(1e-5));
-              assertThat(rim(shape).get("volumeMl").asDouble())
-                  .isCloseTo(bowl.volume() / 1_000, within(1e-5));
-              assertThat(shape.get("mended").asBoolean()).isFalse();
-            });
+        .forEach(answer -> {
+          assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+          String id = answer.body().get("id").asString();
+          ObjectNode wanted = json("{'unit':'MILLIMETRE','turnXDegrees':0,'turnYDegrees':0}");
+          JsonNode shape = app.post("/api/meshes/" + id + "/shape", wanted).body();
+          assertThat(rim(shape).get("depthMm").asDouble()).isCloseTo(15, within(1e-5));
+          assertThat(rim(shape).get("volumeMl").asDouble())
+              .isCloseTo(bowl.volume() / 1_000, within(1e-5));
+          assertThat(shape.get("mended").asBoolean()).isFalse();
+        });
   }
 
   @Test

@@ -440,14 +440,13 @@ class PourScreensTest extends DemoScreens {
     page.waitForTimeout(SLEEVE_MS);
     page.keyboard().press(" ");
     String theirs = helpers;
-    page.waitForCondition(
-        () -> {
-          for (JsonNode step : state(run).get("steps")) {
-            if (step.get("taskId").asString().equals(theirs)) {
-              return step.get("status").asString().equals("DONE");
-            }
-          }
-          return false;
-        });
+    page.waitForCondition(() -> {
+      for (JsonNode step : state(run).get("steps")) {
+        if (step.get("taskId").asString().equals(theirs)) {
+          return step.get("status").asString().equals("DONE");
+        }
+      }
+      return false;
+    });
   }
 }

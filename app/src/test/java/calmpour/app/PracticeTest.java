@@ -75,11 +75,10 @@ class PracticeTest extends DemoScreens {
     RunningApp.Answer answer = whatIf(setUp(""), setUp(with));
     assertThat(answer.status()).isBetween(400, 422);
     assertThat(answer.body().get("errors"))
-        .anySatisfy(
-            e -> {
-              assertThat(e.get("field").asString()).isEqualTo(field);
-              assertThat(e.get("message").asString()).isNotBlank();
-            });
+        .anySatisfy(e -> {
+          assertThat(e.get("field").asString()).isEqualTo(field);
+          assertThat(e.get("message").asString()).isNotBlank();
+        });
   }
 
   @Test

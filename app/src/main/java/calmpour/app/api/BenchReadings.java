@@ -51,12 +51,11 @@ class BenchReadings {
   private final CupThermometer cups;
   private final Watchers watchers;
   private final ScheduledExecutorService looks =
-      Executors.newSingleThreadScheduledExecutor(
-          work -> {
-            Thread thread = new Thread(work, "bench-readings");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "bench-readings");
+        thread.setDaemon(true);
+        return thread;
+      });
 
   BenchReadings(
       RunStore runs,

@@ -164,13 +164,12 @@ public class MouldController {
   List<MouldView> moulds() {
     Set<String> pictured = meshes.pictured();
     return shelf.all(ShelfKind.MOULD).stream()
-        .map(
-            m ->
-                new MouldView(
-                    m,
-                    m.cavities().stream().map(MouldController::view).toList(),
-                    m.state() == null ? List.of() : m.state().wants(),
-                    pictured.contains(m.id())))
+        .map(m ->
+            new MouldView(
+                m,
+                m.cavities().stream().map(MouldController::view).toList(),
+                m.state() == null ? List.of() : m.state().wants(),
+                pictured.contains(m.id())))
         .toList();
   }
 

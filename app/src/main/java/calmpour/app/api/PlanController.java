@@ -203,11 +203,10 @@ public class PlanController {
         card,
         batch,
         card.leftovers().stream()
-            .map(
-                l ->
-                    new LeftoverWays(
-                        l.cupId(),
-                        Fillers.of(session, workshop, l.leftMl(), l.openSeconds(), MOST_FILLERS)))
+            .map(l ->
+                new LeftoverWays(
+                    l.cupId(),
+                    Fillers.of(session, workshop, l.leftMl(), l.openSeconds(), MOST_FILLERS)))
             .toList(),
         card.leftovers().size() < 2
             ? List.of()

@@ -72,14 +72,13 @@ public class PracticeController {
   @GetMapping("/exercises")
   List<ExerciseLine> exercises() {
     return exercises.all().stream()
-        .map(
-            e ->
-                new ExerciseLine(
-                    e.id(),
-                    e.grade(),
-                    e.session().name(),
-                    e.session().pieces().stream().mapToInt(Piece::count).sum(),
-                    e.mishaps().stream().map(Mishap::kind).distinct().toList()))
+        .map(e ->
+            new ExerciseLine(
+                e.id(),
+                e.grade(),
+                e.session().name(),
+                e.session().pieces().stream().mapToInt(Piece::count).sum(),
+                e.mishaps().stream().map(Mishap::kind).distinct().toList()))
         .toList();
   }
 

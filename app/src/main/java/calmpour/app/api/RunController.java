@@ -207,11 +207,10 @@ public class RunController {
       } else if (event.kind() == RunEvent.Kind.UNDONE) {
         done &=
             events.stream()
-                .noneMatch(
-                    e ->
-                        e.kind() == RunEvent.Kind.DONE
-                            && e.id().equals(event.of())
-                            && task.equals(e.of()));
+                .noneMatch(e ->
+                    e.kind() == RunEvent.Kind.DONE
+                        && e.id().equals(event.of())
+                        && task.equals(e.of()));
       }
     }
     return done;

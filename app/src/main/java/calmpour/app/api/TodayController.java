@@ -66,14 +66,13 @@ public class TodayController {
   ResponseEntity<String> calendar() {
     List<CalendarFile.Entry> entries =
         due().stream()
-            .map(
-                d ->
-                    new CalendarFile.Entry(
-                        d.runId() + "/" + d.taskId() + "@calm-pour",
-                        summary(d),
-                        d.runName(),
-                        d.from(),
-                        d.to().isAfter(d.from()) ? d.to() : d.from().plusSeconds(60)))
+            .map(d ->
+                new CalendarFile.Entry(
+                    d.runId() + "/" + d.taskId() + "@calm-pour",
+                    summary(d),
+                    d.runName(),
+                    d.from(),
+                    d.to().isAfter(d.from()) ? d.to() : d.from().plusSeconds(60)))
             .toList();
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=calm-pour.ics")
@@ -119,7 +118,7 @@ public class TodayController {
     return switch (due.kind()) {
       case DEMOULD -> "Out of the mould: " + what;
       case FINISH -> "Finish: " + what;
-      case READY -> "May leave the house: " + what;
+      case READY -> "Ready to hand over: " + what;
       case IN_POT -> "In the pressure pot: " + what;
       default -> "Next layer: " + what;
     };

@@ -21,12 +21,11 @@ class Watchers {
 
   private final Map<String, List<SseEmitter>> watching = new ConcurrentHashMap<>();
   private final ScheduledExecutorService pulse =
-      Executors.newSingleThreadScheduledExecutor(
-          work -> {
-            Thread thread = new Thread(work, "still-there");
-            thread.setDaemon(true);
-            return thread;
-          });
+      Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "still-there");
+        thread.setDaemon(true);
+        return thread;
+      });
 
   Watchers() {
     var unused =
@@ -60,16 +59,14 @@ class Watchers {
   }
 
   private void stillThere() {
-    watching.forEach(
-        (run, its) ->
-            its.forEach(
-                screen -> {
-                  try {
-                    screen.send(SseEmitter.event().name("there").data(""));
-                  } catch (IOException | IllegalStateException gone) {
-                    its.remove(screen);
-                  }
-                }));
+    watching.forEach((run, its) ->
+        its.forEach(screen -> {
+          try {
+            screen.send(SseEmitter.event().name("there").data(""));
+          } catch (IOException | IllegalStateException gone) {
+            its.remove(screen);
+          }
+        }));
   }
 
   /** A server that waits for its screens to hang up would never stop. */

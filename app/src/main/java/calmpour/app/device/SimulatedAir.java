@@ -33,10 +33,8 @@ public final class SimulatedAir implements RoomSensor, CupThermometer {
   @Override
   public synchronized Optional<Air> now() {
     return Optional.ofNullable(air)
-        .map(
-            a ->
-                new Air(
-                    a.temperatureC() + random.nextGaussian() * ROOM_NOISE_C, a.humidityPercent()));
+        .map(a ->
+            new Air(a.temperatureC() + random.nextGaussian() * ROOM_NOISE_C, a.humidityPercent()));
   }
 
   @Override

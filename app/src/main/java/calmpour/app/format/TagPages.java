@@ -2,6 +2,7 @@ package calmpour.app.format;
 
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.Cup;
+import calmpour.core.plan.PieceGroup;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Task;
 import calmpour.core.run.Run;
@@ -89,39 +90,44 @@ public final class TagPages {
   /** One for every piece that was begun, with its days. */
   public static List<Tag> pieces(Run run, RunState state) {
     List<Tag> tags = new ArrayList<>();
-    ZoneId zone = ZoneId.of(run.session().zoneId());
     List<Plan.PieceView> lines = run.plan().pieces();
     for (int line = 0; line < lines.size(); line++) {
       Plan.PieceView piece = lines.get(line);
       Set<String> colours = new LinkedHashSet<>();
       piece.layers().forEach(l -> colours.add(l.colourName()));
-      List<String> days = new ArrayList<>();
-      days.add(run.session().name());
-      days.add(String.join(", ", colours));
-      days.add("poured " + day(run.begunAt(), zone));
-      Instant out = ends(run, state, line, Task.Kind.DEMOULD);
-      Instant leaves = ends(run, state, line, Task.Kind.READY);
-      if (out != null) {
-        days.add("out of the mould " + day(out, zone));
-      }
-      if (leaves != null) {
-        days.add("may leave the house " + day(leaves, zone));
-      }
       for (int cavity = 1; cavity <= piece.count(); cavity++) {
+        PieceGroup group = PieceGroup.of(run.plan().batches(), line, piece.count(), cavity);
         String which = piece.count() > 1 ? ", " + cavity + " of " + piece.count() : "";
         tags.add(
             new Tag(
                 piece.mouldName() + which,
-                days,
+                days(run, state, group, colours),
                 piece.layers().stream().map(Plan.LayerView::swatch).toList()));
       }
     }
     return tags;
   }
 
-  private static @Nullable Instant ends(Run run, RunState state, int line, Task.Kind kind) {
+  private static List<String> days(Run run, RunState state, PieceGroup group, Set<String> colours) {
+    ZoneId zone = ZoneId.of(run.session().zoneId());
+    List<String> days = new ArrayList<>();
+    days.add(run.session().name());
+    days.add(String.join(", ", colours));
+    days.add("poured " + day(run.begunAt(), zone));
+    Instant out = begins(run, state, group.taskId(Task.Kind.DEMOULD));
+    Instant ready = begins(run, state, group.taskId(Task.Kind.READY));
+    if (out != null) {
+      days.add("out of the mould " + day(out, zone));
+    }
+    if (ready != null) {
+      days.add("ready to hand over " + day(ready, zone));
+    }
+    return days;
+  }
+
+  private static @Nullable Instant begins(Run run, RunState state, String taskId) {
     return state.steps().stream()
-        .filter(s -> s.kind() == kind && s.line() != null && s.line() == line)
+        .filter(s -> s.taskId().equals(taskId))
         .map(s -> run.begunAt().plusSeconds(s.startSeconds()))
         .findFirst()
         .orElse(null);
@@ -191,16 +197,15 @@ public final class TagPages {
   private static String known(String text, PDType0Font font) {
     StringBuilder known = new StringBuilder();
     text.codePoints()
-        .forEach(
-            c -> {
-              String letter = Character.toString(c);
-              try {
-                font.encode(letter);
-                known.append(letter);
-              } catch (IOException | IllegalArgumentException missing) {
-                known.append('?');
-              }
-            });
+        .forEach(c -> {
+          String letter = Character.toString(c);
+          try {
+            font.encode(letter);
+            known.append(letter);
+          } catch (IOException | IllegalArgumentException missing) {
+            known.append('?');
+          }
+        });
     return known.toString();
   }
 }

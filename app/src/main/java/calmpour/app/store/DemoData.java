@@ -75,38 +75,37 @@ public class DemoData implements ApplicationRunner {
     if (!wanted || db.fetchExists(SEEDING, SEEDING.WHAT.eq("demo"))) {
       return;
     }
-    db.transaction(
-        transaction -> {
-          Workshop workshop = workshop();
-          workshop.moulds().forEach(m -> shelf.put(ShelfKind.MOULD, m));
-          workshop.resins().forEach(r -> shelf.put(ShelfKind.RESIN, r));
-          workshop.colourants().forEach(c -> shelf.put(ShelfKind.COLOURANT, c));
-          workshop.colours().forEach(c -> shelf.put(ShelfKind.COLOUR, c));
-          workshop.cups().forEach(c -> shelf.put(ShelfKind.CUP, c));
-          workshop.parts().forEach(p -> shelf.put(ShelfKind.PART, p));
-          workshop.embeds().forEach(e -> shelf.put(ShelfKind.EMBED, e));
-          workshop.tools().forEach(t -> shelf.put(ShelfKind.TOOL, t));
-          for (Design design : read("designs", Design[].class)) {
-            shelf.put(ShelfKind.DESIGN, design);
-          }
-          for (String model : MODELS) {
-            meshes.keep(modelId(model), model, bytes("models/" + model));
-          }
-          for (Past past : read("past", Past[].class)) {
-            create(past.session().withStartsAt(ago(past)), workshop);
-          }
-          for (int s = 0; s < SESSIONS.size(); s++) {
-            Session session = read("sessions/" + SESSIONS.get(s), Session.class);
-            // One pair of hands: a session a day, the last one named on the next Saturday.
-            create(nextSaturday(session, SESSIONS.size() - 1 - s), workshop);
-          }
-          transaction
-              .dsl()
-              .insertInto(SEEDING)
-              .set(SEEDING.WHAT, "demo")
-              .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
-              .execute();
-        });
+    db.transaction(transaction -> {
+      Workshop workshop = workshop();
+      workshop.moulds().forEach(m -> shelf.put(ShelfKind.MOULD, m));
+      workshop.resins().forEach(r -> shelf.put(ShelfKind.RESIN, r));
+      workshop.colourants().forEach(c -> shelf.put(ShelfKind.COLOURANT, c));
+      workshop.colours().forEach(c -> shelf.put(ShelfKind.COLOUR, c));
+      workshop.cups().forEach(c -> shelf.put(ShelfKind.CUP, c));
+      workshop.parts().forEach(p -> shelf.put(ShelfKind.PART, p));
+      workshop.embeds().forEach(e -> shelf.put(ShelfKind.EMBED, e));
+      workshop.tools().forEach(t -> shelf.put(ShelfKind.TOOL, t));
+      for (Design design : read("designs", Design[].class)) {
+        shelf.put(ShelfKind.DESIGN, design);
+      }
+      for (String model : MODELS) {
+        meshes.keep(modelId(model), model, bytes("models/" + model));
+      }
+      for (Past past : read("past", Past[].class)) {
+        create(past.session().withStartsAt(ago(past)), workshop);
+      }
+      for (int s = 0; s < SESSIONS.size(); s++) {
+        Session session = read("sessions/" + SESSIONS.get(s), Session.class);
+        // One pair of hands: a session a day, the last one named on the next Saturday.
+        create(nextSaturday(session, SESSIONS.size() - 1 - s), workshop);
+      }
+      transaction
+          .dsl()
+          .insertInto(SEEDING)
+          .set(SEEDING.WHAT, "demo")
+          .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
+          .execute();
+    });
   }
 
   private void create(Session session, Workshop workshop) {

@@ -38,12 +38,11 @@ public class OtherSessions {
             .fetchMap(SAVED_SESSION.ID, SAVED_SESSION.REVISION);
     known.keySet().retainAll(kept.keySet());
     List<Booking> all = new ArrayList<>();
-    kept.forEach(
-        (id, revision) -> {
-          if (!id.equals(but)) {
-            all.addAll(of(id, revision));
-          }
-        });
+    kept.forEach((id, revision) -> {
+      if (!id.equals(but)) {
+        all.addAll(of(id, revision));
+      }
+    });
     return all;
   }
 

@@ -123,21 +123,20 @@ public class RunStore {
     List<RunEvent> fresh = told.stream().filter(e -> known.add(e.id())).toList();
     List<RunEvent> all = new ArrayList<>(before.get().events());
     all.addAll(fresh);
-    db.transaction(
-        one -> {
-          int seq = before.get().events().size();
-          for (RunEvent event : fresh) {
-            seq++;
-            one.dsl()
-                .insertInto(RUN_EVENT)
-                .set(RUN_EVENT.RUN_ID, runId)
-                .set(RUN_EVENT.SEQ, seq)
-                .set(RUN_EVENT.ID, event.id())
-                .set(RUN_EVENT.FORMAT, Formats.CURRENT)
-                .set(RUN_EVENT.DOCUMENT, formats.write(event))
-                .execute();
-          }
-        });
+    db.transaction(one -> {
+      int seq = before.get().events().size();
+      for (RunEvent event : fresh) {
+        seq++;
+        one.dsl()
+            .insertInto(RUN_EVENT)
+            .set(RUN_EVENT.RUN_ID, runId)
+            .set(RUN_EVENT.SEQ, seq)
+            .set(RUN_EVENT.ID, event.id())
+            .set(RUN_EVENT.FORMAT, Formats.CURRENT)
+            .set(RUN_EVENT.DOCUMENT, formats.write(event))
+            .execute();
+      }
+    });
     // Only what is on the disk counts.
     KeptRun after = new KeptRun(runId, before.get().sessionId(), before.get().run(), all);
     atHand.put(runId, after);

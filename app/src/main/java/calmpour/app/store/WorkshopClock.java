@@ -35,12 +35,11 @@ public final class WorkshopClock extends Clock {
     db.selectFrom(DEMO_CLOCK)
         .where(DEMO_CLOCK.ID.eq(ONLY))
         .fetchOptional()
-        .ifPresent(
-            kept -> {
-              realAt = kept.getRealAt().toInstant();
-              toldAt = kept.getToldAt().toInstant();
-              speed = kept.getSpeed();
-            });
+        .ifPresent(kept -> {
+          realAt = kept.getRealAt().toInstant();
+          toldAt = kept.getToldAt().toInstant();
+          speed = kept.getSpeed();
+        });
   }
 
   @Override

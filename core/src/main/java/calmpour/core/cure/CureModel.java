@@ -23,6 +23,9 @@ public interface CureModel {
   /** What the label came to; empty where a rule of thumb takes every label as it is. */
   Optional<Calibrated> label(ResinSystem resin);
 
+  /** How many of a label's hours pass in one hour at so many °C: 1 at the label's own. */
+  double pace(ResinSystem resin, double temperatureC);
+
   /** How long a cup stays pourable where room and label are not quite what was said. */
   WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup);
 

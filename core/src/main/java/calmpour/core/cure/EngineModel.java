@@ -159,11 +159,15 @@ public final class EngineModel implements CureModel {
                 usual.peakAt(),
                 usual.heatUsed(),
                 Math.max(usual.heatUsed(), Math.max(slow.heatUsed(), quick.heatUsed()))));
-    return LabelFloor.held(resin, body, thought, c -> pace(resin, label, c));
+    return LabelFloor.held(resin, body, thought, c -> pace(resin, c));
   }
 
-  /** How many of the label's hours pass in an hour at so many °C, by the piece of the label. */
-  private double pace(ResinSystem resin, Calibrations label, double temperatureC) {
+  @Override
+  public double pace(ResinSystem resin, double temperatureC) {
+    Calibrations label = calibrations(resin);
+    if (!label.met()) {
+      return otherwise.pace(resin, temperatureC);
+    }
     double meant = resin.knownPotLifeTemperatureC().value();
     if (temperatureC == meant) {
       return 1;

@@ -57,8 +57,12 @@ public final class HalvingRule implements CureModel {
                 ? hours(resin, body, times == null ? null : times.fullCureHours(), FULL_CURE_HOURS)
                 : null,
             null);
-    double meant = resin.knownPotLifeTemperatureC().value();
-    return LabelFloor.held(resin, body, thought, c -> Math.pow(2, (c - meant) / 10));
+    return LabelFloor.held(resin, body, thought, c -> pace(resin, c));
+  }
+
+  @Override
+  public double pace(ResinSystem resin, double temperatureC) {
+    return Math.pow(2, (temperatureC - resin.knownPotLifeTemperatureC().value()) / 10);
   }
 
   @Override

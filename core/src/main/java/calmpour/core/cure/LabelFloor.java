@@ -67,6 +67,16 @@ public final class LabelFloor {
         states.heat());
   }
 
+  /**
+   * Minutes from the first contact until so many of the label's hours have passed since a layer's
+   * last pour.
+   *
+   * @param pace see {@link CureModel#pace}
+   */
+  public static double minutes(BodyHistory layer, double hours, DoubleUnaryOperator pace) {
+    return new LabelFloor(layer, pace).minutes(hours);
+  }
+
   /** Depth of the layer, mm. */
   public static double depthMm(BodyHistory body) {
     return switch (body.last().shape()) {

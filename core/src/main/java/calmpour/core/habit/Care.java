@@ -12,7 +12,7 @@ import calmpour.core.check.Range;
  * @param halfFillRestMinutes between the first half of a layer and its embed
  * @param embedDryMinutes until the glue under an embed holds
  * @param lampMinutes under the lamp, where that is how bubbles are brought up
- * @param leaving when a piece may leave the house
+ * @param leaving when a piece is ready to hand over
  * @param leavingDays for those who wait longer than the label, days lying flat
  */
 public record Care(
@@ -56,7 +56,7 @@ public record Care(
     RELEASE_SPRAY
   }
 
-  /** When a piece may leave the house. */
+  /** When a piece is ready to hand over. */
   public enum Leaving {
     FULL_CURE,
     /** Not before so many days have passed. */

@@ -5,7 +5,9 @@ import calmpour.core.cure.BodyShape;
 import calmpour.core.cure.Calibrated;
 import calmpour.core.cure.Chemistry;
 import calmpour.core.cure.CureModel;
+import calmpour.core.cure.CureRun;
 import calmpour.core.cure.CureStates;
+import calmpour.core.cure.LabelFloor;
 import calmpour.core.cure.Targets;
 import calmpour.core.cure.TintShift;
 import calmpour.core.derive.Formula;
@@ -13,6 +15,7 @@ import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.resin.LabelFacts;
+import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Job;
 import java.util.List;
@@ -52,9 +55,16 @@ final class CureNotes {
     String at = "pour/" + layer.pour().id();
     Targets targets = cure.label(job.resin()).map(Calibrated::targets).orElse(null);
     state(at + "/gelsMinutes", states.gels().minutes(), states, layer.body());
-    hours(at + "/bondHours", states.bondEnds(), layer, contact, targets, Targets::bond);
-    hours(at + "/demouldHours", states.demould(), layer, contact, targets, Targets::demould);
-    hours(at + "/fullCureHours", states.fullCure(), layer, contact, targets, Targets::fullCure);
+    double depth = LabelFloor.depthMm(layer.body());
+    ResinSystem resin = job.resin();
+    Known bonds = targets == null ? null : targets.bond();
+    hours(at + "/bondHours", states.bondEnds(), layer, contact, bonds, null, CureRun::bondEnds);
+    Known out = targets == null ? null : targets.demould();
+    Known label = LabelHours.demould(resin, depth);
+    hours(at + "/demouldHours", states.demould(), layer, contact, out, label, CureRun::demould);
+    Known full = targets == null ? null : targets.fullCure();
+    Known cured = LabelHours.fullCure(resin, depth);
+    hours(at + "/fullCureHours", states.fullCure(), layer, contact, full, cured, CureRun::fullCure);
     peak(at, states, layer.body(), Formula.LAYER_PEAK);
   }
 
@@ -69,18 +79,49 @@ final class CureNotes {
     }
   }
 
+  /**
+   * @param label what the label, or its kind, says; null where nothing is promised
+   */
   private void hours(
       String quantity,
       CureStates.@Nullable Moment moment,
       BatchStates.LayerStates layer,
       int contact,
-      @Nullable Targets targets,
-      Function<Targets, Known> which) {
-    if (moment != null) {
-      double hours = (moment.minutes() - (layer.poured() - contact) / 60.0) / 60;
-      Known target = targets == null ? null : which.apply(targets);
-      note(quantity, hours, "h", Formula.LAYER_CURE, layer.states(), layer.body(), target);
+      @Nullable Known target,
+      @Nullable Known label,
+      Function<CureRun, @Nullable Double> which) {
+    if (moment == null) {
+      return;
     }
+    double before = (layer.poured() - contact) / 60.0;
+    double hours = (moment.minutes() - before) / 60;
+    recorder.note(
+        quantity,
+        hours,
+        "h",
+        Formula.LAYER_CURE,
+        step -> {
+          cure.curve(job.resin(), layer.body())
+              .map(which)
+              .ifPresent(m ->
+                  step.given(
+                      "by the engine alone", null, (m - before) / 60, "h", Origin.WORKED_OUT));
+          if (label != null) {
+            double here =
+                LabelFloor.minutes(layer.body(), label.value(), c -> cure.pace(job.resin(), c));
+            String says = label.origin() == Origin.LABEL ? "the label says" : "usual for its kind";
+            step.given(says, job.resin().name(), label, "h")
+                .given(
+                    "that is, in this place", null, (here - before) / 60, "h", Origin.WORKED_OUT);
+          }
+          label(step, layer.body());
+          if (layer.states().heat() != null) {
+            cure.label(job.resin()).map(Calibrated::chemistry).ifPresent(c -> chemistry(step, c));
+            if (target != null) {
+              step.given("cured to", null, target.value() * 100, "%", target.origin());
+            }
+          }
+        });
   }
 
   private void note(

@@ -79,7 +79,7 @@ public record Task(
     NUDGE,
     DEMOULD,
     FINISH,
-    /** From here on it may leave the house. */
+    /** From here on it is ready to hand over. */
     READY
   }
 

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Something of a run that is due after the bench was left: a next layer, a demould, a finishing,
- * the day from which a piece may leave the house.
+ * the day from which a piece is ready to hand over.
  *
  * @param line index of the session's line of pieces, from 0; null for a batch
  * @param places how many pieces

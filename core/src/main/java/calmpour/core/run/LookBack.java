@@ -2,6 +2,7 @@ package calmpour.core.run;
 
 import calmpour.core.plan.Batch;
 import calmpour.core.plan.Cup;
+import calmpour.core.plan.PieceGroup;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Task;
 import calmpour.core.resin.Rescue;
@@ -218,7 +219,6 @@ final class LookBack {
     List<Plan.PieceView> lines = bench.run.plan().pieces();
     for (int i = 0; i < lines.size(); i++) {
       int line = i;
-      String demould = "line/" + (line + 1) + "/" + Task.Kind.DEMOULD;
       for (int c = 1; c <= lines.get(line).count(); c++) {
         int cavity = c;
         Map<Integer, List<AsRun.PourIn>> layers =
@@ -226,6 +226,8 @@ final class LookBack {
                 .filter(p -> p.line() == line && p.cavity() == cavity)
                 .collect(Collectors.groupingBy(AsRun.PourIn::layer));
         String piece = (line + 1) + "." + cavity;
+        PieceGroup group =
+            PieceGroup.of(bench.run.plan().batches(), line, lines.get(line).count(), cavity);
         pieces.add(
             new AsRun.PieceOut(
                 piece,
@@ -237,7 +239,7 @@ final class LookBack {
                         .filter(l -> l.stream().allMatch(p -> p.outcome() == AsRun.Outcome.POURED))
                         .count(),
                 layers.size(),
-                bench.done(demould),
+                bench.done(group.taskId(Task.Kind.DEMOULD)),
                 bench.history.lookedOver.get(piece)));
       }
     }

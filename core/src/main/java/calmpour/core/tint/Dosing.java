@@ -29,6 +29,9 @@ public final class Dosing {
   /** Sums of doses carry the noise of their arithmetic. */
   private static final double HAIR = 1e-9;
 
+  /** A dose left out counts for more than any error of the others. */
+  private static final double LEFT_OUT = 10;
+
   /** More sets than this are not compared: each colourant is left fewer ways instead. */
   private static final int MOST_SETS = 4_096;
 
@@ -99,7 +102,7 @@ public final class Dosing {
     dosing.search(ways);
     if (dosing.leastError > NEAR_ENOUGH && ways.size() > 1 && ways.size() <= MOST_TRIED_WIDELY) {
       // All of them a little weaker or stronger may keep the proportions better.
-      dosing.search(dosing.ways(divisionG, 1 + dosing.leastError), 0);
+      dosing.search(dosing.ways(divisionG, 1 + Math.min(1, dosing.leastError)), 0);
     }
     if (dosing.leastError > COARSE && stocked) {
       double room = resinG / ways.size();
@@ -153,6 +156,8 @@ public final class Dosing {
                 Math.abs(massG / wantedG - 1) + half));
       }
     }
+    // What is further off than nothing at all is no way.
+    ways.removeIf(w -> w.error >= 1);
     ways.add(new Way(new Counted(colourant, By.NOTHING, 0, 0, wantedG, null), wantedG > 0 ? 1 : 0));
     return ways;
   }
@@ -199,10 +204,15 @@ public final class Dosing {
     search(tried, new ArrayList<>(), 0, Double.POSITIVE_INFINITY, 0);
   }
 
+  /**
+   * @param worst error so far; each dose left out is worse than any error
+   * @param least of what is in against what is wanted, as a ratio
+   * @param most the same
+   */
   private void search(
       List<List<Way>> ways, List<Way> chosen, double worst, double least, double most) {
-    double spread = chosen.size() < 2 || least == 0 ? 0 : most / least - 1;
-    double error = Math.max(worst, least == 0 ? 1 : spread);
+    double spread = most == 0 ? 0 : most / least - 1;
+    double error = Math.max(worst, Math.floor(worst / LEFT_OUT) * LEFT_OUT + spread);
     if (error >= leastError) {
       return;
     }
@@ -215,12 +225,17 @@ public final class Dosing {
     }
     for (Way way : ways.get(chosen.size())) {
       chosen.add(way);
-      search(
-          ways,
-          chosen,
-          Math.max(worst, way.error),
-          Math.min(least, way.times()),
-          Math.max(most, way.times()));
+      double before = Math.floor(worst / LEFT_OUT) * LEFT_OUT;
+      if (way.counted.by() == By.NOTHING && way.error > 0) {
+        search(ways, chosen, worst + LEFT_OUT, least, most);
+      } else {
+        search(
+            ways,
+            chosen,
+            Math.max(worst, before + way.error),
+            Math.min(least, way.times()),
+            Math.max(most, way.times()));
+      }
       chosen.removeLast();
     }
   }

@@ -60,6 +60,11 @@ record TableModel(
     return new CureStates(at(120), at(150), at(200), null, null, null, null, COOL);
   }
 
+  @Override
+  public double pace(ResinSystem resin, double temperatureC) {
+    return 1;
+  }
+
   private static CureStates.Moment at(double minutes) {
     return new CureStates.Moment(minutes, minutes, minutes);
   }

@@ -77,17 +77,22 @@ class DosingTest {
       }
       double least = least(ways, wanted, new double[wanted.length], 0, 0, given);
       double ours = 0;
+      double out = 0;
       double low = Double.POSITIVE_INFINITY;
       double high = 0;
       for (int i = 0; i < wanted.length; i++) {
         Dosing.Counted dose = doses.get(i);
+        if (dose.by() == Dosing.By.NOTHING) {
+          out += 10;
+          continue;
+        }
         double times = dose.massG() / wanted[i];
         double unsure = dose.by() == Dosing.By.SCALE ? given.divisionG / 2 / wanted[i] : 0;
         ours = Math.max(ours, Math.abs(times - 1) + unsure);
         low = Math.min(low, times);
         high = Math.max(high, times);
       }
-      ours = Math.max(ours, low == 0 ? 1 : high / low - 1);
+      ours = out + Math.max(ours, high == 0 ? 0 : high / low - 1);
       // Within a tenth nothing nearer is looked for.
       assertThat(ours)
           .as("%s gives %s", given, doses)
@@ -125,8 +130,9 @@ class DosingTest {
         ways.add(new Way(n * division, Math.abs(n * division / wanted - 1) + unsure));
       }
     }
-    ways.add(new Way(0, 1));
-    return ways.stream().filter(w -> w.error <= 1).toList();
+    ways.removeIf(w -> w.error >= 1);
+    ways.add(new Way(0, 0));
+    return ways;
   }
 
   private static double least(
@@ -135,13 +141,20 @@ class DosingTest {
       double sum = 0;
       double low = Double.POSITIVE_INFINITY;
       double high = 0;
+      double out = 0;
       for (int i = 0; i < at; i++) {
         sum += grams[i];
+        if (grams[i] == 0) {
+          out += 10;
+          continue;
+        }
         low = Math.min(low, grams[i] / wanted[i]);
         high = Math.max(high, grams[i] / wanted[i]);
       }
       boolean over = 100 * sum / (given.resinG + sum) > given.all + 1e-7;
-      return over ? Double.POSITIVE_INFINITY : Math.max(worst, low == 0 ? 1 : high / low - 1);
+      return over
+          ? Double.POSITIVE_INFINITY
+          : out + Math.max(worst, high == 0 ? 0 : high / low - 1);
     }
     double best = Double.POSITIVE_INFINITY;
     for (Way way : ways.get(at)) {

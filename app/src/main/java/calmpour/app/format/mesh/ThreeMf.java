@@ -163,10 +163,9 @@ final class ThreeMf {
     XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-    factory.setXMLResolver(
-        (publicId, systemId, base, namespace) -> {
-          throw new MeshProblem(MeshProblem.Reason.HOSTILE, -1);
-        });
+    factory.setXMLResolver((publicId, systemId, base, namespace) -> {
+      throw new MeshProblem(MeshProblem.Reason.HOSTILE, -1);
+    });
     XMLStreamReader xml = factory.createXMLStreamReader(in);
     Body open = null;
     while (xml.hasNext()) {
