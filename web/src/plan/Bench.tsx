@@ -25,6 +25,7 @@ import { CupsBench } from "./CupsBench";
 import { withoutLayer, withoutLine } from "./cupsByHand";
 import { Findings } from "./Findings";
 import { EVERYTHING, Find, MANY_LINES, soughtLines } from "./Find";
+import { heatTexts, isHeat } from "./heat";
 import { Fig, HowProvider } from "./How";
 import { LayBeside } from "./LayBeside";
 import { PieceEditor } from "./PieceEditor";
@@ -177,7 +178,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             : { wrong: false, text: "Working it out…" };
   const late = plan ? lateIn(plan) : new Set<string>();
   const many = plan !== null && plan.pieces.length >= MANY_LINES;
-  const wrong = plan?.findings.some((f) => f.severity === "BREACH" && f.accepted === undefined);
+  const wrong = plan?.findings.some(
+    (f) => (f.severity === "BREACH" && f.accepted === undefined) || isHeat(f),
+  );
   const changed = plan && planning.before ? changesText(planning.before.plan, plan, units) : null;
   const pairs = habits.planning?.pairsOfHands ?? 1;
   const sitting = batch && sittings(plan?.batches ?? []).find((s) => s.includes(batch));
@@ -189,6 +192,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           editing={editing}
           session={session}
           how={how}
+          heat={plan && !trouble ? heatTexts(plan, units) : []}
           resin={shelf.resins.find((r) => r.id === session.resinId)?.name ?? "no resin yet"}
           open={conditions}
           onOpen={() => setConditions(!conditions)}

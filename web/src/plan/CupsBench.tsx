@@ -14,6 +14,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { CupPanel } from "./CupPanel";
 import { allCups, apart, carry, mayBeCarried, mayGo, portions, release } from "./cupsByHand";
 import type { Carried, Portion } from "./cupsByHand";
+import { heatFigures, heatWarnings } from "./heat";
 import { Fig } from "./How";
 import { useCarrying, type Carrying } from "./useCarrying";
 import { doseText } from "./doseWords";
@@ -109,6 +110,7 @@ export function CupsBench(props: Props) {
           ))}
         </Box>
       </Box>
+      <Warmest batch={batch} plan={plan} />
       {carrying && (
         <>
           <Box
@@ -157,6 +159,51 @@ export function CupsBench(props: Props) {
         />
       )}
     </Box>
+  );
+}
+
+/** How warm the batch gets as planned, and as if it were forgotten. */
+function Warmest({ batch, plan }: { batch: Batch; plan: Plan }) {
+  const units = useUnits();
+  const figures = heatFigures(batch, plan, units);
+  if (figures.length === 0) {
+    return null;
+  }
+  return (
+    <Box
+      component="section"
+      aria-label="How warm it gets"
+      sx={{
+        display: "flex",
+        columnGap: 2,
+        flexWrap: "wrap",
+        mt: 1,
+        color: "text.secondary",
+        fontSize: "0.88rem",
+      }}
+    >
+      <span>Warmest:</span>
+      {figures.map((each) => (
+        <span key={each.name}>
+          {each.name} <b>{each.planned}</b>
+          {each.forgotten !== null && `, if forgotten ${each.forgotten}`}
+        </span>
+      ))}
+    </Box>
+  );
+}
+
+/** A heat warning at the cup it is about. */
+function CupHeat({ place, plan }: { place: string; plan: Plan }) {
+  const units = useUnits();
+  const finding = heatWarnings(plan).find((f) => f.place === place);
+  return (
+    finding && (
+      <Box sx={{ color: "error.main", fontWeight: 700, fontSize: "0.85rem", lineHeight: 1.2 }}>
+        <WrongMark /> Heat: {showWith(units.TEMPERATURE, finding.value, 0)}
+        {finding.rule === "HOT_IF_FORGOTTEN" && " if forgotten"}
+      </Box>
+    )
   );
 }
 
@@ -388,6 +435,7 @@ function MixingCup({
             {showWith(units.MASS, batch.reserveG)} stay in it clear, kept back
           </Box>
         )}
+        <CupHeat place={`batch/${batch.number}`} plan={bench.plan} />
         {lone && (
           <Place cup={lone} bench={bench}>
             <CupName cup={lone} bench={bench} wrong={isWrong(bench.plan, lone)} />
@@ -443,6 +491,7 @@ function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
         ) : (
           <Box sx={{ color: "text.secondary", fontSize: "0.87rem" }}>no tint</Box>
         )}
+        <CupHeat place={`cup/${cup.id}`} plan={bench.plan} />
         <CupLook cup={cup} />
         <Until cup={cup} until={until} />
         <Portions cup={cup} bench={bench} />

@@ -5,6 +5,7 @@ import { useState } from "react";
 import type { Finding, Mend, Plan, Session } from "../api/client";
 import { WrongMark } from "../frame/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { isHeat } from "./heat";
 import { acceptable, findingText, latePours, mendText } from "./wording";
 
 interface Props {
@@ -49,7 +50,15 @@ export function Findings(props: Props) {
   // Late pours are told a cup at a time: they share their cause and their mend.
   const late = breaches.filter((f) => f.rule === "POUR_AFTER_WORKING_TIME");
   const others = breaches.filter((f) => f.rule !== "POUR_AFTER_WORKING_TIME");
+  const heat = plan.findings.filter(isHeat);
   const told: Told[] = [
+    ...heat.map((finding) => ({
+      key: `${finding.rule} ${finding.place}`,
+      breach: true,
+      text: `Heat: ${findingText(finding, plan, units)}`,
+      finding,
+      mends: finding.mends,
+    })),
     ...latePours(plan).map((text, i) => ({
       key: text,
       breach: true,
@@ -57,13 +66,15 @@ export function Findings(props: Props) {
       finding: undefined,
       mends: i === 0 ? (late.find((f) => f.mends.length > 0)?.mends ?? []) : [],
     })),
-    ...[...others, ...near, ...notes].map((finding) => ({
-      key: `${finding.rule} ${finding.place}`,
-      breach: finding.severity === "BREACH",
-      text: findingText(finding, plan, units),
-      finding,
-      mends: finding.mends,
-    })),
+    ...[...others, ...near, ...notes]
+      .filter((f) => !isHeat(f))
+      .map((finding) => ({
+        key: `${finding.rule} ${finding.place}`,
+        breach: finding.severity === "BREACH",
+        text: findingText(finding, plan, units),
+        finding,
+        mends: finding.mends,
+      })),
   ];
   // Of many alike the first stands for all, until all are asked for.
   const alike = (line: Told) =>

@@ -5,6 +5,7 @@ import { doseWords, stockText } from "./doseWords";
 import { Cautions } from "../frame/Cautions";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { heatTexts, isHeat } from "./heat";
 import { cavityName, clockTime, cupName, dayAndTime, findingText } from "./wording";
 
 /** What is done for a batch beside weighing, tinting and pouring. */
@@ -58,8 +59,13 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
         {dayAndTime(startsAt, zoneId)}, room{" "}
         {showWith(units.TEMPERATURE, session.room.temperatureC)}
       </p>
+      {heatTexts(plan, units).map((text) => (
+        <p key={text}>
+          <b>Heat:</b> {text}
+        </p>
+      ))}
       {plan.findings
-        .filter((f) => f.severity === "BREACH")
+        .filter((f) => f.severity === "BREACH" && !isHeat(f))
         .map((f) => (
           <p key={f.place}>
             <b>Wrong:</b> {findingText(f, plan, units)}

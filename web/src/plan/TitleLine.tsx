@@ -8,6 +8,7 @@ import { Told, WrongMark } from "../frame/Told";
 import { Begin } from "../pour/Begin";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { heatLine } from "./heat";
 import { Fig } from "./How";
 import type { useSessionEditor } from "./useSessionEditor";
 
@@ -16,6 +17,8 @@ interface Props {
   session: Session;
   /** The sentence; it opens how the time to spare came about where there is a plan. */
   how: { wrong: boolean; text: string; opens?: boolean };
+  /** Heat warnings in words; they stand above everything about time. */
+  heat: string[];
   resin: string;
   open: boolean;
   onOpen: () => void;
@@ -30,6 +33,7 @@ interface Props {
 export function TitleLine(props: Props) {
   const { editing, session, how, resin, open, onOpen } = props;
   const units = useUnits();
+  const heat = heatLine(props.heat);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [saving, setSaving] = useState(false);
   const { editor } = editing;
@@ -79,6 +83,23 @@ export function TitleLine(props: Props) {
             }}
           />
         </Box>
+        {heat !== null && (
+          <Box
+            role="alert"
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              gap: 0.75,
+              fontSize: "1.05rem",
+              fontWeight: 700,
+              color: "error.main",
+              flex: "1 1 100%",
+            }}
+          >
+            <WrongMark />
+            {heat}
+          </Box>
+        )}
         <Box
           role="status"
           sx={{
@@ -139,6 +160,7 @@ export function TitleLine(props: Props) {
         <Begin
           session={props.planned ?? session}
           sessionId={kept?.id}
+          heat={props.heat}
           disabled={props.planned === null}
         />
         <Button

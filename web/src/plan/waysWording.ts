@@ -37,6 +37,8 @@ export function wayText(
       return `Take ${resins.find((r) => r.id === way.target)?.name ?? "a slower resin"}`;
     case "OTHER_START":
       return `Begin ${span(Math.abs(way.value))} ${way.value < 0 ? "earlier" : "later"}`;
+    case "IN_LAYERS":
+      return `Pour it in ${countWord(way.value).toLowerCase()} layers, each when the one below is hard`;
     case "LEAVE_OUT": {
       const lines = way.pieces.map((fewer) => {
         const name = plan.pieces[fewer.line]?.mouldName ?? "mould";

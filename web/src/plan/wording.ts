@@ -174,6 +174,13 @@ export function placeText(place: string, plan: Plan): string {
   return kind === "batch" ? `batch ${id}` : "the plan";
 }
 
+/** A batch's heat is that of its mixing cup. */
+function cupPlace(place: string, plan: Plan): string {
+  return place.startsWith("batch/")
+    ? `the mixing cup of ${placeText(place, plan)}`
+    : placeText(place, plan);
+}
+
 export function findingText(finding: Finding, plan: Plan, units: Units): string {
   const place = placeText(finding.place, plan);
   const over = finding.value - finding.limit;
@@ -250,10 +257,12 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `The cure engine cannot meet ${finding.value === 1 ? "a figure" : `${countWord(finding.value).toLowerCase()} figures`} of this label; starting values stand in. The shelf says which.`;
     case "DAMP_AIR":
       return `The air is at ${finding.value.toFixed(0)} % humidity; below ${finding.limit.toFixed(0)} % is usual. Expect milky skins and bubbles: dry the room, the moulds and the embeds.`;
-    case "CUP_HOT_IF_FORGOTTEN":
-      return `${capital(place)} would get to about ${showWith(units.TEMPERATURE, finding.value, 0)} if it were forgotten full. If it runs hot: do not hold, cover or bin it; put it outdoors on something that does not burn.`;
+    case "RESIN_HOT":
+      return `${capital(cupPlace(finding.place, plan))} reaches ${showWith(units.TEMPERATURE, finding.value, 0)} before it is poured out. Split it early, into shallow cups; mix less at once; cool the room.`;
+    case "HOT_IF_FORGOTTEN":
+      return `${capital(cupPlace(finding.place, plan))} can reach ${showWith(units.TEMPERATURE, finding.value, 0)} if it is forgotten full. Split it early. If it gets hot: do not hold, cover or bin it; put it outdoors on something that does not burn.`;
     case "PIECE_GETS_HOT":
-      return `${capital(place)} warms itself to about ${showWith(units.TEMPERATURE, finding.value, 0)} in its mould. Pour it in thinner layers, or take a slower resin.`;
+      return `${capital(place)} warms itself to about ${showWith(units.TEMPERATURE, finding.value, 0)} in its mould. Pour it in thinner layers, cool the room, or take a slower resin.`;
     case "OUT_OF_ORDER":
       return `${capital(place)} comes before what it needs is done, ${span(finding.limit - finding.value)} too early.`;
     case "JOIN_TOO_EARLY":

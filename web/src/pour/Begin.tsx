@@ -1,23 +1,29 @@
+import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { api, ask, type Session, type Trouble } from "../api/client";
-import { Told } from "../frame/Told";
+import { Told, WrongMark } from "../frame/Told";
 
 interface Props {
   session: Session;
   /** Of the kept session; missing for one that is not kept. */
   sessionId: string | undefined;
+  /** Heat warnings of the plan, in words: they are asked about once more. */
+  heat: string[];
   disabled: boolean;
 }
 
 /** From a plan to the bench: the clock does not start before A and B meet. */
-export function Begin({ session, sessionId, disabled }: Props) {
+export function Begin({ session, sessionId, heat, disabled }: Props) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [waiting, setWaiting] = useState(false);
-  const begin = async () => {
+  const [asking, setAsking] = useState(false);
+  const begin = async (heatSeen: boolean) => {
     setWaiting(true);
     const answer = await ask(
-      api.POST("/api/runs", { body: { session, ...(sessionId ? { sessionId } : {}) } }),
+      api.POST("/api/runs", {
+        body: { session, ...(sessionId ? { sessionId } : {}), ...(heatSeen ? { heatSeen } : {}) },
+      }),
     );
     setWaiting(false);
     if (answer.status === "ok") {
@@ -28,9 +34,49 @@ export function Begin({ session, sessionId, disabled }: Props) {
   };
   return (
     <>
-      <Button variant="outlined" onClick={() => void begin()} disabled={disabled || waiting}>
+      <Button
+        variant="outlined"
+        onClick={() => (heat.length > 0 ? setAsking(true) : void begin(false))}
+        disabled={disabled || waiting}
+        aria-expanded={heat.length > 0 ? asking : undefined}
+      >
         {waiting ? "Laying out the bench…" : "Begin"}
       </Button>
+      {asking && (
+        <Box
+          role="group"
+          aria-label="Begin with heat warnings?"
+          sx={{ flex: "1 1 100%", border: 2, borderColor: "error.main", borderRadius: 1, p: 1.5 }}
+        >
+          <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, mb: 1 }}>
+            {heat.map((text) => (
+              <Box
+                component="li"
+                key={text}
+                sx={{ display: "flex", gap: 1, color: "error.main", fontWeight: 700, py: 0.25 }}
+              >
+                <WrongMark />
+                <span>Heat: {text}</span>
+              </Box>
+            ))}
+          </Box>
+          <Box sx={{ mb: 1 }}>
+            The ways out below change the plan. The safety data sheet and local rules come first.
+            What you choose here is kept with the record.
+          </Box>
+          <Button variant="contained" onClick={() => setAsking(false)} autoFocus>
+            Change the plan
+          </Button>{" "}
+          <Button
+            variant="outlined"
+            color="error"
+            disabled={waiting}
+            onClick={() => void begin(true)}
+          >
+            Begin all the same
+          </Button>
+        </Box>
+      )}
       {trouble && <Told trouble={trouble} />}
     </>
   );

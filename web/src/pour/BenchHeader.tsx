@@ -1,9 +1,12 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
+import { WrongMark } from "../frame/Told";
 import { wakeSound } from "./sounds";
 
 interface Props {
+  /** The heat warning of the batch at hand; null where it has none. */
+  heat: string | null;
   name: string;
   done: number;
   of: number;
@@ -25,63 +28,90 @@ interface Props {
 export function BenchHeader(props: Props) {
   const { silent, reads } = props;
   return (
-    <Box component="header" sx={{ display: "flex", alignItems: "center", gap: { xs: 1, md: 2 } }}>
-      <Box
-        component="h1"
-        sx={{
-          m: 0,
-          fontFamily: "h1.fontFamily",
-          fontWeight: 500,
-          fontSize: { xs: "1.05rem", md: "1.5rem" },
-          whiteSpace: "nowrap",
-          overflow: "hidden",
-          textOverflow: "ellipsis",
-          minWidth: 0,
-        }}
-      >
-        {props.name}
-      </Box>
-      <Box
-        sx={{
-          flex: 1,
-          height: 8,
-          borderRadius: 4,
-          bgcolor: "divider",
-          display: { xs: "none", md: "block" },
-        }}
-      >
+    <>
+      {props.heat !== null && (
+        <Box
+          role="alert"
+          sx={{
+            display: "flex",
+            gap: 1,
+            alignItems: "center",
+            color: "error.main",
+            fontWeight: 700,
+            fontSize: { xs: "0.95rem", md: "1.25rem" },
+            overflow: "hidden",
+            whiteSpace: { xs: "nowrap", md: "normal" },
+            textOverflow: "ellipsis",
+          }}
+          title={props.heat}
+        >
+          <WrongMark />
+          {props.heat}
+        </Box>
+      )}
+      <Box component="header" sx={{ display: "flex", alignItems: "center", gap: { xs: 1, md: 2 } }}>
+        <Box
+          component="h1"
+          sx={{
+            m: 0,
+            fontFamily: "h1.fontFamily",
+            fontWeight: 500,
+            fontSize: { xs: "1.05rem", md: "1.5rem" },
+            whiteSpace: "nowrap",
+            overflow: "hidden",
+            textOverflow: "ellipsis",
+            minWidth: 0,
+          }}
+        >
+          {props.name}
+        </Box>
         <Box
           sx={{
+            flex: 1,
             height: 8,
             borderRadius: 4,
-            bgcolor: "primary.main",
-            width: `${(100 * props.done) / Math.max(1, props.of)}%`,
+            bgcolor: "divider",
+            display: { xs: "none", md: "block" },
           }}
-        />
+        >
+          <Box
+            sx={{
+              height: 8,
+              borderRadius: 4,
+              bgcolor: "primary.main",
+              width: `${(100 * props.done) / Math.max(1, props.of)}%`,
+            }}
+          />
+        </Box>
+        <Box sx={{ color: "text.secondary", whiteSpace: "nowrap", ml: "auto" }}>
+          {Math.min(props.done + 1, props.of)} of {props.of}
+        </Box>
+        <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
+        {props.room && (
+          <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.room}</Box>
+        )}
+        {props.hands && <Small label={props.hands} onClick={props.onHands} />}
+        <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5 }}>
+          <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
+          <Small
+            label={reads ? "Do not read" : "Read aloud"}
+            onClick={() => props.onReads(!reads)}
+          />
+          <Small
+            label="Full screen"
+            onClick={() =>
+              void (document.fullscreenElement
+                ? document.exitFullscreen()
+                : document.documentElement.requestFullscreen())
+            }
+          />
+        </Box>
+        {props.onStandIns && <Small label="Stand-ins" onClick={props.onStandIns} />}
+        <Button href="#/pour" sx={{ minHeight: 64, flexShrink: 0 }}>
+          Leave
+        </Button>
       </Box>
-      <Box sx={{ color: "text.secondary", whiteSpace: "nowrap", ml: "auto" }}>
-        {Math.min(props.done + 1, props.of)} of {props.of}
-      </Box>
-      <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
-      {props.room && <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.room}</Box>}
-      {props.hands && <Small label={props.hands} onClick={props.onHands} />}
-      <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5 }}>
-        <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
-        <Small label={reads ? "Do not read" : "Read aloud"} onClick={() => props.onReads(!reads)} />
-        <Small
-          label="Full screen"
-          onClick={() =>
-            void (document.fullscreenElement
-              ? document.exitFullscreen()
-              : document.documentElement.requestFullscreen())
-          }
-        />
-      </Box>
-      {props.onStandIns && <Small label="Stand-ins" onClick={props.onStandIns} />}
-      <Button href="#/pour" sx={{ minHeight: 64, flexShrink: 0 }}>
-        Leave
-      </Button>
-    </Box>
+    </>
   );
 }
 

@@ -3,7 +3,8 @@ import Button from "@mui/material/Button";
 import { useEffect, useRef, useState } from "react";
 import type { RunStep, ScaleReading } from "../api/client";
 import { Told, WrongMark } from "../frame/Told";
-import { clockTime } from "../plan/wording";
+import { batchOf, heatLine, heatWarnings } from "../plan/heat";
+import { clockTime, findingText } from "../plan/wording";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { BenchAside } from "./BenchAside";
@@ -247,22 +248,29 @@ function Bench({ run, running }: BenchProps) {
         color: "text.primary",
       }}
     >
-      <BenchHeader
-        name={session.name}
-        done={doneCount}
-        of={hands.length}
-        time={time}
-        room={state.roomC === undefined ? null : showWith(units.TEMPERATURE, state.roomC)}
-        silent={silent}
-        onSilent={setSilent}
-        reads={reads}
-        onReads={setReads}
-        hands={
-          others ? HANDS_WORDS[whose === null ? "both" : whose === 0 ? "first" : "second"] : null
-        }
-        onHands={turnHands}
-        onStandIns={simulated ? () => setStandIns((open) => !open) : null}
-      />
+      <Box>
+        <BenchHeader
+          heat={heatLine(
+            heatWarnings(plan)
+              .filter((f) => [null, shown?.batch ?? 1].includes(batchOf(f, plan)))
+              .map((f) => findingText(f, plan, units)),
+          )}
+          name={session.name}
+          done={doneCount}
+          of={hands.length}
+          time={time}
+          room={state.roomC === undefined ? null : showWith(units.TEMPERATURE, state.roomC)}
+          silent={silent}
+          onSilent={setSilent}
+          reads={reads}
+          onReads={setReads}
+          hands={
+            others ? HANDS_WORDS[whose === null ? "both" : whose === 0 ? "first" : "second"] : null
+          }
+          onHands={turnHands}
+          onStandIns={simulated ? () => setStandIns((open) => !open) : null}
+        />
+      </Box>
 
       <Box
         sx={{

@@ -129,7 +129,10 @@ class DesignScreensTest extends DemoScreens {
   @Test
   void aTaskDraggedTooEarlyIsToldAndMendedWithOneKey() {
     Page page = fern("Too early", 1280);
-    button(page, "Batch 2, 19:57").click();
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^Batch 2, ")))
+        .click();
     Locator back = mark(page, "pour Oat into Bell push, first");
     BoundingBox from = back.boundingBox();
     page.mouse().move(from.x + from.width / 2, from.y + from.height / 2);

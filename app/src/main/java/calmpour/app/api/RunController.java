@@ -8,6 +8,7 @@ import calmpour.app.store.WorkshopClock;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.plan.Finding;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Planner;
 import calmpour.core.run.Change;
@@ -21,7 +22,9 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -76,8 +79,11 @@ public class RunController {
    * What is begun.
    *
    * @param sessionId of the kept session that this is; null for one that is not kept
+   * @param heatSeen whether the maker has seen the plan's heat warnings and begins all the same;
+   *     asked for where it has any, and kept with the run
    */
-  public record BeginRequest(Session session, @Nullable String sessionId) {
+  public record BeginRequest(
+      Session session, @Nullable String sessionId, @Nullable Boolean heatSeen) {
     public BeginRequest {
       new Check()
           .present("session", session)
@@ -152,8 +158,36 @@ public class RunController {
     Workshop workshop = shelf.workshop();
     Session session = request.session();
     Plan plan = planner.plan(session, workshop.withBookings(others.bookings(request.sessionId())));
+    List<Finding> hot = plan.findings().stream().filter(Finding::heatWarning).toList();
+    boolean seen = request.heatSeen() != null && request.heatSeen();
+    new Check()
+        .that(
+            hot.isEmpty() || seen,
+            Problem.of("heatSeen", Problem.Code.HEAT_NOT_SEEN, "" + hot.size()))
+        .orThrow();
     Run run = new Run(session, Planner.snapshot(session, workshop), plan, clock.instant());
-    return opened(runs.begin(request.sessionId(), run));
+    KeptRun begun = runs.begin(request.sessionId(), run);
+    if (!hot.isEmpty()) {
+      begun = runs.append(begun.id(), List.of(heatSeen(hot, run))).orElseThrow();
+    }
+    return opened(begun);
+  }
+
+  /** The maker's answer, in the list of what happened. */
+  private static RunEvent heatSeen(List<Finding> hot, Run run) {
+    String what =
+        hot.stream()
+            .map(f -> f.rule() + " " + f.place() + " " + Math.round(f.value()) + " " + f.unit())
+            .collect(Collectors.joining(", "));
+    String line = what.length() > 280 ? what.substring(0, 280) : what;
+    return new RunEvent(
+        UUID.randomUUID().toString(),
+        run.begunAt(),
+        RunEvent.Kind.CHECKED,
+        "heat",
+        null,
+        List.of(),
+        line);
   }
 
   @GetMapping("/{id}")

@@ -43,6 +43,7 @@ public final class Audit implements Judge {
   /** In the order in which they are told: what spoils a piece first. */
   private static List<Rule> rules(Supplier<List<Finding.Mend>> latePours) {
     return List.of(
+        new Heat(),
         new PoursInTime(latePours),
         new NoFlameNearAlcohol(),
         new Waits(),

@@ -1,16 +1,14 @@
 package calmpour.core.audit;
 
-import calmpour.core.cure.CureEngine;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
 import calmpour.core.plan.Finding.Mend;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
-import java.util.Comparator;
 import java.util.List;
 
-/** Judges what the cure engine says of a plan: how warm, how damp, how hard it ever gets. */
+/** Judges what the cure engine says of a plan: how damp it is for it, how hard it ever gets. */
 final class Warmth implements Rule {
   /** A room to cure in is at least this warm, and this much warmer than now (no source), °C. */
   private static final double WARM_ENOUGH_C = 24;
@@ -28,18 +26,6 @@ final class Warmth implements Rule {
       told.note(Finding.Rule.LABEL_NOT_MET, "resin", refusals, 0, "");
     }
     layers(facts, told);
-    facts.plan().batches().stream()
-        .flatMap(b -> b.cups().stream())
-        .filter(c -> c.peak() != null && !c.pours().isEmpty())
-        .max(Comparator.comparingDouble(c -> c.peak().peakC()))
-        .filter(c -> c.peak().peakC() >= CureEngine.TOO_WARM_C)
-        .ifPresent(c ->
-            told.note(
-                Finding.Rule.CUP_HOT_IF_FORGOTTEN,
-                "cup/" + c.id(),
-                c.peak().peakC(),
-                CureEngine.TOO_WARM_C,
-                "°C"));
   }
 
   private static void air(Job job, Told told) {
@@ -61,7 +47,7 @@ final class Warmth implements Rule {
     }
   }
 
-  /** The hottest layer, and whether any never gets hard: a line each, however many pieces. */
+  /** Whether any layer never gets hard: one line, however many pieces. */
   private static void layers(Facts facts, Told told) {
     List<Cup.LayerCure> known =
         facts.plan().batches().stream()
@@ -69,17 +55,6 @@ final class Warmth implements Rule {
             .flatMap(c -> c.layers().stream())
             .filter(l -> l.peakC() != null)
             .toList();
-    known.stream()
-        .max(Comparator.comparingDouble(l -> l.peakC()))
-        .filter(l -> l.peakC() >= CureEngine.TOO_WARM_C)
-        .ifPresent(l ->
-            told.near(
-                Finding.Rule.PIECE_GETS_HOT,
-                "pour/" + l.pourId(),
-                l.peakC(),
-                CureEngine.TOO_WARM_C,
-                "°C",
-                Told.openPiece(l.line())));
     if (known.stream().anyMatch(l -> l.fullCure() == null)) {
       double roomC = facts.job().session().room().temperatureC();
       double warmer = Math.max(WARM_ENOUGH_C, roomC + WARMER_C);

@@ -65,6 +65,7 @@ public record Problem(
     EMBED_ON_FLUID,
     NO_SUCH_CAVITY,
     NEVER_CERTAIN,
+    HEAT_NOT_SEEN,
     UNKNOWN_WORD
   }
 

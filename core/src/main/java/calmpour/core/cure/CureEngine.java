@@ -66,6 +66,7 @@ public final class CureEngine {
   private static final double SHOWS_CONVERSION = 0.004;
 
   private static final double NEARLY_ALL = 0.95;
+  private static final double ALL = 0.999;
 
   private final Chemistry chemistry;
   private final @Nullable Targets targets;
@@ -230,7 +231,9 @@ public final class CureEngine {
         return workingTimeEnds != null && (until == Until.THICK || gels != null);
       }
       if (targets == null) {
-        return gels != null && (warmestNow < peakC - PAST_PEAK_K || behindNow > NEARLY_ALL);
+        // A large cup may still be warming where nearly all of it has reacted.
+        boolean past = behindNow > NEARLY_ALL && warmestNow < peakC;
+        return gels != null && (warmestNow < peakC - PAST_PEAK_K || past || behindNow > ALL);
       }
       return fullCure != null && demould != null && bondEnds != null;
     }

@@ -29,6 +29,12 @@ public interface CureModel {
   /** How long a cup stays pourable where room and label are not quite what was said. */
   WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup);
 
+  /**
+   * The warmest a body gets within so many minutes of the first contact, °C; empty where a rule of
+   * thumb stands in.
+   */
+  Optional<Double> warmestWithin(ResinSystem resin, BodyHistory body, double minutes);
+
   /** Conversion and temperature along the way; empty where a rule of thumb stands in. */
   Optional<CureRun> curve(ResinSystem resin, BodyHistory body);
 }

@@ -28,6 +28,9 @@ public final class EngineModel implements CureModel {
   /** Even a small cup in a cold room gels within so many pot lives of its label. */
   private static final double LIVES = 60;
 
+  /** A moment that is looked at, min. */
+  private static final double LEAST_MINUTES = 1e-3;
+
   private final HalvingRule otherwise = new HalvingRule();
   private final Map<ResinSystem, Calibrations> resins = new ConcurrentHashMap<>();
   private final Remembered<ResinBody, CureStates> bodies;
@@ -100,6 +103,16 @@ public final class EngineModel implements CureModel {
     return label.met()
         ? Optional.of(engine(label, label.usual.chemistry(), body).run(body, ahead(resin, body)))
         : Optional.empty();
+  }
+
+  @Override
+  public Optional<Double> warmestWithin(ResinSystem resin, BodyHistory body, double minutes) {
+    Calibrations label = calibrations(resin);
+    if (!label.met()) {
+      return Optional.empty();
+    }
+    double within = Math.clamp(minutes, LEAST_MINUTES, CureEngine.MOST_MINUTES);
+    return Optional.of(new CureEngine(label.usual.chemistry()).runThrough(body, within).peakC());
   }
 
   @Override

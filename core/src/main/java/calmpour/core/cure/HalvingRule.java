@@ -76,6 +76,11 @@ public final class HalvingRule implements CureModel {
   }
 
   @Override
+  public Optional<Double> warmestWithin(ResinSystem resin, BodyHistory body, double minutes) {
+    return Optional.empty();
+  }
+
+  @Override
   public Optional<CureRun> curve(ResinSystem resin, BodyHistory body) {
     return Optional.empty();
   }

@@ -28,11 +28,13 @@ import org.jspecify.annotations.Nullable;
 final class Assembly {
   private final Job job;
   private final Recorder recorder;
+  private final CureModel cure;
   private final CureNotes notes;
 
   Assembly(Job job, CureModel cure, Recorder recorder) {
     this.job = job;
     this.recorder = recorder;
+    this.cure = cure;
     this.notes = new CureNotes(job, cure, recorder);
   }
 
@@ -84,7 +86,8 @@ final class Assembly {
         its.stream().mapToInt(Task::startSeconds).min().orElse(0),
         laid == null ? 0 : laid.times().contact(number),
         laid == null ? 0 : laid.times().mixed(number),
-        end == null ? 0 : end);
+        end == null ? 0 : end,
+        laid == null ? null : BatchHeat.of(job, cure, amounts(batch), laid).orElse(null));
   }
 
   private Cup cup(
@@ -231,7 +234,8 @@ final class Assembly {
     double factor = job.session().strengthOf(cup.colour().id());
     List<Double> percents = cup.colour().percentsOfMix();
     double resinG = Milligrams.grams(cup.resinMg());
-    return StrengthSteps.of(cup.tint(), percents, factor, resinG)
+    return StrengthSteps.of(
+            cup.tint(), percents, factor, resinG, job.session().habits().scaleDivisionG())
         .map(s ->
             new Cup.Strength(
                 s.factor(),

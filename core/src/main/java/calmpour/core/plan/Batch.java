@@ -5,6 +5,7 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.WeighOut;
 import calmpour.core.session.CupKind;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One mixing of A and B and the cups it is split into.
@@ -25,6 +26,7 @@ import java.util.List;
  * @param split whether the mix is poured over into cups, or stays in the cup it was mixed in
  * @param contactSeconds first contact of A and B
  * @param mixedSeconds end of stirring
+ * @param heat how warm it gets; null where a rule of thumb stands in
  */
 public record Batch(
     int number,
@@ -52,7 +54,8 @@ public record Batch(
     int startSeconds,
     int contactSeconds,
     int mixedSeconds,
-    int endSeconds) {
+    int endSeconds,
+    @Nullable BatchHeat heat) {
   public Batch {
     cups = List.copyOf(cups);
     tintedWhole = List.copyOf(tintedWhole);
@@ -90,6 +93,7 @@ public record Batch(
         startSeconds,
         contactSeconds,
         mixedSeconds,
-        endSeconds);
+        endSeconds,
+        heat);
   }
 }

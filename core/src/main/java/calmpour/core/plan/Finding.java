@@ -40,6 +40,11 @@ public record Finding(
     this(severity, rule, place, value, limit, unit, mends, null);
   }
 
+  /** A heat warning that nobody has accepted. */
+  public boolean heatWarning() {
+    return rule.heat() && severity != Severity.NOTE && accepted == null;
+  }
+
   /** The same, broken on purpose: worth knowing, no more. */
   public Finding acceptedFor(String reason) {
     return new Finding(Severity.NOTE, rule, place, value, limit, unit, List.of(), reason);
@@ -83,7 +88,8 @@ public record Finding(
     LABEL_CONTRADICTS,
     LABEL_NOT_MET,
     DAMP_AIR,
-    CUP_HOT_IF_FORGOTTEN,
+    RESIN_HOT,
+    HOT_IF_FORGOTTEN,
     PIECE_GETS_HOT,
     NEVER_FULLY_CURED,
     OUT_OF_ORDER,
@@ -145,6 +151,20 @@ public record Finding(
             "WAXED_CUP",
             "MOULD_NOT_FOR_POT",
             "CUP_HEATS");
+
+    /** Told above everything about time: what heats can hurt somebody. */
+    private static final Set<String> HEAT =
+        Set.of(
+            "RESIN_HOT",
+            "HOT_IF_FORGOTTEN",
+            "PIECE_GETS_HOT",
+            "BATCH_TOO_LARGE",
+            "DEEPER_THAN_RATED");
+
+    /** Whether it speaks of heat. */
+    public boolean heat() {
+      return HEAT.contains(name());
+    }
 
     /** Whether it may be broken on purpose, with a reason that is kept. */
     public boolean acceptable() {

@@ -1,6 +1,9 @@
 package calmpour.core.plan;
 
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
 import calmpour.core.habit.Planning;
@@ -35,6 +38,9 @@ public final class WaysOut {
 
   private static final int MOST_MORE_BATCHES = 4;
 
+  /** More layers of a day each than anybody pours. */
+  private static final int MOST_LAYERS = 5;
+
   /**
    * What a change costs a maker beside the minutes it takes, in minutes: starting values without a
    * source, for nothing but the order in which ways are shown.
@@ -49,6 +55,7 @@ public final class WaysOut {
   private static final double MINUTE_OF_REST = 4;
   private static final double SMALLER_CUPS = 5;
   private static final double HOUR_LATER = 4;
+  private static final double LAYER_MORE = 20;
 
   private final Session session;
   private final Workshop workshop;
@@ -85,7 +92,9 @@ public final class WaysOut {
     /** {@code value} minutes later, or earlier when negative. */
     OTHER_START,
     /** {@code value} pieces fewer. */
-    LEAVE_OUT
+    LEAVE_OUT,
+    /** Pieces of one layer poured in {@code value} layers, each when the one below is hard. */
+    IN_LAYERS
   }
 
   /**
@@ -170,7 +179,8 @@ public final class WaysOut {
 
   private static List<Finding> breaches(Plan plan) {
     return plan.findings().stream()
-        .filter(f -> f.severity() == Finding.Severity.BREACH && f.accepted() == null)
+        .filter(f -> f.severity() == Finding.Severity.BREACH || f.heatWarning())
+        .filter(f -> f.accepted() == null)
         .toList();
   }
 
@@ -188,6 +198,7 @@ public final class WaysOut {
     Mixing mixing = habits.mixing();
     boolean late =
         breaches.stream().anyMatch(f -> f.rule() == Finding.Rule.POUR_AFTER_WORKING_TIME);
+    boolean hot = breaches.stream().anyMatch(f -> f.rule().heat());
     if (late) {
       if (mixing.warming() != Mixing.Warming.NONE) {
         add(Kind.NO_WARMING, 0, session.withHabits(habits.withMixing(mixing.unwarmed())));
@@ -199,6 +210,8 @@ public final class WaysOut {
           0,
           -1,
           m -> Changed.to(session.withHabits(habits.withRestMinutes(m))));
+    }
+    if (late || hot) {
       double room = Math.ceil(session.room().temperatureC()) - 1;
       least(
           Kind.COOLER_ROOM,
@@ -208,6 +221,9 @@ public final class WaysOut {
           c -> Changed.to(session.withRoom(new Room(c, session.room().humidityPercent()))));
       smallerCups(habits);
       slowerResins();
+    }
+    if (hot) {
+      least(Kind.IN_LAYERS, 2, MOST_LAYERS, 1, n -> Changed.to(inLayers((int) n)));
     }
     if (habits.planning().pairsOfHands() < Planning.PAIRS_OF_HANDS.maxInclusive()) {
       Planning two = new Planning(habits.planning().surePercent(), 2);
@@ -311,6 +327,29 @@ public final class WaysOut {
       out += Math.min(session.pieces().get(line).count(), fewer.getOrDefault(line, 0));
     }
     return out > 0 && out < all;
+  }
+
+  /** Pieces of one plain layer in so many of equal depth; what is laid in stays with one pour. */
+  private Session inLayers(int count) {
+    List<Piece> pieces = new ArrayList<>();
+    for (Piece piece : session.pieces()) {
+      Layer only = piece.layers().get(0);
+      boolean plain =
+          piece.layers().size() == 1
+              && only.fill() == null
+              && only.embeds().isEmpty()
+              && only.beside().isEmpty();
+      List<Layer> layers = new ArrayList<>();
+      for (int i = 0; plain && i < count; i++) {
+        Fill fill = i < count - 1 ? Fill.ofDepthShare(1.0 / count) : null;
+        layers.add(new Layer(only.colourId(), fill, i == 0 ? null : Join.CURED));
+      }
+      pieces.add(
+          plain
+              ? new Piece(piece.mouldId(), piece.cavityId(), piece.count(), layers, piece.work())
+              : piece);
+    }
+    return anew(session.withPieces(pieces).withCupsByHand(List.of()));
   }
 
   /** A changed session, and the pieces that are no longer in it. */
@@ -427,6 +466,7 @@ public final class WaysOut {
           case SLOWER_RESIN -> OTHER_RESIN;
           case OTHER_START -> Math.abs(way.value) / 60 * HOUR_LATER;
           case LEAVE_OUT -> way.value * PIECE_LEFT_OUT;
+          case IN_LAYERS -> way.value * LAYER_MORE;
         };
     int more = way.plan.batches().size() - now.batches().size();
     return change

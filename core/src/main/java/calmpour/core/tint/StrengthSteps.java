@@ -27,14 +27,18 @@ public record StrengthSteps(
   /** A step keeps this far below the limit, so that it is not held back by the last digit. */
   private static final double BELOW = 1 - 1e-9;
 
+  /** So many counts of one colourant further on, the others have moved as well. */
+  private static final int MOST_COUNTS = 12;
+
   /**
-   * @param tint as it is in the cup
+   * @param tint as it is wanted in the cup
    * @param percents of the mix by the recipe as written, in the order of the tint's shares
    * @param resinG in the cup
+   * @param divisionG of the scale
    * @return empty for a clear cup
    */
   public static Optional<StrengthSteps> of(
-      Tint tint, List<Double> percents, double factor, double resinG) {
+      Tint tint, List<Double> percents, double factor, double resinG, double divisionG) {
     if (tint.shares().isEmpty() || tint.gPerGResin() <= 0) {
       return Optional.empty();
     }
@@ -48,22 +52,55 @@ public record StrengthSteps(
     double unit = tint.shares().get(main).colourant().countedG() / resinG;
     double most = now * tint.mayGrowTimes();
     double percent = percents.get(main);
-    double counted = now / unit;
-    // A step goes to another whole count than is counted out now, so that it can be seen and done.
-    double up = (Math.rint(counted) + 1) * unit;
-    double down = (Math.rint(counted) - 1) * unit;
-    boolean room = most > now * (1 + AT_LIMIT);
-    boolean last = room && up > most * (1 + 1e-9);
-    Double stronger =
-        room ? Double.valueOf(factor(Math.min(up, most * BELOW), percent, all)) : null;
-    Double weaker = down > unit / 2 ? Double.valueOf(factor(down, percent, all)) : null;
+    double counted = Math.rint(now / unit);
+    double countedG = countedG(tint, percents, factor, resinG, divisionG);
+    // A step goes to where more, or less, is counted out than now, so that it can be seen and done.
+    Double stronger = null;
+    boolean last = false;
+    for (int n = 1; n <= MOST_COUNTS && stronger == null && most > now * (1 + AT_LIMIT); n++) {
+      double up = (counted + n) * unit;
+      last = up > most * (1 + 1e-9);
+      double to = factor(Math.min(up, most * BELOW), percent, all);
+      boolean more = countedG(tint, percents, to, resinG, divisionG) > countedG + HAIR_G;
+      stronger = more ? (Double) to : null;
+      if (last) {
+        break;
+      }
+    }
+    Double weaker = null;
+    for (int n = 1; n <= MOST_COUNTS && weaker == null && (counted - n) * unit > unit / 2; n++) {
+      double to = factor((counted - n) * unit, percent, all);
+      boolean less = countedG(tint, percents, to, resinG, divisionG) < countedG - HAIR_G;
+      weaker = less ? (Double) to : null;
+    }
     return Optional.of(
         new StrengthSteps(
             factor,
             weaker == null ? halved(factor) : weaker,
             stronger,
-            last,
+            stronger != null && last,
             tint.stoppedBy().orElse(null)));
+  }
+
+  /** A hundredth of the smallest drop. */
+  private static final double HAIR_G = 1e-5;
+
+  /** What is counted out in all at another strength, g. */
+  private static double countedG(
+      Tint tint, List<Double> percents, double factor, double resinG, double divisionG) {
+    List<Double> asked = percents.stream().map(p -> p * factor).toList();
+    if (asked.stream().mapToDouble(Double::doubleValue).sum() >= 100) {
+      return Double.POSITIVE_INFINITY;
+    }
+    Tint other =
+        Tint.within(
+            tint.shares().stream().map(Tint.Share::colourant).toList(),
+            asked,
+            tint.resinDensity(),
+            tint.limits());
+    return Dosing.of(other, resinG, divisionG, false).stream()
+        .mapToDouble(Dosing.Counted::massG)
+        .sum();
   }
 
   /** Below one drop there are stock cups; a tenth of a recipe is hardly a colour any more. */

@@ -382,7 +382,8 @@ enum Breakage {
         b.startSeconds(),
         b.contactSeconds(),
         b.mixedSeconds(),
-        b.endSeconds());
+        b.endSeconds(),
+        b.heat());
   }
 
   static Cup withPours(Cup cup, double volume, double mass) {

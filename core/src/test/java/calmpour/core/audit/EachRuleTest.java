@@ -269,11 +269,22 @@ class EachRuleTest {
                 s.kind = ResinKind.POLYURETHANE;
                 s.room = new Room(22, 70.0);
               }));
-      case CUP_HOT_IF_FORGOTTEN ->
+      case RESIN_HOT ->
           at(
-              "cup/1.1",
+              "batch/1",
+              Scene.with(s -> {
+                s.room = new Room(34, 45.0);
+                s.volumeMl = 60;
+                s.habits = s.habits.withRestMinutes(35);
+                s.pieces = List.of(Scene.plain(4));
+                s.asItComes = true;
+              }));
+      case HOT_IF_FORGOTTEN ->
+          at(
+              "batch/1",
               Scene.with(s -> {
                 s.room = new Room(30, 45.0);
+                s.volumeMl = 60;
                 s.pieces = List.of(Scene.plain(3));
               }));
       case PIECE_GETS_HOT ->

@@ -107,11 +107,11 @@ class CuredPlanTest {
         .containsOnlyOnce(Finding.Rule.NEVER_FULLY_CURED);
     Session hot = session.withTemperatureC(33);
     assertThat(PLANNER.plan(hot, workshop).findings())
-        .filteredOn(f -> f.rule() == Finding.Rule.CUP_HOT_IF_FORGOTTEN)
+        .filteredOn(f -> f.rule() == Finding.Rule.HOT_IF_FORGOTTEN)
         .hasSize(1)
         .allSatisfy(f -> {
-          assertThat(f.severity()).isEqualTo(Finding.Severity.NOTE);
-          assertThat(f.value()).isGreaterThan(60);
+          assertThat(f.severity()).isEqualTo(Finding.Severity.NEAR);
+          assertThat(f.value()).isGreaterThan(120);
         });
   }
 }

@@ -61,6 +61,11 @@ record TableModel(
   }
 
   @Override
+  public Optional<Double> warmestWithin(ResinSystem resin, BodyHistory body, double minutes) {
+    return Optional.empty();
+  }
+
+  @Override
   public double pace(ResinSystem resin, double temperatureC) {
     return 1;
   }
