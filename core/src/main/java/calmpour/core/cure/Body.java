@@ -127,9 +127,9 @@ final class Body implements OrdinaryDifferentialEquation {
     return new Body(this, cells == 1 ? SLOW_MINUTES / settlesIn() : 1);
   }
 
-  /** Its state: as far behind as its last part, as warm as its mean. */
+  /** Its state: as far cured and as warm as its mean. */
   double[] calmed(double[] y) {
-    return new double[] {behind(y), mean(y, cells, cells), flow(y)};
+    return new double[] {cured(y), mean(y, cells, cells), flow(y)};
   }
 
   private static int cells(BodyHistory.Segment segment, HeatLoss loss) {
@@ -214,6 +214,11 @@ final class Body implements OrdinaryDifferentialEquation {
       least = Math.min(least, y[i]);
     }
     return least;
+  }
+
+  /** How far it is cured, all in all: what a piece bends or does not bend by. */
+  double cured(double[] y) {
+    return mean(y, 0, cells);
   }
 
   double warmest(double[] y) {

@@ -39,9 +39,20 @@ public sealed interface BodyShape {
    * @param wettedCm2 floor and sides, cm²
    * @param depthMm how high it stands
    * @param acrossMm how wide it is where it is narrowest
+   * @param around what it lies in and stands on
    */
-  record InMould(double openCm2, double wettedCm2, double depthMm, double acrossMm)
+  record InMould(double openCm2, double wettedCm2, double depthMm, double acrossMm, Around around)
       implements BodyShape {
+    /** In thin silicone on a board. */
+    public InMould(double openCm2, double wettedCm2, double depthMm, double acrossMm) {
+      this(openCm2, wettedCm2, depthMm, acrossMm, Around.SILICONE_ON_BOARD);
+    }
+
+    /** The same fill in something else. */
+    InMould in(Around other) {
+      return new InMould(openCm2, wettedCm2, depthMm, acrossMm, other);
+    }
+
     /** A closed cavity still has a mouth, cm². */
     private static final double LEAST_OPEN_CM2 = 0.01;
 
@@ -73,6 +84,26 @@ public sealed interface BodyShape {
       double across = 2 * Math.sqrt(volumeMl * 1_000 / depthMm / Math.PI);
       double sides = Math.PI * across * depthMm / 100;
       return new InMould(openCm2, floorCm2 + sides, depthMm, across);
+    }
+  }
+
+  /**
+   * What a fill lies in and stands on, which decides how it gives off its heat: W/(m²·K) by
+   * radiation, convection and conduction through the layers; reckoned, no source.
+   */
+  enum Around {
+    SILICONE_ON_BOARD(12, 8, 10),
+    SILICONE_ON_STONE(12, 8, 15),
+    WOODEN_FORM(9, 4, 4);
+
+    final double top;
+    final double sides;
+    final double base;
+
+    Around(double top, double sides, double base) {
+      this.top = top;
+      this.sides = sides;
+      this.base = base;
     }
   }
 

@@ -26,7 +26,16 @@ public final class Calibration {
   /** Where a label is silent: conversions that starting values give; no source. */
   static final double BONDS_TO = 0.80;
 
-  static final double DEMOULDS_FROM = 0.90;
+  /** By kind; a resin at 23 °C turns to glass at 0.948. */
+  static double demouldsFrom(ResinKind kind) {
+    return switch (kind) {
+      case CASTING, DEEP -> 0.91;
+      case FAST -> 0.84;
+      case COATING -> 0.90;
+      case POLYURETHANE -> 0.88;
+    };
+  }
+
   static final double FULLY_CURED_FROM = 0.96;
 
   /** The thin sheet that full cure and recoat are meant for, mm: a starting value, no source. */
@@ -55,7 +64,8 @@ public final class Calibration {
   public static Calibrated of(ResinSystem resin) {
     List<Refusal> refusals = new ArrayList<>();
     Chemistry chemistry = chemistry(resin, resin.knownPotLifeMinutes().value(), refusals);
-    Targets targets = chemistry == null ? assumed() : targets(resin, chemistry, refusals);
+    Targets targets =
+        chemistry == null ? assumed(resin.kind()) : targets(resin, chemistry, refusals);
     return new Calibrated(chemistry, targets, refusals);
   }
 
@@ -111,17 +121,17 @@ public final class Calibration {
     return fresh.withLnA(new BrentSolver(EXACT, EXACT).solve(MOST_TRIES, off, slow, quick));
   }
 
-  private static Targets assumed() {
+  private static Targets assumed(ResinKind kind) {
     return new Targets(
         new Known(BONDS_TO, Origin.ASSUMED),
-        new Known(DEMOULDS_FROM, Origin.ASSUMED),
+        new Known(demouldsFrom(kind), Origin.ASSUMED),
         new Known(FULLY_CURED_FROM, Origin.ASSUMED));
   }
 
   private static Targets targets(ResinSystem resin, Chemistry chemistry, List<Refusal> refusals) {
     CureTimes times = resin.times();
     if (times == null) {
-      return assumed();
+      return assumed(resin.kind());
     }
     List<DemouldRow> rows = LabelHours.rows(resin);
     DemouldRow row = rows.isEmpty() ? null : rows.get(0);
@@ -137,10 +147,14 @@ public final class Calibration {
             ? thin
             : new CureEngine(chemistry)
                 .runThrough(
-                    piece(row == null ? LabelHours.USUAL_DEPTH_MM : row.depthMm(), temperatureC),
+                    piece(
+                        resin.kind(),
+                        row == null ? LabelHours.USUAL_DEPTH_MM : row.depthMm(),
+                        temperatureC),
                     last);
     Known bond = target(thin, times.recoatToHours(), BONDS_TO, Why.LIQUID_AT_RECOAT, refusals);
-    Known demould = target(run, demouldHours, DEMOULDS_FROM, Why.LIQUID_AT_DEMOULD, refusals);
+    Known demould =
+        target(run, demouldHours, demouldsFrom(resin.kind()), Why.LIQUID_AT_DEMOULD, refusals);
     if (demould.origin() == Origin.LABEL) {
       double warmer = run.at(demouldHours * 60).temperatureC() - temperatureC;
       if (warmer > CureEngine.AT_ROOM_K) {
@@ -173,8 +187,9 @@ public final class Calibration {
     if (hours == null) {
       return new Known(otherwise, Origin.ASSUMED);
     }
-    double conversion = run.at(hours * 60).conversion();
-    if (conversion <= Chemistry.GEL) {
+    CureRun.CurvePoint then = run.at(hours * 60);
+    double conversion = then.cured();
+    if (then.conversion() <= Chemistry.GEL) {
       double gels = run.gels() == null ? run.lasts() : run.gels();
       refusals.add(new Refusal(liquid, hours, gels / 60, "h"));
       return new Known(otherwise, Origin.ASSUMED);
@@ -197,11 +212,16 @@ public final class Calibration {
         temperatureC, List.of(new BodyHistory.Segment(0, massG, sheet, temperatureC)));
   }
 
-  /** A piece as wide as deep, in a mould. */
-  static BodyHistory piece(double depthMm, double temperatureC) {
+  /** A piece as wide as deep, as labels mean it: deep resins in a wooden form. */
+  static BodyHistory piece(ResinKind kind, double depthMm, double temperatureC) {
     double floorCm2 = Math.PI / 4 * depthMm * depthMm / 100;
     double volumeMl = floorCm2 * depthMm / 10;
-    BodyShape fill = BodyShape.InMould.round(volumeMl, depthMm, floorCm2, floorCm2);
+    BodyShape fill =
+        BodyShape.InMould.round(volumeMl, depthMm, floorCm2, floorCm2)
+            .in(
+                kind == ResinKind.DEEP
+                    ? BodyShape.Around.WOODEN_FORM
+                    : BodyShape.Around.SILICONE_ON_BOARD);
     return new BodyHistory(
         temperatureC, List.of(new BodyHistory.Segment(0, volumeMl * DENSITY, fill, temperatureC)));
   }

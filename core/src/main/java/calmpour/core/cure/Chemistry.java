@@ -63,15 +63,23 @@ public record Chemistry(
    */
   public static Chemistry startingValues(
       ResinKind kind, @org.jspecify.annotations.Nullable Double viscosity25) {
-    double heat = kind == ResinKind.DEEP ? 220 : 270;
-    double usual =
-        switch (kind) {
-          case DEEP -> 0.3;
-          case COATING -> 1.0;
-          default -> 0.6;
-        };
-    double viscosity = viscosity25 == null ? usual : viscosity25;
-    return new Chemistry(1, 2, 0.5, 55, 0, heat, 1.9, viscosity, 48, 1.6, 1.0);
+    return switch (kind) {
+      case CASTING -> of(42, 250, 0.6, viscosity25, 0.6);
+      case FAST -> of(45, 270, 0.3, viscosity25, 0.6);
+      case DEEP -> of(57, 190, 0.1, viscosity25, 0.3);
+      case COATING -> of(42, 250, 0.6, viscosity25, 1.0);
+      case POLYURETHANE -> of(42, 170, 0.5, viscosity25, 0.12);
+    };
+  }
+
+  private static Chemistry of(
+      double activationKJ,
+      double heat,
+      double r,
+      @org.jspecify.annotations.Nullable Double label,
+      double usual) {
+    double viscosity = label == null ? usual : label;
+    return new Chemistry(1, 2.2, r, activationKJ, 0, heat, 1.9, viscosity, 48, 1.6, 1.0);
   }
 
   public Chemistry withLnA(double other) {

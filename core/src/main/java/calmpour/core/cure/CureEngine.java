@@ -249,6 +249,7 @@ public final class CureEngine {
           new CurvePoint(
               minutes,
               behindNow,
+              body.cured(state),
               warmestNow,
               body.face(state),
               body.viscosity(state),
@@ -337,9 +338,9 @@ public final class CureEngine {
       }
     }
 
-    /** Negative until it is cured so far and nearly as cool as its room. */
+    /** Negative until all in all it is cured so far, and nearly as cool as its room. */
     private double curedAndCool(double[] y, double conversion) {
-      return Math.min(body.behind(y) - conversion, AT_ROOM_K - body.offRoom(y));
+      return Math.min(body.cured(y) - conversion, AT_ROOM_K - body.offRoom(y));
     }
 
     /** Negative while it can be poured. */

@@ -36,6 +36,7 @@ public record CureRun(
 
   /**
    * @param conversion 0 to 1, where it is furthest behind
+   * @param cured 0 to 1, all in all
    * @param temperatureC where it is warmest
    * @param faceC at its open face; the same where it has one temperature
    * @param viscosityPaS of its mean; infinite from the gel point on
@@ -44,6 +45,7 @@ public record CureRun(
   public record CurvePoint(
       double minutes,
       double conversion,
+      double cured,
       double temperatureC,
       double faceC,
       double viscosityPaS,
@@ -78,6 +80,7 @@ public record CureRun(
     return new CurvePoint(
         minutes,
         a.conversion + s * (b.conversion - a.conversion),
+        a.cured + s * (b.cured - a.cured),
         a.temperatureC + s * (b.temperatureC - a.temperatureC),
         a.faceC + s * (b.faceC - a.faceC),
         // Infinite less infinite is no number.

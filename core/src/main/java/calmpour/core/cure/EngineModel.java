@@ -198,12 +198,15 @@ public final class EngineModel implements CureModel {
           List<DemouldRow> rows = LabelHours.rows(resin);
           double depth = rows.isEmpty() ? LabelHours.USUAL_DEPTH_MM : rows.get(0).depthMm();
           return LabelFloor.pace(
-              demoulds(label, depth, meant), demoulds(label, depth, temperatureC), byRate);
+              demoulds(resin, label, depth, meant),
+              demoulds(resin, label, depth, temperatureC),
+              byRate);
         });
   }
 
-  private static @Nullable Double demoulds(Calibrations label, double depthMm, double atC) {
-    BodyHistory piece = Calibration.piece(depthMm, atC);
+  private static @Nullable Double demoulds(
+      ResinSystem resin, Calibrations label, double depthMm, double atC) {
+    BodyHistory piece = Calibration.piece(resin.kind(), depthMm, atC);
     return engine(label, label.usual.chemistry(), piece)
         .run(piece, CureEngine.MOST_MINUTES)
         .demould();

@@ -21,7 +21,11 @@ record HeatLoss(
   private static final double OPEN_TOP = 9;
   private static final double CUP_SIDE = 6;
   private static final double CUP_BASE = 2;
-  private static final double UNDER_AND_AROUND = 4;
+
+  /** A sheet on a bench. */
+  private static final double SHEET_TOP = 12;
+
+  private static final double SHEET_BASE = 10;
 
   /** Heat that a cubic metre of cup holds, J/K: polypropylene, 0.90 g/mL and 1.9 J/(g·K). */
   private static final double CUP_J_PER_M3_K = 1.71e6;
@@ -50,7 +54,7 @@ record HeatLoss(
       case BodyShape.Spread sheet -> {
         double area = sheet.areaCm2() * CM2;
         yield new HeatLoss(
-            OPEN_TOP * area, UNDER_AND_AROUND * area, 0, sheet.depthMm() * MM, 2 * area, 0);
+            SHEET_TOP * area, SHEET_BASE * area, 0, sheet.depthMm() * MM, 2 * area, 0);
       }
     };
   }
@@ -74,9 +78,9 @@ record HeatLoss(
     double open = mould.openCm2() * CM2;
     double wetted = mould.wettedCm2() * CM2;
     double floor = Math.min(wetted, volumeM3 / (mould.depthMm() * MM));
-    double top = OPEN_TOP * open;
-    double under = UNDER_AND_AROUND * floor;
-    double sides = UNDER_AND_AROUND * (wetted - floor);
+    double top = mould.around().top * open;
+    double under = mould.around().base * floor;
+    double sides = mould.around().sides * (wetted - floor);
     double surface = open + wetted;
     double rubber = RUBBER_J_PER_M3_K * RUBBER_M * wetted;
     if (mould.acrossMm() < mould.depthMm()) {

@@ -4,8 +4,9 @@ import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
 import calmpour.core.session.Job;
-import calmpour.core.tint.Colour;
+import calmpour.core.tint.Tint;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -42,7 +43,11 @@ public record BatchHeat(Hot mixing, @Nullable Hot cup, @Nullable Hot piece) {
             .max()
             .orElse(contact);
     BodyHistory mixing =
-        Bodies.alone(job, batch.mixingCup(), batch.totalG(), job.tints().get(Colour.CLEAR.id()));
+        Bodies.alone(
+            job,
+            batch.mixingCup(),
+            batch.totalG(),
+            Tint.within(List.of(), List.of(), job.resin().mixedDensity(), List.of()));
     Optional<Hot> mixed =
         hot(
             "batch/" + batch.number(),

@@ -44,15 +44,28 @@ final class Laid {
 
   /** Least time to spare of a pour that is still to be done, s. */
   int worst() {
-    int worst = Integer.MAX_VALUE;
+    return spares().values().stream().mapToInt(s -> s).min().orElse(Integer.MAX_VALUE);
+  }
+
+  /** The pour that is still to be done with the least time to spare. */
+  String latest() {
+    return spares().entrySet().stream()
+        .min(
+            Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+        .orElseThrow()
+        .getKey();
+  }
+
+  private Map<String, Integer> spares() {
+    Map<String, Integer> spares = new HashMap<>();
     for (Follows cup : cups.values()) {
       for (Cup.Pour pour : cup.cup().pours()) {
         Task task = byId.get(Bench.pourTask(pour));
         if (task != null && bench.open(task.id())) {
-          worst = Math.min(worst, cup.thicksSeconds() - task.endSeconds());
+          spares.put(task.id(), cup.thicksSeconds() - task.endSeconds());
         }
       }
     }
-    return worst;
+    return spares;
   }
 }

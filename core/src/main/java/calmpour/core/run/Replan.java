@@ -17,6 +17,8 @@ import java.util.Set;
 
 /** The rest of a run, planned anew: what can still be done, in which order, and what to give up. */
 final class Replan {
+  private static final int MOST_TURNS = 40;
+
   /** What has to be done for a cup before it can be poured. */
   private static final Set<Task.Kind> READIES_CUP =
       EnumSet.of(Task.Kind.SPLIT, Task.Kind.STOCK_CUP, Task.Kind.TINT);
@@ -53,6 +55,13 @@ final class Replan {
       if (best.late()) {
         late = tooLate(best);
         best = laid(soonestFirst, union(out, late));
+        // What is given up stays in its cup and keeps it warm, which may make others too late.
+        for (int turn = 0; turn < MOST_TURNS && best.late(); turn++) {
+          Set<String> more = union(late, tooLate(best));
+          // Where the order as it is laid leaves one late all the same, that one is given up.
+          late = more.equals(late) ? union(late, withWhatLiesOn(Set.of(best.latest()))) : more;
+          best = laid(soonestFirst, union(out, late));
+        }
         otherOrder = true;
       }
     }

@@ -283,18 +283,21 @@ class EachRuleTest {
           at(
               "batch/1",
               Scene.with(s -> {
-                s.room = new Room(30, 45.0);
+                s.room = new Room(31, 45.0);
                 s.volumeMl = 60;
-                s.pieces = List.of(Scene.plain(3));
+                s.pieces = List.of(Scene.plain(4));
+                s.asItComes = true;
               }));
       case PIECE_GETS_HOT ->
           at(
               "pour/1.1.1.1",
               Scene.with(s -> {
                 s.volumeMl = 190;
+                s.kind = ResinKind.FAST;
+                s.potLife = 15.0;
                 s.pieces = List.of(Scene.plain(1));
                 s.leftG = 2_000;
-                s.room = new Room(32, 45.0);
+                s.room = new Room(34, 45.0);
               }));
       case NEVER_FULLY_CURED -> at("plan", Scene.with(s -> s.room = new Room(8, 45.0)));
       case OUT_OF_ORDER -> at("task/batch/1/STIR", new Scene().shifted("batch/1/STIR", -120));
@@ -409,7 +412,7 @@ class EachRuleTest {
               "pour/1.1.1",
               Scene.with(s -> {
                 s.pieces = List.of(Scene.plain(1));
-                s.potLife = 9.8;
+                s.potLife = 9.2;
                 s.habits = Habits.DEFAULT.withPlanning(new Planning(99.9, 1));
               }));
       case BEGINS_LATER ->

@@ -64,8 +64,8 @@ class CureEngineTest {
     BodyShape sheet = new BodyShape.Spread(100, 10);
     CureRun run = new CureEngine(dead).runThrough(still(60, 110, sheet, 20), 30);
     CureRun.CurvePoint end = run.curve().get(run.curve().size() - 1);
-    // By hand: 13 W/m²K on 0.01 m² is 0.13 W/K; 110 g hold 209 J/K; half an hour is 1 800 s.
-    assertThat(end.temperatureC()).isCloseTo(20 + 40 * Math.exp(-0.13 * 1_800 / 209), within(1e-4));
+    // By hand: 22 W/m²K on 0.01 m² is 0.22 W/K; 110 g hold 209 J/K; half an hour is 1 800 s.
+    assertThat(end.temperatureC()).isCloseTo(20 + 40 * Math.exp(-0.22 * 1_800 / 209), within(1e-4));
   }
 
   /** Nothing lost, all reacted: the temperature has risen by ΔH/cp times the conversion. */
@@ -74,9 +74,9 @@ class CureEngineTest {
     BodyShape none = new BodyShape.InCup(1e-3, 1e-3, 1e-3, 0);
     CureRun run = new CureEngine(SLOW).runThrough(still(22, 500, none, 22), 600);
     for (CureRun.CurvePoint point : run.curve()) {
-      assertThat(point.temperatureC() - 22).isCloseTo(270 / 1.9 * point.conversion(), within(2e-3));
+      assertThat(point.temperatureC() - 22).isCloseTo(250 / 1.9 * point.conversion(), within(2e-3));
     }
-    assertThat(run.peakC()).isGreaterThan(140);
+    assertThat(run.peakC()).isGreaterThan(130);
   }
 
   /** The same equations by another method of a library, far tighter: times to half a percent. */
@@ -96,7 +96,7 @@ class CureEngineTest {
           @Override
           public double[] computeDerivatives(double t, double[] y) {
             double rate = SLOW.rate(y[0], y[1]);
-            return new double[] {rate, rate * 270 / 1.9 - ua * 60 / (mass * 1.9) * (y[1] - 24)};
+            return new double[] {rate, rate * 250 / 1.9 - ua * 60 / (mass * 1.9) * (y[1] - 24)};
           }
         };
     var exact = new GraggBulirschStoerIntegrator(1e-9, 1, 1e-12, 1e-12);
@@ -123,33 +123,30 @@ class CureEngineTest {
   }
 
   /**
-   * What the starting values were chosen by; common practice, no source: about half the time for
-   * ten degrees more, a shallow cup lasts much longer, a warm mix a quarter of its time.
+   * Common practice, no source: the pot life of 100 g falls by 2.0 to 2.4 for ten degrees more; a
+   * shallow cup lasts longer than a tall one and keeps cool; mixed at 40 °C it lasts 8 to 15 min.
    */
   @Test
   void theRulesOfThumbComeOut() {
-    assertThat(working(bare(100, 18))).isCloseTo(77, within(4.0));
-    assertThat(working(bare(100, 30))).isCloseTo(23, within(1.5));
-    assertThat(working(still(24, 25, high(25), 24))).isCloseTo(49, within(3.0));
+    assertThat(working(bare(100, 15)) / working(bare(100, 25))).isBetween(2.0, 2.4);
+    assertThat(working(bare(100, 23)) / working(bare(100, 33))).isBetween(2.0, 2.4);
     double deep = 25 / 1.1 * 1_000 / (Math.PI / 4 * 70 * 70);
     BodyShape shallow = new BodyShape.InCup(70, 70, deep, 0);
     CureRun spread = new CureEngine(SLOW).run(still(24, 25, shallow, 24), 1_000);
-    assertThat(spread.workingTimeEnds()).isCloseTo(84, within(5.0));
-    assertThat(spread.peakC()).isCloseTo(37, within(3.0));
-    assertThat(new CureEngine(SLOW).run(still(24, 25, high(25), 24), 1_000).peakC())
-        .isCloseTo(91, within(6.0));
-    assertThat(working(still(40, 100, high(100), 22))).isCloseTo(11, within(1.0));
-    double sheetG = 100 * 0.3 * 1.1;
+    CureRun tall = new CureEngine(SLOW).run(still(24, 25, high(25), 24), 1_000);
+    assertThat(spread.workingTimeEnds()).isBetween(tall.workingTimeEnds() * 1.1, 100.0);
+    assertThat(spread.peakC()).isLessThan(45);
+    assertThat(working(still(40, 100, high(100), 22))).isBetween(8.0, 15.0);
+    // A wide sheet of 20 mm on a bench stays below 90 °C; a thin one is not hard the same evening.
+    CureRun wide =
+        new CureEngine(SLOW)
+            .runThrough(still(23, 2_200, new BodyShape.Spread(1_000, 20), 23), 3_000);
+    assertThat(wide.peakC()).isBetween(60.0, 90.0);
     CureRun sheet =
-        new CureEngine(SLOW).runThrough(still(23, sheetG, new BodyShape.Spread(100, 3), 23), 3_000);
-    assertThat(sheet.gels() / 60).isCloseTo(4.2, within(0.4));
+        new CureEngine(SLOW).runThrough(still(23, 33, new BodyShape.Spread(100, 3), 23), 3_000);
     double ninety =
-        sheet.curve().stream()
-            .filter(p -> p.conversion() >= 0.9)
-            .findFirst()
-            .orElseThrow()
-            .minutes();
-    assertThat(ninety / 60).isCloseTo(21, within(3.0));
+        sheet.curve().stream().filter(p -> p.cured() >= 0.9).findFirst().orElseThrow().minutes();
+    assertThat(ninety / 60).isBetween(16.0, 32.0);
   }
 
   /** Split early, a big mix lasts longer: its cups keep cool (common practice, no source). */

@@ -101,8 +101,8 @@ class PlacingTest {
 
   private static double flow(double from) {
     Chemistry chemistry = Calibration.of(SLOW).chemistry();
-    // 13 W/m²K on 30 cm², and 33 g at 1.9 J/(g·K); 10 mm are thin enough for one temperature.
-    double loss = 13 * 30e-4 * 60 / (33 * 1.9);
+    // 22 W/m²K on 30 cm², and 33 g at 1.9 J/(g·K); 10 mm are thin enough for one temperature.
+    double loss = 22 * 30e-4 * 60 / (33 * 1.9);
     OrdinaryDifferentialEquation sheet =
         new OrdinaryDifferentialEquation() {
           @Override
@@ -113,7 +113,7 @@ class PlacingTest {
           @Override
           public double[] computeDerivatives(double t, double[] y) {
             double rate = chemistry.rate(y[0], y[1]);
-            double warms = rate * 270 / 1.9 - loss * (y[1] - 22);
+            double warms = rate * 250 / 1.9 - loss * (y[1] - 22);
             return new double[] {rate, warms, 1 / chemistry.viscosity(y[0], y[1])};
           }
         };
@@ -158,8 +158,8 @@ class PlacingTest {
   /** A tight mould slows a thing, a wide one hardly does. */
   @Test
   void wallsWidenTheWindow() {
-    Placing wide = Placing.large(LAYER, 0.003, 1.15, MIX, 10, 200, 1);
-    Placing tight = Placing.large(LAYER, 0.003, 1.15, MIX, 10, 4, 1);
+    Placing wide = Placing.large(LAYER, 0.001, 1.13, MIX, 10, 200, 1);
+    Placing tight = Placing.large(LAYER, 0.001, 1.13, MIX, 10, 2.8, 1);
     assertThat(tight.fromMinutes()).isLessThan(wide.fromMinutes() - 1);
   }
 

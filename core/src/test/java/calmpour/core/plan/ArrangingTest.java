@@ -151,7 +151,8 @@ class ArrangingTest {
     Planner planner = Samples.planner(new EngineModel());
     WaysOut.Ways ways = WaysOut.of(session, workshop, planner, Watch.NOBODY);
     assertThat(ways.binding()).isNotNull();
-    assertThat(ways.binding().rule()).isEqualTo(Finding.Rule.POUR_AFTER_WORKING_TIME);
+    // So long in the mixing cup that it gets hot; heat is told before what is late.
+    assertThat(ways.binding().rule()).isEqualTo(Finding.Rule.RESIN_HOT);
     assertThat(ways.binding().value()).isGreaterThan(ways.binding().limit());
     assertThat(ways.ways()).isNotEmpty().hasSizeLessThanOrEqualTo(3);
     for (WaysOut.Way way : ways.ways()) {

@@ -66,7 +66,8 @@ class MeasuredTest {
     List<History.Reading> early = List.of(new History.Reading(0, 20), new History.Reading(300, 28));
     double nearlyCool = minutes(Measured.inRoom(cup, 0, 20, late));
     double nearlyWarm = minutes(Measured.inRoom(cup, 0, 20, early));
-    assertThat(nearlyCool).isBetween(warm, cool).isCloseTo(cool, within((cool - warm) * 0.15));
+    // Warmed just before its end it is thinner for a while: it may even last a little longer.
+    assertThat(nearlyCool).isCloseTo(cool, within((cool - warm) * 0.15));
     assertThat(nearlyWarm).isBetween(warm, nearlyCool);
     assertThat(minutes(Measured.inRoom(cup, 0, 20, List.of()))).isEqualTo(cool);
   }
