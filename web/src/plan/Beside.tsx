@@ -7,6 +7,7 @@ import { sittings } from "../drawing/pourLineLayout";
 import { WrongMark } from "../frame/Told";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { heatWarnings } from "./heat";
 import { dayAndTime, lastPourEnds, minutes, outOfMoulds, stand } from "./wording";
 
 /** A plan that is held beside another. */
@@ -35,7 +36,15 @@ export function Beside({ held, shown, onShow }: Props) {
     {
       name: "how it stands",
       of: ({ plan, startsAt, zoneId }) => {
-        const how = stand(plan, startsAt, zoneId, units);
+        const heat = heatWarnings(plan).length;
+        const stands = stand(plan, startsAt, zoneId, units);
+        const how =
+          heat === 0
+            ? stands
+            : {
+                wrong: true,
+                text: `Heat: ${heat} ${heat === 1 ? "warning" : "warnings"}. ${stands.text}`,
+              };
         return (
           <Box component="span" sx={{ color: how.wrong ? "error.main" : undefined }}>
             {how.wrong && <WrongMark />} {how.text}

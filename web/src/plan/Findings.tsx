@@ -143,7 +143,10 @@ function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
       }}
     >
       {line.breach ? <WrongMark /> : <b aria-hidden="true">·</b>}
-      <Box component="span" sx={{ flex: { xs: "1 1 220px", sm: "0 1 auto" } }}>
+      <Box
+        component="span"
+        sx={{ flex: { xs: "1 1 220px", sm: "0 1 auto" }, maxWidth: "calc(100% - 30px)" }}
+      >
         {line.text}
       </Box>
       {finding?.accepted !== undefined && (

@@ -130,8 +130,7 @@ class DesignScreensTest extends DemoScreens {
   void aTaskDraggedTooEarlyIsToldAndMendedWithOneKey() {
     Page page = fern("Too early", 1280);
     page.getByRole(
-            AriaRole.BUTTON,
-            new Page.GetByRoleOptions().setName(Pattern.compile("^Batch 2, ")))
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Batch 2, ")))
         .click();
     Locator back = mark(page, "pour Oat into Bell push, first");
     BoundingBox from = back.boundingBox();

@@ -124,7 +124,10 @@ class RecordApiTest {
     try (PDDocument pieces = Loader.loadPDF(Files.readAllBytes(file))) {
       String text = new PDFTextStripper().getText(pieces);
       // Letters that the font has stay; the one that it has not is a question mark.
-      assertThat(text).contains("Tags ÆØ Ł λ ?").contains("Knob 32, 3 of 6").contains("ready to hand over");
+      assertThat(text)
+          .contains("Tags ÆØ Ł λ ?")
+          .contains("Knob 32, 3 of 6")
+          .contains("ready to hand over");
     }
     // The same again does not write over the first.
     Answer again = demo.post(at(run) + "/tags/PIECES", "");

@@ -31,7 +31,7 @@ public class Formats {
   }
 
   /** The step at index i leads from format i + 1 to i + 2. Steps are added, never changed. */
-  private static final List<Step> STEPS = List.of(new DosesAsCounted());
+  private static final List<Step> STEPS = List.of(new ToFormat2());
 
   /** What documents are written in. */
   public static final int CURRENT = STEPS.size() + 1;
