@@ -19,6 +19,7 @@ export function RescueForm({ session, batch }: Props) {
   const [inB, setB] = useState<number | null>(null);
   const [answer, setAnswer] = useState<RescueAnswer | null>(null);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [readable, setReadable] = useState({ a: true, b: true });
   useEffect(() => {
     if (inA === null && inB === null) {
       return undefined;
@@ -39,12 +40,13 @@ export function RescueForm({ session, batch }: Props) {
       here = false;
     };
   }, [session, batch, inA, inB]);
-  const shown = inA === null && inB === null ? null : answer;
+  // Advice for what was typed before must not be read off and poured.
+  const shown = (inA === null && inB === null) || !readable.a || !readable.b ? null : answer;
   const errorAt = (field: string) => trouble?.errors.find((e) => e.field === field);
   return (
     <Box component="section" aria-label="Something else is in the cup">
       <Typography variant="h2" sx={{ mb: 1.25 }}>
-        Something else is in the cup?
+        Not what you planned?
       </Typography>
       <Box sx={{ display: "flex", gap: 1.25, flexWrap: "wrap" }}>
         <NumberField
@@ -52,6 +54,7 @@ export function RescueForm({ session, batch }: Props) {
           unit={units.MASS}
           value={inA}
           onChange={setA}
+          onReadable={(a) => setReadable((now) => ({ ...now, a }))}
           optional
           width={150}
           error={errorAt("inAG")}
@@ -61,6 +64,7 @@ export function RescueForm({ session, batch }: Props) {
           unit={units.MASS}
           value={inB}
           onChange={setB}
+          onReadable={(b) => setReadable((now) => ({ ...now, b }))}
           optional
           width={150}
           error={errorAt("inBG")}
@@ -86,6 +90,19 @@ export function RescueForm({ session, batch }: Props) {
                   within the {shown.tolerancePercent} % of this resin.
                 </li>
               )}
+            {shown.rescue.takeOutG !== undefined && (
+              <li>
+                Or take {showWith(units.MASS, shown.rescue.takeOutG)} out again: A and B have not
+                met yet.
+              </li>
+            )}
+            {Math.abs(shown.rescue.errorAfterPercent) >= 0.05 && (
+              <li>
+                A is then {Math.abs(shown.rescue.errorAfterPercent).toFixed(1)} % too{" "}
+                {shown.rescue.errorAfterPercent > 0 ? "much" : "little"}; {shown.tolerancePercent} %
+                is allowed.
+              </li>
+            )}
             <li>
               That makes {showWith(units.MASS, shown.rescue.totalG)}
               {shown.rescue.beyondPlanG > 0.05

@@ -44,8 +44,18 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const errors: FieldError[] = trouble?.errors ?? [];
   const errorAt = (end: string) => errors.find((e) => e.field.endsWith(end));
+  const [unread, setUnread] = useState<ReadonlySet<string>>(new Set());
+  const readable = (field: string) => (ok: boolean) =>
+    setUnread((now) => new Set([...now].filter((f) => f !== field).concat(ok ? [] : [field])));
   const go = async () => {
-    if (total === null || partsA === null || partsB === null || temperature === null) {
+    // What is typed and cannot be read is told at its field; the number before it is not mixed.
+    if (
+      unread.size > 0 ||
+      total === null ||
+      partsA === null ||
+      partsB === null ||
+      temperature === null
+    ) {
       return;
     }
     const ratio = `${partsA}:${partsB} ${basis === "WEIGHT" ? "by weight" : "by volume"}`;
@@ -100,6 +110,7 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
           label="A and B together"
           value={total}
           onChange={setTotal}
+          onReadable={readable("total")}
           unit={by === "massG" ? units.MASS : units.VOLUME}
           width={220}
           large
@@ -120,6 +131,7 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
           label="Parts of A"
           value={partsA}
           onChange={setA}
+          onReadable={readable("a")}
           width={130}
           large
           error={errorAt("ratio.partsA")}
@@ -128,6 +140,7 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
           label="Parts of B"
           value={partsB}
           onChange={setB}
+          onReadable={readable("b")}
           width={130}
           large
           error={errorAt("ratio.partsB")}
@@ -149,6 +162,7 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
           symbol="min"
           value={potLife}
           onChange={setPotLife}
+          onReadable={readable("potLife")}
           optional
           width={190}
           error={errorAt("potLifeMinutes")}
@@ -158,6 +172,7 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
           unit={units.TEMPERATURE}
           value={temperature}
           onChange={setTemperature}
+          onReadable={readable("temperature")}
           width={130}
           error={errorAt("temperatureC")}
         />

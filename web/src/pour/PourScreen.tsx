@@ -418,11 +418,12 @@ function Bench({ run, running }: BenchProps) {
               ? {
                   onAdded: () => {
                     const { addAG, addBG } = rescue.rescue;
-                    tell({
-                      kind: "ADDED",
-                      of: `${rescue.batch}/${addAG > 0 ? "A" : "B"}`,
-                      value: addAG > 0 ? addAG : addBG,
-                    });
+                    if (addAG > 0) {
+                      tell({ kind: "ADDED", of: `${rescue.batch}/A`, value: addAG });
+                    }
+                    if (addBG > 0) {
+                      tell({ kind: "ADDED", of: `${rescue.batch}/B`, value: addBG });
+                    }
                   },
                   onLeave: () => setLeftAsItIs(rescue.batch),
                 }

@@ -130,8 +130,10 @@ export function Waiting({ title, left }: { title: string; left: number }) {
 
 /** What brings the ratio right again. */
 export function Rescued(props: { addA: number; addB: number; show: (grams: number) => string }) {
-  const part = props.addA > 0 ? "A" : "B";
-  const amount = props.addA > 0 ? props.addA : props.addB;
+  const parts = [
+    props.addA > 0 ? `${props.show(props.addA)} of A` : "",
+    props.addB > 0 ? `${props.show(props.addB)} of B` : "",
+  ].filter(Boolean);
   return (
     <Box>
       <Box
@@ -143,10 +145,12 @@ export function Rescued(props: { addA: number; addB: number; show: (grams: numbe
           fontSize: { xs: "1.9rem", md: "3.4rem" },
         }}
       >
-        Too much of the other: add {part}
+        {props.addA > 0 && props.addB > 0
+          ? "The ratio is off. Add"
+          : `Too much ${props.addA > 0 ? "B" : "A"}. Add`}
       </Box>
       <Box sx={{ fontWeight: 700, fontSize: { xs: "3.6rem", md: "6.5rem" }, lineHeight: 1.1 }}>
-        {props.show(amount)}
+        {parts.join(" and ")}
       </Box>
       <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
         Then the ratio is right again, and there is more than planned.

@@ -12,6 +12,8 @@ interface Props {
   symbol?: string;
   /** What the server says about this field. */
   error?: FieldError | undefined;
+  /** Whether what stands in it can be used; what cannot must not stand behind an answer. */
+  onReadable?: (readable: boolean) => void;
   /** Whether an empty field means "unknown" rather than "not yet typed". */
   optional?: boolean;
   width?: number | string;
@@ -35,7 +37,7 @@ export function NumberField(props: Props) {
   const read = readNumber(text);
   const wrong =
     read === undefined
-      ? "This is not a number yet, such as 12.5."
+      ? "Enter a number, for example 12.5."
       : read === null && !optional
         ? "This is still empty."
         : props.error?.message;
@@ -49,6 +51,7 @@ export function NumberField(props: Props) {
       onChange={(event) => {
         setTyped(event.target.value);
         const next = readNumber(event.target.value);
+        props.onReadable?.(typeof next === "number" || (next === null && optional));
         if (typeof next === "number") {
           props.onChange((next - unit.zeroAt) * unit.scale);
         } else if (next === null && optional) {

@@ -18,8 +18,11 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Sessions whose figures were once wrong, over HTTP, against what they come to by hand. */
 class CasesTest {
@@ -116,6 +119,102 @@ class CasesTest {
                 && f.get("place").asString().equals("piece/5"));
   }
 
+  /** 1 g scale, 43 g of A at 2:1: the next steps that keep the ratio are 44 and 22 g. */
+  @Test
+  void anOverPourIsSavedInStepsThatKeepTheRatio() throws IOException {
+    JsonNode rescue = app.post("/api/plan/rescue", json("rescue-off-ratio")).body().get("rescue");
+    assertThat(rescue.get("addAG").asDouble()).isEqualTo(1);
+    assertThat(rescue.get("addBG").asDouble()).isEqualTo(22);
+    assertThat(rescue.get("errorAfterPercent").asDouble()).isCloseTo(0, within(1e-9));
+    assertThat(rescue.get("takeOutG").asDouble()).isPositive();
+  }
+
+  /** Twelve, 13.45 and 12 mL that were read as 24, 16 and 21.6. */
+  @ParameterizedTest
+  @CsvSource({
+    "box-twice, mesh_repeated",
+    "overlap, mesh_overlapping",
+    "nested-same-facing, mesh_more_than_its_box"
+  })
+  void aModelThatCountsItsRoomTwiceIsToldNotBelieved(String name, String code) throws IOException {
+    try (InputStream in = CasesTest.class.getResourceAsStream("/cases/" + name + ".stl")) {
+      RunningApp.Answer answer =
+          app.bytes(
+              "POST",
+              "/api/meshes?name=" + name + ".stl",
+              "application/octet-stream",
+              in.readAllBytes());
+      assertThat(answer.status()).isEqualTo(422);
+      assertThat(answer.error(0).get("code").asString()).isEqualTo(code);
+    }
+  }
+
+  /** What is missing or impossible is told at its field; nothing is answered with a breakdown. */
+  @Test
+  void nonsenseIsToldAtItsField() throws IOException {
+    ObjectNode session = (ObjectNode) json("zero-drops");
+    ObjectNode audit = RunningApp.JSON.createObjectNode();
+    audit.set("session", session);
+    for (String[] gone :
+        new String[][] {
+          {"tasks", "kind"},
+          {"batches", "mixingCup"},
+          {"batches", "partA"},
+          {"batches", "partB"}
+        }) {
+      ObjectNode plan = (ObjectNode) plan("zero-drops");
+      ((ObjectNode) plan.get(gone[0]).get(0)).putNull(gone[1]);
+      audit.set("plan", plan);
+      RunningApp.Answer answer = app.post("/api/plan/audit", audit);
+      assertThat(answer.status()).as(gone[1]).isEqualTo(422);
+      assertThat(answer.error(0).get("field").asString())
+          .isEqualTo("plan." + gone[0] + "[0]." + gone[1]);
+    }
+    ObjectNode late = session.deepCopy();
+    late.put("startsAt", "+999999999-12-31T23:59:59");
+    RunningApp.Answer never = app.post("/api/plan", late);
+    assertThat(never.status()).isBetween(400, 422);
+    assertThat(never.error(0).get("field").asString()).isEqualTo("startsAt");
+    for (String shelf : List.of("moulds", "resins", "colourants", "colours", "cups")) {
+      ObjectNode twice = session.deepCopy();
+      ArrayNode things = (ArrayNode) twice.get("carried").get(shelf);
+      things.add(things.get(0).deepCopy());
+      RunningApp.Answer answer = app.post("/api/plan", twice);
+      assertThat(answer.status()).as(shelf).isEqualTo(422);
+      assertThat(answer.error(0).get("code").asString()).isEqualTo("duplicate_id");
+    }
+  }
+
+  /** Three drops in 10 mL on a label: held there, and told in drops; a powder has none. */
+  @Test
+  void aLabelMayCountDrops() throws IOException {
+    ObjectNode session = (ObjectNode) json("zero-drops");
+    ObjectNode tint = (ObjectNode) session.get("carried").get("colourants").get(0);
+    tint.put("limitPercent", 3);
+    tint.put("limitBasis", "DROPS_IN_10_ML");
+    ((ObjectNode) session.get("carried").get("colours").get(0).get("recipe").get(0))
+        .put("percentOfMix", 4);
+    JsonNode cup = app.post("/api/plan", session).body().at("/plan/batches/0/cups/0");
+    JsonNode loading =
+        cup.get("loading")
+            .valueStream()
+            .filter(l -> l.get("basis").asString().equals("DROPS_IN_10_ML"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(loading.get("percent").asDouble()).isBetween(2.0, 3.0);
+    assertThat(cup.get("doses").get(0).get("drops").asInt()).isBetween(3, 6);
+    tint.put("form", "MICA");
+    RunningApp.Answer powder = app.post("/api/plan", session);
+    assertThat(powder.status()).isEqualTo(422);
+    assertThat(powder.error(0).get("message").asString()).contains("liquids only");
+  }
+
+  private static JsonNode json(String name) throws IOException {
+    try (InputStream in = CasesTest.class.getResourceAsStream("/cases/" + name + ".json")) {
+      return RunningApp.JSON.readTree(in);
+    }
+  }
+
   private static Map<Set<Integer>, Set<Integer>> alike(JsonNode plan, int line) {
     Map<Integer, Set<Integer>> by = new TreeMap<>();
     for (JsonNode batch : plan.get("batches")) {
@@ -168,10 +267,8 @@ class CasesTest {
   }
 
   private static JsonNode plan(String name) throws IOException {
-    try (InputStream in = CasesTest.class.getResourceAsStream("/cases/" + name + ".json")) {
-      RunningApp.Answer answer = app.post("/api/plan", RunningApp.JSON.readTree(in));
-      assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
-      return answer.body().get("plan");
-    }
+    RunningApp.Answer answer = app.post("/api/plan", json(name));
+    assertThat(answer.status()).as("%s", answer.body()).isEqualTo(200);
+    return answer.body().get("plan");
   }
 }

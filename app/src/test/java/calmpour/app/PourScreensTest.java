@@ -244,7 +244,7 @@ class PourScreensTest extends DemoScreens {
     demo.post("/api/devices/simulated", Map.of("putG", target + target * 2 * 1.25));
     assertThat(page.getByRole(AriaRole.METER)).containsText("too much");
     page.keyboard().press(" ");
-    assertThat(heading(page)).containsText("Too much of the other: add");
+    assertThat(heading(page)).containsText("Too much");
     button(page, "Added").click();
     assertThat(heading(page)).containsText("Stir");
     assertThat(state(run).has("rescue")).isFalse();

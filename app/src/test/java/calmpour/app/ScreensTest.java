@@ -181,9 +181,9 @@ class ScreensTest {
     for (String[] typed :
         new String[][] {
           {"", "still empty"},
-          {"abc", "not a number yet"},
-          {"1e9", "not a number yet"},
-          {"NaN", "not a number yet"},
+          {"abc", "Enter a number"},
+          {"1e9", "Enter a number"},
+          {"NaN", "Enter a number"},
           {"0", "between 1 and 500"},
           {"-2", "between 1 and 500"},
           {"100000", "between 1 and 500"},

@@ -277,7 +277,8 @@ public class PlanController {
             batch.totalG(),
             request.inAG(),
             request.inBG(),
-            session.habits().scaleDivisionG());
+            session.habits().scaleDivisionG(),
+            session.habits().ratioTolerancePercent());
     double beyondMl = rescue.beyondPlanG() / inResin.resin().mixedDensity();
     double poured = batch.cups().stream().mapToDouble(Cup::pouredG).sum();
     return new RescueAnswer(

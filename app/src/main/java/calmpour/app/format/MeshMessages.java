@@ -44,6 +44,19 @@ public final class MeshMessages {
                   + where
                   + " edges several surfaces meet as no solid does. Join the parts into one solid"
                   + " in the drawing program.";
+          case REPEATED ->
+              where
+                  + " triangles stand in this file twice, so its volume would be counted twice. Remove"
+                  + " doubled faces in the drawing program.";
+          case OVERLAPPING ->
+              "Parts of this model run through each other, so the room they share would be counted"
+                  + " twice. Join them into one solid in the drawing program.";
+          case NESTED ->
+              "A part lies inside another and faces the same way, so its room would be counted twice."
+                  + " If it is a hollow, turn its faces inwards; if not, remove it.";
+          case MORE_THAN_ITS_BOX ->
+              "This model holds more than the box it lies in, so some of its room is counted twice."
+                  + " Join its parts into one solid in the drawing program.";
           case FLAT -> "This is a flat sheet; it encloses nothing.";
           case HOSTILE ->
               "This 3MF file refers to things outside of itself or unpacks beyond measure, so it"

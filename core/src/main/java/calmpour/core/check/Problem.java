@@ -66,6 +66,8 @@ public record Problem(
     NO_SUCH_CAVITY,
     NEVER_CERTAIN,
     HEAT_NOT_SEEN,
+    DROPS_OF_A_POWDER,
+    NO_SUCH_DAY,
     UNKNOWN_WORD
   }
 

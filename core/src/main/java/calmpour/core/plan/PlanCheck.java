@@ -18,6 +18,7 @@ final class PlanCheck {
     Set<String> ids = new HashSet<>();
     for (int t = 0; t < plan.tasks().size(); t++) {
       Task task = plan.tasks().get(t);
+      check.present("plan.tasks[" + t + "].kind", task.kind());
       check.that(
           ids.add(task.id()),
           Problem.of("plan.tasks[" + t + "].id", Problem.Code.DUPLICATE_ID, task.id()));
@@ -31,6 +32,12 @@ final class PlanCheck {
     for (int b = 0; b < plan.batches().size(); b++) {
       Batch batch = plan.batches().get(b);
       String at = "plan.batches[" + b + "]";
+      check
+          .present(at + ".mixingCup", batch.mixingCup())
+          .present(at + ".partA", batch.partA())
+          .present(at + ".partB", batch.partB())
+          .present(at + ".firstPart", batch.firstPart())
+          .present(at + ".measured", batch.measured());
       boolean known = job.resins().stream().anyMatch(r -> r.resin().id().equals(batch.resinId()));
       check.that(known, Problem.of(at + ".resinId", Problem.Code.UNKNOWN_ID, batch.resinId()));
       for (int c = 0; known && c < batch.cups().size(); c++) {
@@ -41,6 +48,7 @@ final class PlanCheck {
   }
 
   private static void cup(Job job, Cup cup, String at, Check check) {
+    check.present(at + ".kind", cup.kind());
     check.that(
         job.tints().containsKey(cup.colourId()),
         Problem.of(at + ".colourId", Problem.Code.UNKNOWN_ID, cup.colourId()));

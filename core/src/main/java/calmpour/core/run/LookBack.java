@@ -94,7 +94,8 @@ final class LookBack {
                 batch.totalG(),
                 a,
                 b,
-                bench.run.session().habits().scaleDivisionG())
+                bench.run.session().habits().scaleDivisionG(),
+                bench.run.session().habits().ratioTolerancePercent())
             .errorIfLeftPercent()
         : null;
   }

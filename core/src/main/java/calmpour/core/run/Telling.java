@@ -212,7 +212,8 @@ final class Telling {
               batch.totalG(),
               bench.account.inAG(batch.number()),
               bench.account.inBG(batch.number()),
-              bench.run.session().habits().scaleDivisionG());
+              bench.run.session().habits().scaleDivisionG(),
+              bench.run.session().habits().ratioTolerancePercent());
       Double off = rescue.errorIfLeftPercent();
       double tolerance = bench.run.session().habits().ratioTolerancePercent();
       if (off == null || Math.abs(off) > tolerance) {

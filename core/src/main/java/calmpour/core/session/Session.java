@@ -40,6 +40,8 @@ public record Session(
     Hands hands,
     @Nullable Workshop carried,
     Arrangement arrangement) {
+  private static final Range YEARS = new Range(2000, 2200);
+
   public static final Range SPLIT_INTO = new Range(1, 20);
   public static final Range PIECES = new Range(0, 200);
   public static final Range CUPS_BY_HAND = new Range(0, 200);
@@ -89,6 +91,9 @@ public record Session(
     new Check()
         .name("name", name)
         .present("startsAt", startsAt)
+        .that(
+            startsAt == null || YEARS.contains(startsAt.getYear()),
+            Problem.of("startsAt", Problem.Code.NO_SUCH_DAY, "" + startsAt))
         .that(isZone(zoneId), Problem.of("zoneId", Problem.Code.NOT_A_ZONE, zoneId))
         .present("room", room)
         .name("resinId", resinId)

@@ -1,5 +1,7 @@
 package calmpour.core.session;
 
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
@@ -9,11 +11,14 @@ import calmpour.core.tint.Colourant;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -66,6 +71,26 @@ public record Workshop(
     embeds = embeds == null ? List.of() : List.copyOf(embeds);
     tools = tools == null ? List.of() : List.copyOf(tools);
     bookings = bookings == null ? List.of() : List.copyOf(bookings);
+    Check check = new Check();
+    once(check, "moulds", moulds, Mould::id);
+    once(check, "resins", resins, ResinSystem::id);
+    once(check, "colourants", colourants, Colourant::id);
+    once(check, "colours", colours, Colour::id);
+    once(check, "cups", cups, CupKind::id);
+    once(check, "parts", parts, ResinPart::id);
+    once(check, "embeds", embeds, Embed::id);
+    once(check, "tools", tools, Tool::id);
+    check.orThrow();
+  }
+
+  /** Of two with one id nobody could say which is meant. */
+  private static <T> void once(Check check, String shelf, List<T> things, Function<T, String> id) {
+    Set<String> seen = new HashSet<>();
+    for (int i = 0; i < things.size(); i++) {
+      String its = id.apply(things.get(i));
+      check.that(
+          seen.add(its), Problem.of(shelf + "[" + i + "].id", Problem.Code.DUPLICATE_ID, its));
+    }
   }
 
   /** A resin with the densities of its own bottles, where its label gives none. */
@@ -93,7 +118,7 @@ public record Workshop(
         overlay(parts, carried.parts, ResinPart::id),
         overlay(embeds, carried.embeds, Embed::id),
         overlay(tools, carried.tools, Tool::id),
-        bookings);
+        Stream.concat(bookings.stream(), carried.bookings.stream()).distinct().toList());
   }
 
   /** The same shelves while this goes on in other sessions. */

@@ -96,8 +96,8 @@ public record Colourant(
             limitPercent != null && limitPercent == 0 ? null : limitPercent,
             LIMIT_PERCENT)
         .that(
-            limitBasis != LoadingBasis.DROPS_IN_10_ML,
-            Problem.of("limitBasis", Problem.Code.OUT_OF_RANGE, "drops"))
+            limitBasis != LoadingBasis.DROPS_IN_10_ML || form == null || form.liquid(),
+            Problem.of("limitBasis", Problem.Code.DROPS_OF_A_POWDER, null))
         .orThrow();
   }
 

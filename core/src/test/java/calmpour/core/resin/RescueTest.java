@@ -7,6 +7,7 @@ import calmpour.core.Samples;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 class RescueTest {
@@ -15,22 +16,58 @@ class RescueTest {
   /** Common practice, no source: at 2:1 by weight an A over-poured to 63.4 g wants 31.7 g of B. */
   @Test
   void anOverPouredPartRaisesTheOther() {
-    Rescue rescue = Rescue.of(TWO_TO_ONE, 90, 63.4, 0, 0.1);
+    Rescue rescue = Rescue.of(TWO_TO_ONE, 90, 63.4, 0, 0.1, 2);
     assertThat(rescue.addAG()).isZero();
     assertThat(rescue.addBG()).isEqualTo(31.7);
     assertThat(rescue.beyondPlanG()).isCloseTo(5.1, within(1e-9));
     assertThat(rescue.errorAfterPercent()).isCloseTo(0, within(1e-9));
     assertThat(rescue.errorIfLeftPercent()).isNull();
     // Too much B as well: 35 g want 70 of A, 6.6 more than are in.
-    Rescue both = Rescue.of(TWO_TO_ONE, 90, 63.4, 35, 0.1);
+    Rescue both = Rescue.of(TWO_TO_ONE, 90, 63.4, 35, 0.1, 2);
     assertThat(both.addAG()).isCloseTo(6.6, within(1e-9));
     assertThat(both.addBG()).isZero();
     assertThat(both.errorIfLeftPercent()).isCloseTo((63.4 / 35 / 2 - 1) * 100, within(1e-9));
   }
 
+  /**
+   * By hand: 43 g of A at 2:1 on a scale of whole grams; 44 and 22 are to be had, 43 and 21 not.
+   */
+  @Test
+  void onACoarseScaleBothPartsGoOnUntilTheRatioIsMet() {
+    Rescue rescue = Rescue.of(TWO_TO_ONE, 60, 43, 0, 1, 2);
+    assertThat(rescue.addAG()).isEqualTo(1);
+    assertThat(rescue.addBG()).isEqualTo(22);
+    assertThat(rescue.errorAfterPercent()).isCloseTo(0, within(1e-9));
+    // Nothing has met yet, so 3 of the 43 g can come out again instead.
+    assertThat(rescue.takeOutG()).isEqualTo(3);
+    assertThat(Rescue.of(TWO_TO_ONE, 60, 43, 1, 1, 2).takeOutG()).isNull();
+    assertThat(Rescue.of(TWO_TO_ONE, 60, 0, 26, 1, 2).takeOutG()).isEqualTo(6);
+  }
+
+  /** Whatever the scale: within the tolerance where whole steps can be, and no earlier step was. */
+  @Property(tries = 300, seed = "20261126")
+  void noFewerStepsWouldHaveKeptTheRatio(
+      @ForAll @IntRange(min = 1, max = 5) int partsA,
+      @ForAll @IntRange(min = 10, max = 300) int planned,
+      @ForAll @IntRange(min = 0, max = 300) int a,
+      @ForAll @IntRange(min = 0, max = 150) int b) {
+    ResinSystem resin = Samples.resin(partsA, 1, MixRatio.Basis.WEIGHT);
+    Rescue rescue = Rescue.of(resin, planned, a, b, 1, 2);
+    double smallest = Double.POSITIVE_INFINITY;
+    for (int inA = a; inA <= a + 900; inA++) {
+      int about = (int) Math.round(inA / (double) partsA);
+      for (int inB = Math.max(b, about - 1); inB <= about + 1; inB++) {
+        boolean right = inB > 0 && Math.abs(inA / (double) inB / partsA - 1) <= 0.02 + 1e-12;
+        smallest = right && inA + inB >= planned ? Math.min(smallest, inA + inB) : smallest;
+      }
+    }
+    assertThat(Math.abs(rescue.errorAfterPercent())).isLessThanOrEqualTo(2 + 1e-9);
+    assertThat(rescue.totalG()).isBetween(smallest - 1e-9, smallest + partsA + 1.0);
+  }
+
   @Test
   void tooLittleIsFilledUpToThePlan() {
-    Rescue rescue = Rescue.of(TWO_TO_ONE, 90, 57, 0, 0.1);
+    Rescue rescue = Rescue.of(TWO_TO_ONE, 90, 57, 0, 0.1, 2);
     assertThat(rescue.addAG()).isCloseTo(3, within(1e-9));
     assertThat(rescue.addBG()).isCloseTo(30, within(1e-9));
     assertThat(rescue.beyondPlanG()).isCloseTo(0, within(1e-9));
@@ -45,7 +82,7 @@ class RescueTest {
     ResinSystem resin = Samples.resin(partsA, 1, MixRatio.Basis.WEIGHT);
     double a = shareOfA * planned * resin.massShareA();
     double b = shareOfB * planned * (1 - resin.massShareA());
-    Rescue rescue = Rescue.of(resin, planned, a, b, 0.01);
+    Rescue rescue = Rescue.of(resin, planned, a, b, 0.01, 2);
     assertThat(rescue.addAG()).isNotNegative();
     assertThat(rescue.addBG()).isNotNegative();
     double ratio = (a + rescue.addAG()) / (b + rescue.addBG());

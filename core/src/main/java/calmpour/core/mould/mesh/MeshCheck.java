@@ -23,13 +23,33 @@ public record MeshCheck(
     return closed() && clashingEdges == 0 && volume > 0;
   }
 
-  public static MeshCheck of(TriangleMesh mesh) {
-    Edges edges = new Edges(mesh);
-    int[] counts = new int[3];
+  /** For every triangle the first one of its shell. */
+  static int[] shells(TriangleMesh mesh) {
+    int[] parent = alone(mesh);
+    new Edges(mesh)
+        .each((sides, from, to) -> {
+          for (int i = from; i < to; i++) {
+            join(parent, sides[from] / 3, sides[i] / 3);
+          }
+        });
+    for (int t = 0; t < parent.length; t++) {
+      parent[t] = root(parent, t);
+    }
+    return parent;
+  }
+
+  private static int[] alone(TriangleMesh mesh) {
     int[] parent = new int[mesh.triangles()];
     for (int t = 0; t < parent.length; t++) {
       parent[t] = t;
     }
+    return parent;
+  }
+
+  public static MeshCheck of(TriangleMesh mesh) {
+    Edges edges = new Edges(mesh);
+    int[] counts = new int[3];
+    int[] parent = alone(mesh);
     edges.each((sides, from, to) -> {
       int there = 0;
       for (int i = from; i < to; i++) {

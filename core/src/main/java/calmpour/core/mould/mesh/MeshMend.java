@@ -40,7 +40,8 @@ public final class MeshMend {
   private MeshMend() {}
 
   /**
-   * @throws MeshProblem when it leaks, is tangled or flat beyond what is safe to mend
+   * @throws MeshProblem when it leaks, is tangled or flat beyond what is safe to mend, or its
+   *     shells count some of its room twice
    */
   public static Mended mend(TriangleMesh given) {
     MeshCheck before = MeshCheck.of(given);
@@ -86,6 +87,7 @@ public final class MeshMend {
       check = MeshCheck.of(mesh);
       changes.add(Change.TURNED_OUTSIDE_OUT);
     }
+    Shells.believable(mesh);
     return new Mended(mesh, before, check, changes);
   }
 

@@ -20,6 +20,14 @@ public final class MeshProblem extends RuntimeException {
     LEAKY,
     /** Surfaces that meet in a way no solid has; {@code where} is how many edges. */
     TANGLED,
+    /** The same triangle more than once; {@code where} is how many. */
+    REPEATED,
+    /** Shells that run through each other; {@code where} is how many pairs. */
+    OVERLAPPING,
+    /** Shells one inside the other that face the same way; {@code where} is how many. */
+    NESTED,
+    /** Holds more than the box it lies in. */
+    MORE_THAN_ITS_BOX,
     /** Encloses nothing worth mentioning. */
     FLAT,
     /** A 3MF that refers to things outside of itself, or is built to overwhelm. */
