@@ -4,7 +4,11 @@ import { countWord, findingText, minutes, span } from "./wording";
 
 /** What stands in the way most, and by how much. */
 export function bindingText(binding: Binding, plan: Plan, units: Units): string {
-  const { breaches, ...finding } = binding;
+  const { breaches, rest, ...finding } = binding;
+  if (rest) {
+    const lasts = minutes(rest.potLifeMinutes);
+    return `The rest is longer than the resin lasts: ${minutes(rest.restMinutes)}, and its pot life is ${lasts}.`;
+  }
   const first = findingText({ ...finding, severity: "BREACH", mends: [] }, plan, units);
   const others = breaches - 1;
   return others < 1

@@ -333,8 +333,13 @@ class ApiTest {
     assertThat(breaches(app.post("/api/plan", late).body().at("/plan/findings"))).isNotEmpty();
     RunningApp.Answer answer = app.post("/api/plan/ways", late);
     assertThat(answer.status()).isEqualTo(200);
-    assertThat(answer.body().at("/binding/rule").asString()).isEqualTo("POUR_AFTER_WORKING_TIME");
+    assertThat(answer.body().at("/binding/rule").asString()).isEqualTo("RESIN_HOT");
+    // It rests 32 min of a 22-min pot life: that is the cause, and one batch does once it is gone.
+    assertThat(answer.body().at("/binding/rest/restMinutes").asDouble()).isEqualTo(32);
+    assertThat(answer.body().at("/binding/rest/potLifeMinutes").asDouble()).isEqualTo(22);
     JsonNode ways = answer.body().get("ways");
+    assertThat(ways.get(0).get("kind").asString()).isEqualTo("SHORTER_REST");
+    assertThat(ways.get(0).at("/plan/batches").size()).isEqualTo(1);
     assertThat(ways.size()).isBetween(1, 3);
     for (JsonNode way : ways) {
       JsonNode again = app.post("/api/plan", way.get("session")).body().at("/plan");

@@ -209,6 +209,29 @@ class CasesTest {
     assertThat(powder.error(0).get("message").asString()).contains("liquids only");
   }
 
+  /** A pour larger than any cup comes from several cups; allowing less in a cup is never fewer. */
+  @ParameterizedTest
+  @CsvSource({"five-batches-for-one-piece, 2", "three-moulds-25mm-too-many-batches, 1"})
+  void aLargePourIsNoBatchOfItsOwn(String name, int batches) throws IOException {
+    ObjectNode session = (ObjectNode) json(name);
+    assertThat(clean(session)).isEqualTo(batches);
+    session
+        .putObject("habits")
+        .putObject("splitting")
+        .put("when", "BEFORE_TINTING")
+        .put("reserveMl", 0)
+        .put("cupAtMostMl", 75);
+    assertThat(clean(session)).isEqualTo(batches);
+  }
+
+  /** Batches of a plan in which nothing is broken. */
+  private static int clean(ObjectNode session) {
+    JsonNode plan = app.post("/api/plan", session).body().get("plan");
+    assertThat(plan.get("findings").valueStream())
+        .noneMatch(f -> f.get("severity").asString().equals("BREACH"));
+    return plan.get("batches").size();
+  }
+
   private static JsonNode json(String name) throws IOException {
     try (InputStream in = CasesTest.class.getResourceAsStream("/cases/" + name + ".json")) {
       return RunningApp.JSON.readTree(in);

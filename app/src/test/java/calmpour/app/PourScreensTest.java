@@ -200,7 +200,13 @@ class PourScreensTest extends DemoScreens {
     // A resin that gels in minutes, so that nobody has to wait for the slow one.
     ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
     session.put("resinId", "quick-casting");
-    String run = demo.post("/api/runs", Map.of("session", session)).body().get("id").asString();
+    // It gets hot, which is asked about before the work begins.
+    assertThat(demo.post("/api/runs", Map.of("session", session)).status()).isEqualTo(422);
+    String run =
+        demo.post("/api/runs", Map.of("session", session, "heatSeen", true))
+            .body()
+            .get("id")
+            .asString();
     Page page = bench(run, 1280, 800);
     ready(page);
     for (int i = 0; i < 16; i++) {

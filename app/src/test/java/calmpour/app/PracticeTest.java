@@ -133,8 +133,9 @@ class PracticeTest extends DemoScreens {
           .isCloseTo(cup.get("peak").get("peakC").asDouble(), within(1e-6));
       for (JsonNode layer : cup.get("layers")) {
         JsonNode lying = curve(session, "pour/" + layer.get("pourId").asString());
+        // The plan also waits for what the label says; the resin itself is never later.
         assertThat(contact + lying.get("demould").asDouble() * 60)
-            .isCloseTo(layer.get("demould").get("seconds").asDouble(), within(1.0));
+            .isLessThanOrEqualTo(layer.get("demould").get("seconds").asDouble() + 1.0);
       }
     }
     ObjectNode lost = RunningApp.JSON.createObjectNode().put("body", "cup/9.9");

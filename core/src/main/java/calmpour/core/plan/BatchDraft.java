@@ -3,6 +3,7 @@ package calmpour.core.plan;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
+import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -19,6 +20,12 @@ final class BatchDraft {
   private final Limits limits;
   private final int stage;
   private final List<CupDraft> cups = new ArrayList<>();
+
+  /** Its pours as they came, for where all of it stays in one cup. */
+  private final List<PourDraft> whole = new ArrayList<>();
+
+  /** One pour out of more cups than that is a matter of batches. */
+  private static final int MOST_CUPS = 20;
 
   BatchDraft(Job job, Limits limits, int stage) {
     this.job = job;
@@ -44,15 +51,41 @@ final class BatchDraft {
       trial.add(cup.trial());
     }
     for (PourDraft pour : pours) {
-      open(trial, pour).count(pour);
+      for (PourDraft part : inCups(pour)) {
+        open(trial, part).count(part);
+      }
     }
     return loneKind(trial) != null || splitHolds(trial);
   }
 
   void add(List<PourDraft> pours) {
+    whole.addAll(pours);
     for (PourDraft pour : pours) {
-      open(cups, pour).add(pour);
+      for (PourDraft part : inCups(pour)) {
+        open(cups, part).add(part);
+      }
     }
+  }
+
+  /**
+   * A pour larger than any colour cup comes from as many cups of this batch as it takes: a batch of
+   * its own, in which it could stay where it was mixed, is one batch more.
+   */
+  private List<PourDraft> inCups(PourDraft pour) {
+    if (pour.hand() != CupDraft.BY_PLAN || pour.level().gathered()) {
+      return List.of(pour);
+    }
+    Tint tint = job.tints().get(pour.colour().id());
+    for (int parts = 1; parts <= MOST_CUPS; parts++) {
+      List<PourDraft> all = parts == 1 ? List.of(pour) : pour.inParts(parts);
+      // The last part is the largest: it takes what the division of whole milligrams leaves.
+      PourDraft last = all.get(parts - 1);
+      double loadG = limits.loadG(last.massMg(), last.mayTakeMoreMg());
+      if (limits.bestKind(job.colourCups(), tint, loadG, true) != null) {
+        return all;
+      }
+    }
+    return List.of(pour);
   }
 
   private boolean splitHolds(List<CupDraft> among) {
@@ -166,8 +199,7 @@ final class BatchDraft {
   }
 
   private Settled alone(CupKind lone) {
-    List<PourDraft> all = cups.stream().flatMap(c -> c.pours.stream()).toList();
-    return new Settled(job.resin().id(), stage, List.of(cups.get(0).with(all, lone)), true);
+    return new Settled(job.resin().id(), stage, List.of(cups.get(0).with(whole, lone)), true);
   }
 
   private List<CupDraft> split() {

@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class WaysOut {
   private static final int MOST_WAYS = 3;
-  private static final int MOST_PLANS = 40;
+  private static final int MOST_PLANS = 60;
 
   /** Below this a room is too cold to mix in: common practice, no source. */
   private static final double COLDEST_ROOM_C = 18;
@@ -103,9 +103,24 @@ public final class WaysOut {
    * @param value what it comes to, in {@code unit}
    * @param limit what it may be
    * @param breaches how many there are in all
+   * @param rest the cause of it all, where the rest alone outlasts the resin
    */
   public record Binding(
-      Finding.Rule rule, String place, double value, double limit, String unit, int breaches) {}
+      Finding.Rule rule,
+      String place,
+      double value,
+      double limit,
+      String unit,
+      int breaches,
+      @Nullable LongRest rest) {}
+
+  /**
+   * A rest that is longer than the resin lasts: whatever else is changed, it stays in the way.
+   *
+   * @param restMinutes as the maker has it
+   * @param potLifeMinutes of the quickest resin poured
+   */
+  public record LongRest(double restMinutes, double potLifeMinutes) {}
 
   /**
    * One change and what comes of it.
@@ -156,7 +171,13 @@ public final class WaysOut {
     }
     Finding worst = worst(breaches);
     out.search(breaches);
-    out.ways.sort(Comparator.comparingDouble(out::cost));
+    LongRest rest = out.longRest();
+    // By what comes of a way first; how much of a change it is only parts what is as good.
+    out.ways.sort(
+        Comparator.comparing((Way w) -> rest == null || w.kind != Kind.SHORTER_REST)
+            .thenComparingInt(w -> w.pieces.stream().mapToInt(Fewer::count).sum())
+            .thenComparingInt(w -> w.plan.batches().size())
+            .thenComparingDouble(out::cost));
     return new Ways(
         new Binding(
             worst.rule(),
@@ -164,7 +185,8 @@ public final class WaysOut {
             worst.value(),
             worst.limit(),
             worst.unit(),
-            breaches.size()),
+            breaches.size(),
+            rest),
         out.now,
         out.ways.subList(0, Math.min(MOST_WAYS, out.ways.size())),
         !watch.goOn(out.planned));
@@ -184,6 +206,16 @@ public final class WaysOut {
         .toList();
   }
 
+  /**
+   * Whether nothing stands in the way any more. What gets hot only when it is forgotten is a
+   * caution: it rules a way out where there was nothing worse to be rid of.
+   */
+  private boolean does(Plan plan) {
+    boolean worse = breaches(now).stream().anyMatch(f -> f.rule() != Finding.Rule.HOT_IF_FORGOTTEN);
+    return breaches(plan).stream()
+        .allMatch(f -> worse && f.rule() == Finding.Rule.HOT_IF_FORGOTTEN);
+  }
+
   /** The first rule that is broken, where it is broken most. */
   private static Finding worst(List<Finding> breaches) {
     Finding.Rule first = breaches.get(0).rule();
@@ -191,6 +223,17 @@ public final class WaysOut {
         .filter(f -> f.rule() == first)
         .max(Comparator.comparingDouble(f -> Math.abs(f.value() - f.limit())))
         .orElseThrow();
+  }
+
+  private @Nullable LongRest longRest() {
+    double restMinutes = session.habits().restMinutes();
+    double quickest =
+        workshop.resins().stream()
+            .filter(r -> now.batches().stream().anyMatch(b -> b.resinId().equals(r.id())))
+            .mapToDouble(r -> r.knownPotLifeMinutes().value())
+            .min()
+            .orElse(Double.POSITIVE_INFINITY);
+    return restMinutes >= quickest ? new LongRest(restMinutes, quickest) : null;
   }
 
   private void search(List<Finding> breaches) {
@@ -203,22 +246,16 @@ public final class WaysOut {
       if (mixing.warming() != Mixing.Warming.NONE) {
         add(Kind.NO_WARMING, 0, session.withHabits(habits.withMixing(mixing.unwarmed())));
       }
-      double rest = Math.ceil(habits.restMinutes()) - 1;
-      least(
-          Kind.SHORTER_REST,
-          rest,
-          0,
-          -1,
-          m -> Changed.to(session.withHabits(habits.withRestMinutes(m))));
     }
     if (late || hot) {
+      double rest = Math.ceil(habits.restMinutes()) - 1;
+      leastOrAnew(Kind.SHORTER_REST, rest, 0, m -> session.withHabits(habits.withRestMinutes(m)));
       double room = Math.ceil(session.room().temperatureC()) - 1;
-      least(
+      leastOrAnew(
           Kind.COOLER_ROOM,
           room,
           COLDEST_ROOM_C,
-          -1,
-          c -> Changed.to(session.withRoom(new Room(c, session.room().humidityPercent()))));
+          c -> session.withRoom(new Room(c, session.room().humidityPercent())));
       smallerCups(habits);
       slowerResins();
     }
@@ -393,23 +430,55 @@ public final class WaysOut {
         changed.arrangement().withTogether(List.of()).withPins(List.of()));
   }
 
+  /**
+   * The least change downwards that gives as few batches as the furthest does: with what shared a
+   * batch going on to share it, or planned anew where that makes fewer.
+   */
+  private void leastOrAnew(Kind kind, double first, double last, DoubleFunction<Session> change) {
+    if (first < last) {
+      return;
+    }
+    Way kept = tried(kind, last, null, Changed.to(change.apply(last)));
+    Way fresh = tried(kind, last, null, Changed.to(anew(change.apply(last))));
+    boolean anew = batches(fresh) < batches(kept);
+    Way furthest = anew ? fresh : kept;
+    DoubleFunction<Changed> changed =
+        v -> Changed.to(anew ? anew(change.apply(v)) : change.apply(v));
+    least(kind, first, last, -1, batches(furthest), furthest, changed);
+  }
+
+  private static int batches(@Nullable Way way) {
+    return way == null ? Integer.MAX_VALUE : way.plan.batches().size();
+  }
+
   /** The least change of a kind that does; that the furthest does not tells that none will. */
   private void least(
       Kind kind, double first, double last, double step, DoubleFunction<Changed> change) {
-    if ((last - first) * step < 0) {
+    if ((last - first) * step >= 0) {
+      Way furthest = tried(kind, last, null, change.apply(last));
+      least(kind, first, last, step, Integer.MAX_VALUE, furthest, change);
+    }
+  }
+
+  private void least(
+      Kind kind,
+      double first,
+      double last,
+      double step,
+      int mostBatches,
+      @Nullable Way furthest,
+      DoubleFunction<Changed> change) {
+    if (furthest == null) {
       return;
     }
-    Way best = tried(kind, last, null, change.apply(last));
-    if (best == null) {
-      return;
-    }
+    Way best = furthest;
     int low = 0;
     int high = (int) Math.round((last - first) / step);
     while (low < high) {
       int middle = (low + high) / 2;
       double value = first + middle * step;
       Way way = tried(kind, value, null, change.apply(value));
-      if (way != null) {
+      if (way != null && batches(way) <= mostBatches) {
         best = way;
         high = middle;
       } else {
@@ -420,7 +489,9 @@ public final class WaysOut {
   }
 
   private boolean add(Kind kind, double value, Session changed) {
-    return keep(tried(kind, value, null, Changed.to(changed)));
+    Way kept = tried(kind, value, null, Changed.to(changed));
+    Way fresh = batches(kept) == 1 ? null : tried(kind, value, null, Changed.to(anew(changed)));
+    return keep(batches(fresh) < batches(kept) ? fresh : kept);
   }
 
   private boolean keep(@Nullable Way way) {
@@ -437,7 +508,7 @@ public final class WaysOut {
     planned++;
     try {
       Plan plan = planner.plan(changed.session, workshop, watch);
-      if (!breaches(plan).isEmpty()) {
+      if (!does(plan)) {
         return null;
       }
       return new Way(

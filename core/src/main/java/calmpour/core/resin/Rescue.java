@@ -60,7 +60,16 @@ public record Rescue(
     double addA = 0;
     double addB = 0;
     double after = Double.POSITIVE_INFINITY;
-    for (int b = leastB; b <= leastB + MOST_STEPS; b++) {
+    if (inAG / shareA > whole - HAIR) {
+      // More of an A that is over would only be more: B alone, to the nearest step.
+      int b = (int) Math.max(0, Math.rint((inAG / ratio - inBG) / divisionG));
+      double error = (inAG / (inBG + b * divisionG) / ratio - 1) * 100;
+      if (Math.abs(error) <= tolerancePercent) {
+        addB = b == 0 ? 0 : WeighOut.roundUp(b * divisionG, divisionG);
+        after = error;
+      }
+    }
+    for (int b = leastB; Math.abs(after) > tolerancePercent && b <= leastB + MOST_STEPS; b++) {
       double partB = inBG + b * divisionG;
       double wantedA = partB * ratio - inAG;
       int a = (int) Math.max(0, Math.rint(wantedA / divisionG));
@@ -70,9 +79,6 @@ public record Rescue(
         addA = a == 0 ? 0 : WeighOut.roundUp(a * divisionG, divisionG);
         addB = b == 0 ? 0 : WeighOut.roundUp(b * divisionG, divisionG);
         after = error;
-      }
-      if (Math.abs(after) <= tolerancePercent) {
-        break;
       }
     }
     double total = inAG + inBG + addA + addB;

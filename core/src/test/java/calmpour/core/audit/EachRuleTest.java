@@ -290,7 +290,7 @@ class EachRuleTest {
               }));
       case PIECE_GETS_HOT ->
           at(
-              "pour/1.1.1.1",
+              "pour/1.1.1.4",
               Scene.with(s -> {
                 s.volumeMl = 190;
                 s.kind = ResinKind.FAST;

@@ -236,7 +236,8 @@ class MaterialsTest {
     assertThat(density.spareMinutes()).isLessThan(0.5);
     // 30 min × 0.3, at 22 °C half of a tenth longer lived than at 23.
     assertThat(weights.get(1).spareMinutes()).isBetween(8.0, 11.0);
-    assertThat(weights.get(1).resinG()).isZero();
+    // Quicker than said, it is shared out otherwise so as to be in time, and more clings.
+    assertThat(weights.get(1).resinG()).isBetween(1.0, 10.0);
     assertThat(weights).allSatisfy(w -> assertThat(w.dosePercent()).isZero());
   }
 

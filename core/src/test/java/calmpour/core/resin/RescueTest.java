@@ -44,7 +44,10 @@ class RescueTest {
     assertThat(Rescue.of(TWO_TO_ONE, 60, 0, 26, 1, 2).takeOutG()).isEqualTo(6);
   }
 
-  /** Whatever the scale: within the tolerance where whole steps can be, and no earlier step was. */
+  /**
+   * Whatever the scale: within the tolerance where whole steps can be, and no more than the
+   * tolerance and a step beyond the least that is.
+   */
   @Property(tries = 300, seed = "20261126")
   void noFewerStepsWouldHaveKeptTheRatio(
       @ForAll @IntRange(min = 1, max = 5) int partsA,
@@ -62,7 +65,7 @@ class RescueTest {
       }
     }
     assertThat(Math.abs(rescue.errorAfterPercent())).isLessThanOrEqualTo(2 + 1e-9);
-    assertThat(rescue.totalG()).isBetween(smallest - 1e-9, smallest + partsA + 1.0);
+    assertThat(rescue.totalG()).isBetween(smallest - 1e-9, smallest * 1.02 + partsA + 1);
   }
 
   @Test
