@@ -14,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The rest of a run, planned anew: what can still be done, in which order, and what to give up. */
 final class Replan {
@@ -42,9 +43,9 @@ final class Replan {
     List<Task> planned = bench.run.plan().tasks();
     Set<String> givenUp = bench.history.givenUp;
     Laid asPlanned = laid(planned, givenUp);
-    this.lost = lost(asPlanned);
-    Set<String> out = union(givenUp, lost);
-    Laid best = lost.isEmpty() ? asPlanned : laid(planned, out);
+    Set<String> gone = lost(asPlanned);
+    Set<String> out = union(givenUp, gone);
+    Laid best = gone.isEmpty() ? asPlanned : laid(planned, out);
     Set<String> late = Set.of();
     boolean otherOrder = false;
     if (best.late()) {
@@ -65,7 +66,12 @@ final class Replan {
         otherOrder = true;
       }
     }
-    this.tooLate = late;
+    // A cup that has gelled as the rest is laid now is lost, not given up for the others.
+    Set<String> nowGone = new HashSet<>(lost(best));
+    nowGone.retainAll(late);
+    this.lost = union(gone, nowGone);
+    this.tooLate =
+        late.stream().filter(p -> !nowGone.contains(p)).collect(Collectors.toUnmodifiableSet());
     this.reordered = otherOrder;
     this.laid = best;
   }
