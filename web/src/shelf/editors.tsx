@@ -27,6 +27,8 @@ import { refusalText } from "../practice/wording";
 import { NumberField } from "../units/NumberField";
 import { useUnits } from "../units/UnitsProvider";
 import { liquid, type Material } from "./kinds";
+import { LABEL_TABLES, LabelRows } from "./LabelRows";
+import { ResinClock } from "./ResinClock";
 import {
   CHIP_SPECS,
   COLOUR_SPECS,
@@ -107,8 +109,17 @@ export function ResinEditor({ draft, errors, shelf, onChange }: EditorProps<Resi
             {group.title}
           </Typography>
           <Fields specs={group.specs} draft={draft} errors={errors} onChange={onChange} />
+          {group.table && (
+            <LabelRows
+              table={LABEL_TABLES[group.table]}
+              draft={draft}
+              errors={errors}
+              onChange={onChange}
+            />
+          )}
         </Box>
       ))}
+      {view?.clock && <ResinClock clock={view.clock} />}
       <Box sx={{ display: "flex", gap: 1.25, flexWrap: "wrap" }}>
         {(["A", "B"] as const).map((side) => (
           <TextField

@@ -46,7 +46,11 @@ export const RESIN_BRIEF: FieldSpec[] = [
 ];
 
 /** A label, in the order in which labels are read. */
-export const RESIN_GROUPS: { title: string; specs: FieldSpec[] }[] = [
+export const RESIN_GROUPS: {
+  title: string;
+  specs: FieldSpec[];
+  table?: "potLives" | "depths";
+}[] = [
   {
     title: "What it is",
     specs: [
@@ -97,6 +101,7 @@ export const RESIN_GROUPS: { title: string; specs: FieldSpec[] }[] = [
   },
   {
     title: "How long, how much",
+    table: "potLives",
     specs: [
       { path: "potLifeMinutes", label: "Pot life", kind: "number", symbol: "min" },
       { path: "potLifeMassG", label: "for a mass of", kind: "number", quantity: "MASS" },
@@ -121,6 +126,7 @@ export const RESIN_GROUPS: { title: string; specs: FieldSpec[] }[] = [
   },
   {
     title: "Afterwards",
+    table: "depths",
     specs: [
       {
         path: "gelMinutes",

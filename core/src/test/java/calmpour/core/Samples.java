@@ -8,6 +8,7 @@ import calmpour.core.habit.Hands;
 import calmpour.core.mould.Mould;
 import calmpour.core.plan.Planner;
 import calmpour.core.resin.CureTimes;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
@@ -71,6 +72,29 @@ public final class Samples {
         null,
         null,
         null);
+  }
+
+  /** The same with more on its label. */
+  public static ResinSystem withFacts(ResinSystem resin, LabelFacts facts) {
+    return new ResinSystem(
+        resin.id(),
+        resin.name(),
+        resin.kind(),
+        resin.ratio(),
+        resin.densityA(),
+        resin.densityB(),
+        resin.potLifeMinutes(),
+        resin.potLifeMassG(),
+        resin.potLifeTemperatureC(),
+        resin.largestBatchG(),
+        resin.mixMinutes(),
+        resin.gelMinutes(),
+        resin.loadingLimitPercent(),
+        resin.loadingBasis(),
+        resin.times(),
+        facts,
+        resin.partAId(),
+        resin.partBId());
   }
 
   /** 40 minutes for 100 g at 24 °C. */

@@ -51,6 +51,7 @@ public class ShelfViewController {
    *
    * @param doubts where the label contradicts itself
    * @param refusals what of it the cure engine cannot meet
+   * @param clock what the times that follow rest on; null where a rule of thumb stands in
    */
   public record ResinView(
       ResinSystem resin,
@@ -61,7 +62,8 @@ public class ShelfViewController {
       KnownView potLifeMassG,
       KnownView potLifeTemperatureC,
       List<LabelCheck.LabelDoubt> doubts,
-      List<Calibrated.Refusal> refusals) {
+      List<Calibrated.Refusal> refusals,
+      @Nullable ClockView clock) {
     static ResinView of(ResinSystem resin, EngineModel cure) {
       return new ResinView(
           resin,
@@ -72,7 +74,8 @@ public class ShelfViewController {
           KnownView.of(resin.knownPotLifeMassG()),
           KnownView.of(resin.knownPotLifeTemperatureC()),
           LabelCheck.of(resin),
-          cure.calibrated(resin).refusals());
+          cure.calibrated(resin).refusals(),
+          ClockView.of(resin, cure));
     }
   }
 

@@ -1,5 +1,6 @@
 package calmpour.core.audit;
 
+import calmpour.core.cure.Calibrated;
 import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Finding;
@@ -18,12 +19,12 @@ final class Warmth implements Rule {
   @Override
   public void judge(Facts facts, Told told) {
     air(facts.job(), told);
-    int refusals =
+    int unmet =
         facts.job().resins().stream()
-            .mapToInt(r -> facts.cure().label(r.resin()).map(l -> l.refusals().size()).orElse(0))
+            .mapToInt(r -> facts.cure().label(r.resin()).map(Calibrated::unmet).orElse(0))
             .sum();
-    if (refusals > 0) {
-      told.note(Finding.Rule.LABEL_NOT_MET, "resin", refusals, 0, "");
+    if (unmet > 0) {
+      told.note(Finding.Rule.LABEL_NOT_MET, "resin", unmet, 0, "");
     }
     layers(facts, told);
   }

@@ -105,7 +105,7 @@ final class Body implements OrdinaryDifferentialEquation {
    * temperature, or that temperature is the room's.
    */
   boolean calm(double[] y) {
-    if (behind(y) < Chemistry.GEL) {
+    if (behind(y) < chemistry.gel()) {
       return false;
     }
     if (cells == 1) {
@@ -186,6 +186,12 @@ final class Body implements OrdinaryDifferentialEquation {
   @Override
   public double[] computeDerivatives(double minutes, double[] y) {
     double[] dot = new double[y.length];
+    derivatives(y, dot);
+    return dot;
+  }
+
+  /** The same into an array of the same length. */
+  void derivatives(double[] y, double[] dot) {
     double meanAlpha = 0;
     double meanC = 0;
     for (int i = 0; i < cells; i++) {
@@ -204,7 +210,37 @@ final class Body implements OrdinaryDifferentialEquation {
       meanC += t / cells;
     }
     dot[2 * cells] = 1 / chemistry.viscosity(meanAlpha, meanC);
-    return dot;
+  }
+
+  /**
+   * How conversions and temperatures of its cells pull at each other: what a linearly implicit
+   * method needs, without the flow.
+   *
+   * @param byAlpha is filled with ∂(dα/dt)/∂α of every cell, 1/min
+   * @param byC is filled with ∂(dα/dt)/∂T of every cell, 1/(min·K)
+   */
+  void slopes(double[] y, double[] byAlpha, double[] byC) {
+    double[] rates = new double[3];
+    for (int i = 0; i < cells; i++) {
+      chemistry.rates(y[i], y[cells + i], rates);
+      byAlpha[i] = rateFactor * rates[1];
+      byC[i] = rateFactor * rates[2];
+    }
+  }
+
+  /** How much one unit of conversion warms a cell, K. */
+  double warming() {
+    return warming;
+  }
+
+  /** What a cell's temperature loses to its next one for every degree, 1/min. */
+  double exchange() {
+    return between / heatPerCell;
+  }
+
+  /** What a cell loses to the air for every degree, 1/min. */
+  double loses(int cell) {
+    return lossPerCell[cell] / heatPerCell;
   }
 
   /** Where the cure is furthest behind. */

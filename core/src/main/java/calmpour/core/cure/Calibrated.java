@@ -9,10 +9,22 @@ import org.jspecify.annotations.Nullable;
  * @param chemistry null when no resin of the model can have this pot life
  * @param targets the label's later times as conversions
  * @param refusals what of the label could not be met, and why
+ * @param estimate what all this rests on; null with the chemistry
  */
-public record Calibrated(@Nullable Chemistry chemistry, Targets targets, List<Refusal> refusals) {
+public record Calibrated(
+    @Nullable Chemistry chemistry,
+    Targets targets,
+    List<Refusal> refusals,
+    @Nullable ClockEstimate estimate) {
   public Calibrated {
     refusals = List.copyOf(refusals);
+  }
+
+  /** How much of what is known of the resin no one clock can do. */
+  public int unmet() {
+    long atOdds =
+        estimate == null ? 0 : estimate.facts().stream().filter(ClockEstimate.Met::atOdds).count();
+    return refusals.size() + (int) atOdds;
   }
 
   /**

@@ -5,9 +5,7 @@ import calmpour.core.cure.Calibrated.Why;
 import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
 import calmpour.core.resin.CureTimes;
-import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.LabelFacts;
-import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
@@ -17,35 +15,27 @@ import org.hipparchus.analysis.solvers.BrentSolver;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds how quick a resin is from its label: the label's pot life, for its mass at its temperature
- * in a cup filled as high as wide, is then exactly when the model ends the working time. Its
- * demould time becomes the conversion that a piece of the label's depth, as wide as deep, has come
- * to by then; full cure and recoat, which are promised for every piece, that of a thin sheet.
+ * Makes a resin of the model out of all that is known of one: the estimate of its clock, its
+ * label's later times as conversions, and what of the label cannot be. A pot life that stands alone
+ * is then exactly when the model ends the working time of such a cup.
  */
 public final class Calibration {
   /** Where a label is silent: conversions that starting values give; no source. */
   static final double BONDS_TO = 0.80;
-
-  /** By kind; a resin at 23 °C turns to glass at 0.948. */
-  static double demouldsFrom(ResinKind kind) {
-    return switch (kind) {
-      case CASTING, DEEP -> 0.91;
-      case FAST -> 0.84;
-      case COATING -> 0.90;
-      case POLYURETHANE -> 0.88;
-    };
-  }
 
   static final double FULLY_CURED_FROM = 0.96;
 
   /** The thin sheet that full cure and recoat are meant for, mm: a starting value, no source. */
   private static final double SHEET_MM = 3;
 
+  /** What is no deeper is meant as a sheet, mm: common practice, no source. */
+  private static final double THIN_MM = 5;
+
   /** Its area makes no difference, cm². */
   private static final double SHEET_CM2 = 100;
 
   /** Density of the mix, g/mL: a starting value, no source. */
-  private static final double DENSITY = 1.10;
+  static final double DENSITY = 1.10;
 
   /** Part of the way to gel that a pot life is, roughly; only where the search begins. */
   private static final double ABOUT = 0.4;
@@ -62,30 +52,94 @@ public final class Calibration {
   private Calibration() {}
 
   public static Calibrated of(ResinSystem resin) {
+    return of(resin, List.of());
+  }
+
+  /**
+   * @param seen what its maker has seen of it, beside what the label says
+   */
+  public static Calibrated of(ResinSystem resin, List<ClockFact> seen) {
     List<Refusal> refusals = new ArrayList<>();
-    Chemistry chemistry = chemistry(resin, resin.knownPotLifeMinutes().value(), refusals);
-    Targets targets =
-        chemistry == null ? assumed(resin.kind()) : targets(resin, chemistry, refusals);
-    return new Calibrated(chemistry, targets, refusals);
+    double potLife = resin.knownPotLifeMinutes().value();
+    BodyHistory cup =
+        asLabelled(resin.knownPotLifeMassG().value(), resin.knownPotLifeTemperatureC().value());
+    Chemistry usual = usual(resin);
+    Chemistry begin = inTime(usual, potLife, cup, refusals);
+    if (begin == null) {
+      return new Calibrated(null, assumed(resin.kind(), usual(resin.kind())), refusals, null);
+    }
+    List<ClockFact> facts = new ArrayList<>(ClockFacts.of(resin));
+    facts.removeIf(f -> liquidThen(f, begin, refusals));
+    facts.addAll(seen);
+    boolean told = facts.stream().anyMatch(f -> f.kind() == ClockFact.Kind.POT_LIFE);
+    ClockEstimate estimate = ClockFit.of(resin.kind(), potLife, told, facts);
+    Chemistry chemistry = estimate.chemistry();
+    if (facts.stream().filter(f -> f.kind() == ClockFact.Kind.POT_LIFE).count() <= 1) {
+      Chemistry met = inTime(chemistry, potLife, cup, new ArrayList<>());
+      if (met != null) {
+        estimate = estimate.at(estimate.mean()[0] + met.lnA() - chemistry.lnA());
+        chemistry = estimate.chemistry();
+      }
+    }
+    return new Calibrated(chemistry, targets(resin, estimate, refusals), refusals, estimate);
+  }
+
+  /** A resin of its kind before anything but its thickness is known. */
+  private static Chemistry usual(ResinSystem resin) {
+    ClockPrior prior = ClockPrior.of(resin.kind(), resin.knownPotLifeMinutes().value(), true);
+    double[] of = prior.unknowns(new double[ClockPrior.UNKNOWNS]);
+    LabelFacts facts = resin.facts();
+    if (facts != null && facts.viscosityPaS() != null) {
+      of[ClockPrior.THICKNESS] = Math.log(facts.viscosityPaS());
+    }
+    return ClockPrior.chemistry(resin.kind(), of);
+  }
+
+  /** Conversion at which a resin of its kind comes out of its mould. */
+  private static double usual(ResinKind kind) {
+    return ClockPrior.of(kind, 1, true).mean(ClockPrior.HARDNESS);
+  }
+
+  /** A demould time at which the resin is no more than a liquid says nothing of when it is hard. */
+  private static boolean liquidThen(ClockFact fact, Chemistry usual, List<Refusal> refusals) {
+    if (fact.kind() != ClockFact.Kind.DEMOULD) {
+      return false;
+    }
+    double last = Math.min(CureEngine.MOST_MINUTES, fact.value() * AHEAD);
+    QuickRun.Moments run = QuickRun.of(usual, null, fact.body(), last, QuickRun.Until.GEL);
+    double gels = run.gels() == null ? last : run.gels();
+    if (gels < fact.value()) {
+      return false;
+    }
+    refusals.add(new Refusal(Why.LIQUID_AT_DEMOULD, fact.value() / 60, gels / 60, "h"));
+    return true;
   }
 
   /**
    * The speed alone, for a pot life in place of the label's.
    *
+   * @param of everything else of it
+   * @param potLife min
+   */
+  static @Nullable Chemistry ofPotLife(ResinSystem resin, Chemistry of, double potLife) {
+    BodyHistory cup =
+        asLabelled(resin.knownPotLifeMassG().value(), resin.knownPotLifeTemperatureC().value());
+    return inTime(of, potLife, cup, new ArrayList<>());
+  }
+
+  /**
+   * A resin of that kind whose working time in such a body is the one that is asked for.
+   *
    * @param potLife min
    * @param refusals what stands in the way is added to it
    */
-  static @Nullable Chemistry chemistry(ResinSystem resin, double potLife, List<Refusal> refusals) {
-    BodyHistory body =
-        asLabelled(resin.knownPotLifeMassG().value(), resin.knownPotLifeTemperatureC().value());
-    return chemistry(resin, potLife, body, refusals);
-  }
-
   static @Nullable Chemistry chemistry(
       ResinSystem resin, double potLife, BodyHistory body, List<Refusal> refusals) {
-    LabelFacts facts = resin.facts();
-    Chemistry fresh =
-        Chemistry.startingValues(resin.kind(), facts == null ? null : facts.viscosityPaS());
+    return inTime(usual(resin), potLife, body, refusals);
+  }
+
+  private static @Nullable Chemistry inTime(
+      Chemistry fresh, double potLife, BodyHistory body, List<Refusal> refusals) {
     double temperatureC = body.startC();
     double thickness = fresh.viscosity(0, temperatureC);
     if (thickness >= CureEngine.POURABLE_PA_S) {
@@ -104,10 +158,9 @@ public final class Calibration {
     }
     UnivariateFunction off =
         lnA -> {
-          Double ends =
-              new CureEngine(fresh.withLnA(lnA)).run(body, potLife * AHEAD).workingTimeEnds();
+          double ends = new CureEngine(fresh.withLnA(lnA)).workingTime(body, potLife * AHEAD);
           // In logarithms, so that a resin far too slow and one far too quick are alike far off.
-          return ends == null ? Math.log(AHEAD) : Math.log(Math.max(ends, 1e-6) / potLife);
+          return Math.log(Math.max(ends, 1e-6) / potLife);
         };
     double kelvin = temperatureC + Chemistry.KELVIN;
     double begin =
@@ -121,61 +174,74 @@ public final class Calibration {
     return fresh.withLnA(new BrentSolver(EXACT, EXACT).solve(MOST_TRIES, off, slow, quick));
   }
 
-  private static Targets assumed(ResinKind kind) {
-    return new Targets(
-        new Known(BONDS_TO, Origin.ASSUMED),
-        new Known(demouldsFrom(kind), Origin.ASSUMED),
-        new Known(FULLY_CURED_FROM, Origin.ASSUMED));
+  /** How near to its room a piece of that kind comes out of its mould, K. */
+  static double withinK(ResinKind kind) {
+    // A polyurethane is taken out warm, within the hour.
+    return kind == ResinKind.POLYURETHANE ? Double.POSITIVE_INFINITY : CureEngine.AT_ROOM_K;
   }
 
-  private static Targets targets(ResinSystem resin, Chemistry chemistry, List<Refusal> refusals) {
+  private static Targets assumed(ResinKind kind, double hardness) {
+    return new Targets(
+        new Known(BONDS_TO, Origin.ASSUMED),
+        new Known(hardness, Origin.ASSUMED),
+        new Known(Math.max(hardness, FULLY_CURED_FROM), Origin.ASSUMED),
+        withinK(kind));
+  }
+
+  private static Targets targets(
+      ResinSystem resin, ClockEstimate estimate, List<Refusal> refusals) {
+    Targets assumed = assumed(resin.kind(), estimate.hardness());
+    List<ClockEstimate.Met> rows =
+        estimate.facts().stream().filter(m -> m.fact().kind() == ClockFact.Kind.DEMOULD).toList();
+    Known demould =
+        rows.isEmpty() ? assumed.demould() : new Known(estimate.hardness(), Origin.LABEL);
+    for (ClockEstimate.Met row : rows) {
+      warmThen(row.fact(), estimate, refusals);
+    }
     CureTimes times = resin.times();
     if (times == null) {
-      return assumed(resin.kind());
+      return new Targets(assumed.bond(), demould, assumed.fullCure(), assumed.withinK());
     }
-    List<DemouldRow> rows = LabelHours.rows(resin);
-    DemouldRow row = rows.isEmpty() ? null : rows.get(0);
-    Double demouldHours =
-        row == null ? null : (Double) Math.sqrt(row.fromHours() * row.lateHours());
     double temperatureC = resin.knownPotLifeTemperatureC().value();
-    double last =
-        Math.min(CureEngine.MOST_MINUTES, Math.max(1, longestHours(times, demouldHours) * 60));
+    double last = Math.min(CureEngine.MOST_MINUTES, Math.max(1, longestHours(times) * 60));
     // Full cure and recoat are promised for everything, so for what is thin; demould for a depth.
-    CureRun thin = new CureEngine(chemistry).runThrough(sheet(temperatureC), last);
-    CureRun run =
-        resin.kind() == ResinKind.COATING
-            ? thin
-            : new CureEngine(chemistry)
-                .runThrough(
-                    piece(
-                        resin.kind(),
-                        row == null ? LabelHours.USUAL_DEPTH_MM : row.depthMm(),
-                        temperatureC),
-                    last);
+    CureRun thin = new CureEngine(estimate.chemistry()).runThrough(sheet(temperatureC), last);
     Known bond = target(thin, times.recoatToHours(), BONDS_TO, Why.LIQUID_AT_RECOAT, refusals);
-    Known demould =
-        target(run, demouldHours, demouldsFrom(resin.kind()), Why.LIQUID_AT_DEMOULD, refusals);
-    if (demould.origin() == Origin.LABEL) {
-      double warmer = run.at(demouldHours * 60).temperatureC() - temperatureC;
+    Known full =
+        target(
+            thin,
+            times.fullCureHours(),
+            assumed.fullCure().value(),
+            Why.CURED_BEFORE_DEMOULD,
+            refusals);
+    if (full.value() < demould.value()) {
+      Double soonest =
+          rows.stream().map(m -> m.fact().value() / 60).min(Double::compare).orElse(null);
+      if (times.fullCureHours() != null && soonest != null) {
+        refusals.add(new Refusal(Why.CURED_BEFORE_DEMOULD, times.fullCureHours(), soonest, "h"));
+      }
+      full = assumed.fullCure();
+    }
+    return new Targets(bond, demould, full, assumed.withinK());
+  }
+
+  /** Told where by the label's time it is not yet as cool as its room. */
+  private static void warmThen(ClockFact row, ClockEstimate estimate, List<Refusal> refusals) {
+    if (withinK(estimate.kind()) < Double.POSITIVE_INFINITY) {
+      double late = row.said().to() == null ? row.value() : row.said().to() * 60;
+      double warmer =
+          QuickRun.through(
+                  estimate.chemistry(), row.body(), Math.min(CureEngine.MOST_MINUTES, late), 1)
+              .offRoomK();
       if (warmer > CureEngine.AT_ROOM_K) {
         refusals.add(new Refusal(Why.WARM_AT_DEMOULD, warmer, CureEngine.AT_ROOM_K, "K"));
       }
     }
-    Known full =
-        target(thin, times.fullCureHours(), FULLY_CURED_FROM, Why.CURED_BEFORE_DEMOULD, refusals);
-    if (full.value() < demould.value()) {
-      Double hours = times.fullCureHours();
-      if (hours != null && demouldHours != null) {
-        refusals.add(new Refusal(Why.CURED_BEFORE_DEMOULD, hours, demouldHours, "h"));
-      }
-      full = new Known(Math.max(demould.value(), FULLY_CURED_FROM), Origin.ASSUMED);
-    }
-    return new Targets(bond, demould, full);
   }
 
-  private static double longestHours(CureTimes times, @Nullable Double demouldHours) {
+  private static double longestHours(CureTimes times) {
     double longest = 0;
-    for (Double hours : new Double[] {times.recoatToHours(), demouldHours, times.fullCureHours()}) {
+    for (Double hours : new Double[] {times.recoatToHours(), times.fullCureHours()}) {
       longest = Math.max(longest, hours == null ? 0 : hours);
     }
     return longest;
@@ -206,10 +272,24 @@ public final class Calibration {
 
   /** The thin sheet that takes longest. */
   static BodyHistory sheet(double temperatureC) {
-    BodyShape sheet = new BodyShape.Spread(SHEET_CM2, SHEET_MM);
-    double massG = SHEET_CM2 * SHEET_MM / 10 * DENSITY;
+    return sheet(SHEET_MM, temperatureC);
+  }
+
+  private static BodyHistory sheet(double depthMm, double temperatureC) {
+    BodyShape sheet = new BodyShape.Spread(SHEET_CM2, depthMm);
+    double massG = SHEET_CM2 * depthMm / 10 * DENSITY;
     return new BodyHistory(
         temperatureC, List.of(new BodyHistory.Segment(0, massG, sheet, temperatureC)));
+  }
+
+  /**
+   * What a label means by a depth: a sheet where it is thin or of a coating, else a piece as wide
+   * as deep.
+   */
+  static BodyHistory labelPiece(ResinKind kind, double depthMm, double temperatureC) {
+    return depthMm <= THIN_MM || kind == ResinKind.COATING
+        ? sheet(depthMm, temperatureC)
+        : piece(kind, depthMm, temperatureC);
   }
 
   /** A piece as wide as deep, as labels mean it: deep resins in a wooden form. */

@@ -10,7 +10,7 @@ import calmpour.core.resin.ResinKind;
  * d what is left of the rate as the resin turns to glass. Thickness: Castro and Macosko, AIChE
  * Journal 28 (1982) 250. Gel point of a diepoxide with a diamine in the right ratio: Flory,
  * Principles of Polymer Chemistry (1953), and Stockmayer, Journal of Chemical Physics 11 (1943) 45.
- * The numbers of {@link #startingValues} are starting values without a published source.
+ * What a resin of a kind begins with is in {@link ClockPrior}.
  *
  * @param m order in α
  * @param n order in 1 − α
@@ -23,6 +23,8 @@ import calmpour.core.resin.ResinKind;
  * @param flowKJ how thickness follows temperature, kJ/mol
  * @param c1 constant of Castro and Macosko
  * @param c2 the same, per conversion
+ * @param gel conversion at which it gels, 0 to 1
+ * @param glassCuredC glass point of the fully cured resin, °C
  */
 public record Chemistry(
     double m,
@@ -35,7 +37,9 @@ public record Chemistry(
     double viscosity25,
     double flowKJ,
     double c1,
-    double c2) {
+    double c2,
+    double gel,
+    double glassCuredC) {
   /** J/(mol·K): CODATA 2018, exact. */
   static final double GAS = 8.314462618;
 
@@ -48,6 +52,11 @@ public record Chemistry(
   private static final double GLASS_FRESH_C = -40;
 
   private static final double GLASS_CURED_C = 60;
+
+  /** Of a polyurethane: a polyol of two or three ends and an isocyanate of two; no source. */
+  private static final double GEL_POLYURETHANE = 0.707;
+
+  private static final double GLASS_POLYURETHANE_C = 75;
   private static final double LAMBDA = 0.4;
 
   /** A resin still reacts slowly until its glass point is that far above it, K; no source. */
@@ -56,35 +65,75 @@ public record Chemistry(
   /** How sharply the rate ends there: per unit of conversion; no source. */
   private static final double SHARP = 60;
 
-  /**
-   * What a kind of resin begins with, before its label says how quick it is.
-   *
-   * @param viscosity25 of the label, Pa·s; null where it does not say
-   */
-  public static Chemistry startingValues(
-      ResinKind kind, @org.jspecify.annotations.Nullable Double viscosity25) {
-    return switch (kind) {
-      case CASTING -> of(42, 250, 0.6, viscosity25, 0.6);
-      case FAST -> of(45, 270, 0.3, viscosity25, 0.6);
-      case DEEP -> of(57, 190, 0.1, viscosity25, 0.3);
-      case COATING -> of(42, 250, 0.6, viscosity25, 1.0);
-      case POLYURETHANE -> of(42, 170, 0.5, viscosity25, 0.12);
-    };
+  /** An epoxy. */
+  public Chemistry(
+      double m,
+      double n,
+      double r,
+      double activationKJ,
+      double lnA,
+      double heatJPerG,
+      double heatCapacity,
+      double viscosity25,
+      double flowKJ,
+      double c1,
+      double c2) {
+    this(
+        m,
+        n,
+        r,
+        activationKJ,
+        lnA,
+        heatJPerG,
+        heatCapacity,
+        viscosity25,
+        flowKJ,
+        c1,
+        c2,
+        GEL,
+        GLASS_CURED_C);
   }
 
-  private static Chemistry of(
+  /** A kind of resin with its own reaction and thickness; everything else as usual. */
+  static Chemistry of(
+      ResinKind kind,
+      double lnA,
       double activationKJ,
-      double heat,
+      double heatJPerG,
       double r,
-      @org.jspecify.annotations.Nullable Double label,
-      double usual) {
-    double viscosity = label == null ? usual : label;
-    return new Chemistry(1, 2.2, r, activationKJ, 0, heat, 1.9, viscosity, 48, 1.6, 1.0);
+      double viscosity25) {
+    boolean urethane = kind == ResinKind.POLYURETHANE;
+    return new Chemistry(
+        1,
+        2.2,
+        r,
+        activationKJ,
+        lnA,
+        heatJPerG,
+        1.9,
+        viscosity25,
+        48,
+        1.6,
+        1.0,
+        urethane ? GEL_POLYURETHANE : GEL,
+        urethane ? GLASS_POLYURETHANE_C : GLASS_CURED_C);
   }
 
   public Chemistry withLnA(double other) {
     return new Chemistry(
-        m, n, r, activationKJ, other, heatJPerG, heatCapacity, viscosity25, flowKJ, c1, c2);
+        m,
+        n,
+        r,
+        activationKJ,
+        other,
+        heatJPerG,
+        heatCapacity,
+        viscosity25,
+        flowKJ,
+        c1,
+        c2,
+        gel,
+        glassCuredC);
   }
 
   /** dα/dt, 1/min, at a conversion from 0 to 1. */
@@ -96,8 +145,29 @@ public record Chemistry(
     return k * (r + grown) * left * mobile(alpha, temperatureC);
   }
 
+  /**
+   * The rate and how it changes, for methods that need to know.
+   *
+   * @param out is filled with dα/dt, 1/min, its derivative by α, 1/min, and by temperature,
+   *     1/(min·K)
+   */
+  void rates(double conversion, double temperatureC, double[] out) {
+    // At its ends a power's slope is no number.
+    double alpha = Math.clamp(conversion, 1e-9, 1 - 1e-9);
+    double rate = rate(alpha, temperatureC);
+    double frozen = 1 - mobile(alpha, temperatureC);
+    double grown = m == 1 ? alpha : Math.pow(alpha, m);
+    double kelvin = temperatureC + KELVIN;
+    out[0] = rate;
+    out[1] = rate * (m * grown / alpha / (r + grown) - n / (1 - alpha) - SHARP * frozen);
+    out[2] =
+        rate
+            * (activationKJ * 1_000 / (GAS * kelvin * kelvin)
+                + SHARP * frozen * glassSlope(temperatureC));
+  }
+
   /** What is left of the rate: 1 in the liquid, 0 in the glass (Chern and Poehlein 1987). */
-  private static double mobile(double alpha, double temperatureC) {
+  private double mobile(double alpha, double temperatureC) {
     return 1 / (1 + Math.exp(SHARP * (alpha - glassConversion(temperatureC))));
   }
 
@@ -106,20 +176,30 @@ public record Chemistry(
    * cures: DiBenedetto's relation, Tg = Tg₀ + (Tg∞ − Tg₀)λα/(1 − (1 − λ)α), solved for α. Journal
    * of Polymer Science B 25 (1987) 1949.
    */
-  public static double glassConversion(double temperatureC) {
-    double g = (temperatureC + BEYOND_GLASS - GLASS_FRESH_C) / (GLASS_CURED_C - GLASS_FRESH_C);
-    double share = Math.clamp(g, 0, 1);
+  public double glassConversion(double temperatureC) {
+    double share = Math.clamp(glassShare(temperatureC), 0, 1);
     return share / (LAMBDA + (1 - LAMBDA) * share);
+  }
+
+  private double glassShare(double temperatureC) {
+    return (temperatureC + BEYOND_GLASS - GLASS_FRESH_C) / (glassCuredC - GLASS_FRESH_C);
+  }
+
+  /** Of {@link #glassConversion}, 1/K. */
+  private double glassSlope(double temperatureC) {
+    double share = glassShare(temperatureC);
+    double below = LAMBDA + (1 - LAMBDA) * share;
+    return share <= 0 || share >= 1 ? 0 : LAMBDA / (below * below) / (glassCuredC - GLASS_FRESH_C);
   }
 
   /** Thickness, Pa·s; infinite from the gel point on. */
   public double viscosity(double conversion, double temperatureC) {
-    if (conversion >= GEL) {
+    if (conversion >= gel) {
       return Double.POSITIVE_INFINITY;
     }
     double alpha = Math.max(0, conversion);
     double warm =
         Math.exp(flowKJ * 1_000 / GAS * (1 / (temperatureC + KELVIN) - 1 / (25 + KELVIN)));
-    return viscosity25 * warm * Math.pow(GEL / (GEL - alpha), c1 + c2 * alpha);
+    return viscosity25 * warm * Math.pow(gel / (gel - alpha), c1 + c2 * alpha);
   }
 }

@@ -168,7 +168,7 @@ public final class CureEngine {
   }
 
   /** Less in the same cup is not poured over; another cup, or a mould, is. */
-  private static boolean pouredOver(BodyHistory.Segment before, BodyHistory.Segment now) {
+  static boolean pouredOver(BodyHistory.Segment before, BodyHistory.Segment now) {
     if (before.shape() instanceof BodyShape.InCup was
         && now.shape() instanceof BodyShape.InCup is) {
       return was.bottomWidthMm() != is.bottomWidthMm() || is.depthMm() > was.depthMm();
@@ -289,7 +289,7 @@ public final class CureEngine {
         return;
       }
       if (gels == null) {
-        gels = first(step, y -> body.behind(y) - Chemistry.GEL);
+        gels = first(step, y -> body.behind(y) - chemistry.gel());
       }
       if (until == Until.GEL) {
         return;
@@ -328,10 +328,10 @@ public final class CureEngine {
         bondEnds = first(step, y -> body.behind(y) - wanted.bond().value());
       }
       if (demould == null) {
-        demould = first(step, y -> curedAndCool(y, wanted.demould().value()));
+        demould = first(step, y -> curedAndCool(y, wanted, wanted.demould().value()));
       }
       if (fullCure == null) {
-        fullCure = first(step, y -> curedAndCool(y, wanted.fullCure().value()));
+        fullCure = first(step, y -> curedAndCool(y, wanted, wanted.fullCure().value()));
       }
       if (fullCure != null && demould != null) {
         fullCure = Math.max(fullCure, demould);
@@ -339,8 +339,8 @@ public final class CureEngine {
     }
 
     /** Negative until all in all it is cured so far, and nearly as cool as its room. */
-    private double curedAndCool(double[] y, double conversion) {
-      return Math.min(body.cured(y) - conversion, AT_ROOM_K - body.offRoom(y));
+    private double curedAndCool(double[] y, Targets wanted, double conversion) {
+      return Math.min(body.cured(y) - conversion, wanted.withinK() - body.offRoom(y));
     }
 
     /** Negative while it can be poured. */

@@ -2,21 +2,21 @@ package calmpour.core.cure;
 
 import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.LabelHours;
+import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
  * The cure engine behind the interface of the plan. A label that no resin of the model can have is
  * left to the rule of thumb.
  *
- * <p>How early or late a state may come: the label's pot life 15 % off and the room 1.5 °C, both at
- * once (starting values, no source). What a tint is assumed to slow never makes the earliest later.
+ * <p>How early or late a state may come: see {@link ClockSpread}. What a tint is assumed to slow
+ * never makes the earliest later.
  */
 public final class EngineModel implements CureModel {
   /** Resins kept calibrated; a workshop has a shelf of them, not thousands. */
@@ -27,6 +27,13 @@ public final class EngineModel implements CureModel {
 
   /** Even a small cup in a cold room gels within so many pot lives of its label. */
   private static final double LIVES = 60;
+
+  /** By which a maker knows a resin: g at °C, and mm deep. */
+  private static final double[][] USUAL_CUPS = {{25, 23}, {100, 18}, {100, 28}};
+
+  private static final double[] PIECES_MM = {3, 10, 25};
+  private static final double[] DEEP_PIECES_MM = {3, 25, 100};
+  private static final double ROOM_C = 23;
 
   /** A moment that is looked at, min. */
   private static final double LEAST_MINUTES = 1e-3;
@@ -62,11 +69,10 @@ public final class EngineModel implements CureModel {
   /** A resin whose pot life is so many times its label's. */
   private record ResinFactor(ResinSystem resin, double factor) {}
 
-  /** The label as it is, quicker and slower; quick and slow null when it cannot be met. */
-  private record Calibrations(
-      Calibrated usual, @Nullable Chemistry quick, @Nullable Chemistry slow) {
+  /** The label as it is, and how far that may be off; null when it cannot be met. */
+  private record Calibrations(Calibrated usual, @Nullable ClockSpread spread) {
     boolean met() {
-      return usual.chemistry() != null && quick != null && slow != null;
+      return spread != null;
     }
   }
 
@@ -122,7 +128,8 @@ public final class EngineModel implements CureModel {
         asked ->
             calibrations(resin).met()
                 ? WorkingTimes.of(
-                    (roomOffC, factor) -> pourable(resin, cup.warmer(roomOffC), factor))
+                    (roomOffC, factor) -> pourable(resin, cup.warmer(roomOffC), factor),
+                    calibrations(resin).spread().ofWorkingTime(cup))
                 : otherwise.workingTimes(resin, cup));
   }
 
@@ -130,7 +137,10 @@ public final class EngineModel implements CureModel {
   private double pourable(ResinSystem resin, BodyHistory cup, double factor) {
     double ahead = ahead(resin, cup);
     Chemistry usual = calibrations(resin).usual.chemistry();
-    return new CureEngine(chemistry(resin, factor).orElse(usual)).workingTime(cup, ahead);
+    Double ends =
+        QuickRun.of(chemistry(resin, factor).orElse(usual), null, cup, ahead, QuickRun.Until.THICK)
+            .workingTimeEnds();
+    return ends == null ? ahead : ends;
   }
 
   private Optional<Chemistry> chemistry(ResinSystem resin, double factor) {
@@ -138,41 +148,59 @@ public final class EngineModel implements CureModel {
       quicker.clear();
     }
     double potLife = resin.knownPotLifeMinutes().value() * factor;
+    Chemistry usual = calibrations(resin).usual.chemistry();
     return quicker.computeIfAbsent(
         new ResinFactor(resin, factor),
-        k -> Optional.ofNullable(Calibration.chemistry(resin, potLife, new ArrayList<>())));
+        k -> Optional.ofNullable(Calibration.ofPotLife(resin, usual, potLife)));
   }
 
   private CureStates follow(ResinSystem resin, BodyHistory body) {
-    Calibrations label = calibrations(resin);
-    if (!label.met()) {
+    ClockSpread spread = calibrations(resin).spread();
+    if (spread == null) {
       return otherwise.states(resin, body);
     }
+    return LabelFloor.held(resin, body, thought(resin, spread, body), c -> pace(resin, c));
+  }
+
+  /** What the engine alone thinks, whatever the label says. */
+  private CureStates thought(ResinSystem resin, ClockSpread spread, BodyHistory body) {
+    Calibrations label = calibrations(resin);
     double ahead = ahead(resin, body);
     CureRun usual = engine(label, label.usual.chemistry(), body).run(body, ahead);
-    CureRun quick =
-        engine(label, label.quick, body)
-            .run(body.untinted().warmer(HalvingRule.ROOM_SPREAD_C), ahead);
-    CureRun slow =
-        engine(label, label.slow, body).run(body.warmer(-HalvingRule.ROOM_SPREAD_C), ahead);
-    CureStates thought =
-        new CureStates(
-            orAhead(usual, quick, slow, ahead, CureRun::workingTimeEnds),
-            orAhead(usual, quick, slow, ahead, CureRun::tooThick),
-            orAhead(usual, quick, slow, ahead, CureRun::gels),
-            null,
-            orNever(usual, quick, slow, CureRun::bondEnds),
-            orNever(usual, quick, slow, CureRun::demould),
-            orNever(usual, quick, slow, CureRun::fullCure),
-            new CureStates.Heat(
-                usual.peakC(),
-                // In a box that comes later, the slow one may be the one that gets hot.
-                Math.min(usual.peakC(), Math.min(slow.peakC(), quick.peakC())),
-                Math.max(usual.peakC(), Math.max(slow.peakC(), quick.peakC())),
-                usual.peakAt(),
-                usual.heatUsed(),
-                Math.max(usual.heatUsed(), Math.max(slow.heatUsed(), quick.heatUsed()))));
-    return LabelFloor.held(resin, body, thought, c -> pace(resin, c));
+    return spread.states(body, usual, ahead);
+  }
+
+  /**
+   * A body by which a maker knows a resin.
+   *
+   * @param massG of a cup as high as wide, whose working time counts; null for a piece
+   * @param depthMm of a piece as wide as deep, whose demould counts; null for a cup
+   */
+  public record UsualBody(
+      @Nullable Double massG,
+      @Nullable Double depthMm,
+      double temperatureC,
+      CureStates.Moment moment) {}
+
+  /** What is thought of such bodies, the label not yet asked; empty where a rule stands in. */
+  public List<UsualBody> usualBodies(ResinSystem resin) {
+    ClockSpread spread = calibrations(resin).spread();
+    if (spread == null) {
+      return List.of();
+    }
+    List<UsualBody> bodies = new ArrayList<>();
+    for (double[] cup : USUAL_CUPS) {
+      CureStates states = thought(resin, spread, Calibration.asLabelled(cup[0], cup[1]));
+      bodies.add(new UsualBody(cup[0], null, cup[1], states.workingTimeEnds()));
+    }
+    for (double depthMm : resin.kind() == ResinKind.DEEP ? DEEP_PIECES_MM : PIECES_MM) {
+      BodyHistory piece = Calibration.labelPiece(resin.kind(), depthMm, ROOM_C);
+      CureStates.Moment out = thought(resin, spread, piece).demould();
+      if (out != null) {
+        bodies.add(new UsualBody(null, depthMm, ROOM_C, out));
+      }
+    }
+    return bodies;
   }
 
   @Override
@@ -228,36 +256,6 @@ public final class EngineModel implements CureModel {
         : CureEngine.MOST_MINUTES;
   }
 
-  private static CureStates.Moment orAhead(
-      CureRun usual,
-      CureRun quick,
-      CureRun slow,
-      double ahead,
-      Function<CureRun, @Nullable Double> of) {
-    return new CureStates.Moment(
-        or(of.apply(usual), ahead), or(of.apply(quick), ahead), or(of.apply(slow), ahead));
-  }
-
-  private static double or(@Nullable Double minutes, double ahead) {
-    return minutes == null ? ahead : minutes;
-  }
-
-  private static CureStates.@Nullable Moment orNever(
-      CureRun usual, CureRun quick, CureRun slow, Function<CureRun, @Nullable Double> of) {
-    Double minutes = of.apply(usual);
-    if (minutes == null) {
-      return null;
-    }
-    Double earliest = of.apply(quick);
-    // A deep piece that is quick gets hotter and may come out later for it.
-    Double latest = of.apply(slow);
-    double first = earliest == null ? minutes : Math.min(minutes, earliest);
-    return new CureStates.Moment(
-        minutes,
-        latest == null ? first : Math.min(first, latest),
-        latest == null ? null : (Double) Math.max(latest, Math.max(minutes, or(earliest, 0))));
-  }
-
   private Calibrations calibrations(ResinSystem resin) {
     if (resins.size() > MOST_RESINS) {
       resins.clear();
@@ -266,10 +264,12 @@ public final class EngineModel implements CureModel {
   }
 
   private static Calibrations calibrate(ResinSystem resin) {
-    double potLife = resin.knownPotLifeMinutes().value();
+    Calibrated usual = Calibration.of(resin);
+    ClockEstimate estimate = usual.estimate();
     return new Calibrations(
-        Calibration.of(resin),
-        Calibration.chemistry(resin, potLife * (1 - HalvingRule.LABEL_SPREAD), new ArrayList<>()),
-        Calibration.chemistry(resin, potLife * (1 + HalvingRule.LABEL_SPREAD), new ArrayList<>()));
+        usual,
+        estimate == null
+            ? null
+            : new ClockSpread(estimate, usual.targets(), resin.knownPotLifeTemperatureC().value()));
   }
 }

@@ -72,7 +72,8 @@ public final class HalvingRule implements CureModel {
 
   @Override
   public WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup) {
-    return WorkingTimes.of((roomOffC, labelFactor) -> reach(resin, cup, 1, labelFactor, roomOffC));
+    return WorkingTimes.of(
+        (roomOffC, labelFactor) -> reach(resin, cup, 1, labelFactor, roomOffC), LABEL_SPREAD / 2);
   }
 
   @Override

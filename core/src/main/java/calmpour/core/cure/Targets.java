@@ -8,5 +8,12 @@ import calmpour.core.derive.Known;
  * @param bond up to which a next layer bonds by itself
  * @param demould from which a piece comes out of its mould
  * @param fullCure from which it is as hard as the label means
+ * @param withinK how near to its room a piece has to be as well; infinite for what is taken out
+ *     warm
  */
-public record Targets(Known bond, Known demould, Known fullCure) {}
+public record Targets(Known bond, Known demould, Known fullCure, double withinK) {
+  /** For what comes out of its mould at its room's temperature. */
+  public Targets(Known bond, Known demould, Known fullCure) {
+    this(bond, demould, fullCure, CureEngine.AT_ROOM_K);
+  }
+}

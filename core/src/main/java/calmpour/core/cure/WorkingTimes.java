@@ -12,17 +12,21 @@ public final class WorkingTimes {
   private static final double[] ROOM_C = {-3, -1.5, 0, 1.5, 3};
 
   /** Of the grid, times the label's pot life. */
-  private static final double[] LABEL = {0.7, 1, 1.3};
+  private static final double[] LABEL = {0.5, 0.7, 1, 1.3, 1.8};
 
   /** Logarithms of minutes, a row a room. */
   private final double[][] logMinutes = new double[ROOM_C.length][LABEL.length];
 
+  private final double labelSd;
+
   /**
    * @param minutes from the first contact until it is no longer pourable, for a room that is off by
    *     so many °C and a label off by such a factor
+   * @param labelSd standard deviation of that factor, of this cup: of the bottle, and of what is
+   *     not sure of its resin
    */
-  public static WorkingTimes of(DoubleBinaryOperator minutes) {
-    WorkingTimes times = new WorkingTimes();
+  public static WorkingTimes of(DoubleBinaryOperator minutes, double labelSd) {
+    WorkingTimes times = new WorkingTimes(labelSd);
     for (int r = 0; r < ROOM_C.length; r++) {
       for (int l = 0; l < LABEL.length; l++) {
         times.logMinutes[r][l] = Math.log(minutes.applyAsDouble(ROOM_C[r], LABEL[l]));
@@ -31,7 +35,14 @@ public final class WorkingTimes {
     return times;
   }
 
-  private WorkingTimes() {}
+  private WorkingTimes(double labelSd) {
+    this.labelSd = labelSd;
+  }
+
+  /** Standard deviation of the label's factor. */
+  public double labelSd() {
+    return labelSd;
+  }
 
   /**
    * Minutes from the first contact until it is no longer pourable.

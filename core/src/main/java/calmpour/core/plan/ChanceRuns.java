@@ -36,7 +36,6 @@ final class ChanceRuns {
   private static final double HANDS = Hands.UNCERTAIN / 2;
 
   private static final double ROOM_C = HalvingRule.ROOM_SPREAD_C / 2;
-  private static final double LABEL = HalvingRule.LABEL_SPREAD / 2;
 
   /** Nobody is quicker than a third of what was said, and no label that far off. */
   private static final double LEAST = 1.0 / 3;
@@ -89,7 +88,7 @@ final class ChanceRuns {
       double day = random.nextGaussian() * HANDS * Math.sqrt(0.5);
       double room = random.nextGaussian() * ROOM_C;
       for (int r = 0; r < labels.length; r++) {
-        labels[r] = Math.max(LEAST, 1 + random.nextGaussian() * LABEL);
+        labels[r] = random.nextGaussian();
       }
       double latest = Double.NEGATIVE_INFINITY;
       for (int b = 0; b < batches.size(); b++) {
@@ -259,7 +258,9 @@ final class ChanceRuns {
         }
       }
       for (int c = 0; c < windowEnds.length; c++) {
-        windowEnds[c] = contact + windows.get(c).minutes(roomC, label) * 60;
+        WorkingTimes window = windows.get(c);
+        double factor = Math.max(LEAST, 1 + label * window.labelSd());
+        windowEnds[c] = contact + window.minutes(roomC, factor) * 60;
       }
       double latest = Double.NEGATIVE_INFINITY;
       Arrays.fill(cupIsLate, false);

@@ -3,6 +3,7 @@ package calmpour.core.resin;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param warmFromC coolest that A and B may be
  * @param warmToC warmest that A and B may be
  * @param forEveryUse whether the label claims to be right for everything
+ * @param potLifeRows pot lives beyond the first, of other masses or temperatures
  */
 public record LabelFacts(
     @Nullable MixRatio otherRatio,
@@ -33,7 +35,8 @@ public record LabelFacts(
     @Nullable Boolean twoCups,
     @Nullable Double warmFromC,
     @Nullable Double warmToC,
-    @Nullable Boolean forEveryUse) {
+    @Nullable Boolean forEveryUse,
+    @Nullable List<PotLifeRow> potLifeRows) {
   public static final Range VISCOSITY_PA_S = new Range(0.01, 100);
   public static final Range DEPTH_FROM_MM = new Range(0, 500);
   public static final Range DEPTH_TO_MM = new Range(0.5, 500);
@@ -47,8 +50,44 @@ public record LabelFacts(
     VOLUMETRIC
   }
 
+  private static final Range ROWS = new Range(0, 12);
+
+  /** A label with at most one pot life. */
+  public LabelFacts(
+      @Nullable MixRatio otherRatio,
+      @Nullable Boolean flexible,
+      @Nullable Boolean coloured,
+      @Nullable Double viscosityPaS,
+      @Nullable Double depthFromMm,
+      @Nullable Double depthToMm,
+      @Nullable Double shrinkagePercent,
+      @Nullable Shrinkage shrinkageIs,
+      @Nullable Boolean twoCups,
+      @Nullable Double warmFromC,
+      @Nullable Double warmToC,
+      @Nullable Boolean forEveryUse) {
+    this(
+        otherRatio,
+        flexible,
+        coloured,
+        viscosityPaS,
+        depthFromMm,
+        depthToMm,
+        shrinkagePercent,
+        shrinkageIs,
+        twoCups,
+        warmFromC,
+        warmToC,
+        forEveryUse,
+        null);
+  }
+
   public LabelFacts {
+    potLifeRows = potLifeRows == null || potLifeRows.isEmpty() ? null : List.copyOf(potLifeRows);
+    int rows = potLifeRows == null ? 0 : potLifeRows.size();
     new Check()
+        .that(
+            ROWS.contains(rows), Problem.outside("potLifeRows", Problem.Code.TOO_MANY, rows, ROWS))
         .within("viscosityPaS", viscosityPaS, VISCOSITY_PA_S)
         .within("depthFromMm", depthFromMm, DEPTH_FROM_MM)
         .within("depthToMm", depthToMm, DEPTH_TO_MM)

@@ -4,6 +4,7 @@ import calmpour.core.check.Check;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
 import calmpour.core.tint.LoadingBasis;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -115,6 +116,11 @@ public record ResinSystem(
           case FAST -> 10;
           case POLYURETHANE -> 4;
         });
+  }
+
+  /** Pot lives beyond the first; empty where there are none. */
+  public List<PotLifeRow> potLifeRows() {
+    return facts == null || facts.potLifeRows() == null ? List.of() : facts.potLifeRows();
   }
 
   /** Mass the pot life is meant for, g; 100 where unknown (starting value, no source). */

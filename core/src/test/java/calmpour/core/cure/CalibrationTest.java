@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
 import calmpour.core.cure.Calibrated.Why;
-import calmpour.core.derive.Origin;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
@@ -42,9 +41,12 @@ class CalibrationTest {
     return new EngineModel().states(resin, body).demould().minutes() / 60;
   }
 
-  /** Every label that is accepted comes out of the model as it went in. */
+  /**
+   * A pot life that stands alone is met whatever else is said; a demould time is met, or told to be
+   * at odds with it.
+   */
   @Property(tries = 60, seed = "20261126")
-  void whatIsAcceptedIsMetExactly(
+  void whatIsSaidIsMetOrDoubted(
       @ForAll @DoubleRange(min = 8, max = 300) double potLife,
       @ForAll @DoubleRange(min = 6, max = 72) double demould,
       @ForAll @DoubleRange(min = 3, max = 40) double depthMm,
@@ -55,13 +57,19 @@ class CalibrationTest {
     assertThat(label.chemistry()).isNotNull();
     CureStates cup = new EngineModel().states(resin, Calibration.asLabelled(100, meantAtC));
     assertThat(cup.workingTimeEnds().minutes()).isCloseTo(potLife, within(potLife * 1e-4));
-    boolean met = label.refusals().isEmpty() && label.targets().demould().origin() == Origin.LABEL;
-    if (met) {
-      assertThat(demouldHours(resin, block(depthMm, meantAtC)))
-          .isCloseTo(demould, within(demould * 0.02));
-    } else {
-      assertThat(label.refusals()).isNotEmpty();
-    }
+    double comes =
+        new EngineModel()
+                .curve(resin, Calibration.labelPiece(ResinKind.CASTING, depthMm, meantAtC))
+                .orElseThrow()
+                .demould()
+            / 60;
+    boolean doubted =
+        label.estimate().facts().stream()
+            .anyMatch(m -> m.fact().kind() == ClockFact.Kind.DEMOULD && m.atOdds());
+    // Two of its deviations are a fifth.
+    assertThat(doubted || !label.refusals().isEmpty() || Math.abs(comes / demould - 1) < 0.24)
+        .as("%.0f min, %.1f h said, %.1f comes", potLife, demould, comes)
+        .isTrue();
   }
 
   @Test
@@ -89,7 +97,11 @@ class CalibrationTest {
     for (double potLife : new double[] {1 / 6.0, 2, 600, 7 * 24 * 60, 30 * 24 * 60}) {
       java.util.ArrayList<Calibrated.Refusal> refusals = new java.util.ArrayList<>();
       Chemistry chemistry =
-          Calibration.chemistry(resin(ResinKind.CASTING, 40, null), potLife, refusals);
+          Calibration.chemistry(
+              resin(ResinKind.CASTING, 40, null),
+              potLife,
+              Calibration.asLabelled(100, 23),
+              refusals);
       assertThat(chemistry == null).isEqualTo(!refusals.isEmpty());
       if (chemistry != null) {
         assertThat(chemistry.lnA()).isFinite();

@@ -89,7 +89,7 @@ class ArrangingTest {
 
   @Test
   void oneMorePieceLeavesTheOthersWhereTheyWere() {
-    Workshop workshop = workshop(16);
+    Workshop workshop = workshop(18);
     Session first = Samples.session(List.of(piece("knob", 9, "oat"), piece("pull", 6, "ember")));
     Plan before = plan(first, workshop);
     assertThat(before.batches().size()).isGreaterThan(1);

@@ -81,7 +81,7 @@ record TableModel(
 
   @Override
   public WorkingTimes workingTimes(ResinSystem resin, BodyHistory cup) {
-    return WorkingTimes.of((room, label) -> states(resin, cup).workingTimeEnds().minutes());
+    return WorkingTimes.of((room, label) -> states(resin, cup).workingTimeEnds().minutes(), 0.075);
   }
 
   @Override

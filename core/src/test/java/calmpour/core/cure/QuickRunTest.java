@@ -1,0 +1,65 @@
+package calmpour.core.cure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import calmpour.core.Samples;
+import calmpour.core.resin.ResinKind;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+
+/** The quick method beside the explicit one at a thousandfold finer tolerance. */
+class QuickRunTest {
+  private static final double SOON = 0.005;
+
+  /** Near the glass it goes on so slowly that a ten-thousandth of conversion is an hour. */
+  private static final double LATE = 0.02;
+
+  /** Cup, then mould: gel to half a percent, hardness to two, every peak to half a degree. */
+  @Property(tries = 60, seed = "20261127")
+  void momentsAreThoseOfTheEngine(
+      @ForAll @IntRange(min = 0, max = 2) int which,
+      @ForAll @DoubleRange(min = 4, max = 60) double depthMm,
+      @ForAll @DoubleRange(min = 14, max = 34) double roomC,
+      @ForAll @DoubleRange(min = 2, max = 9) double minutes) {
+    ResinKind kind = List.of(ResinKind.CASTING, ResinKind.FAST, ResinKind.DEEP).get(which);
+    double potLife = new double[] {40, 20, 480}[which];
+    Calibrated label = Calibration.of(Samples.resin(kind, potLife, 100, 23, null));
+    BodyHistory.Segment cup = Calibration.asLabelled(80, roomC).last();
+    BodyHistory.Segment lies = Calibration.piece(kind, depthMm, roomC).last();
+    BodyHistory body = new BodyHistory(roomC + 3, List.of(cup.lasting(minutes), lies));
+    CureRun fine =
+        new CureEngine(label.chemistry(), label.targets()).run(body, CureEngine.MOST_MINUTES);
+    QuickRun.Moments quick =
+        QuickRun.of(label.chemistry(), label.targets(), body, CureEngine.MOST_MINUTES);
+    near("working time", SOON, fine.workingTimeEnds(), quick.workingTimeEnds());
+    near("thick", SOON, fine.tooThick(), quick.tooThick());
+    near("gel", SOON, fine.gels(), quick.gels());
+    near("bond", SOON, fine.bondEnds(), quick.bondEnds());
+    near("demould", LATE, fine.demould(), quick.demould());
+    near("full cure", LATE, fine.fullCure(), quick.fullCure());
+    assertThat(Math.abs(quick.peakC() - fine.peakC())).isLessThan(0.5);
+  }
+
+  private static void near(String what, double to, Double fine, Double quick) {
+    assertThat(quick == null).as(what).isEqualTo(fine == null);
+    if (fine != null) {
+      assertThat(Math.abs(quick / fine - 1)).as(what).isLessThan(to);
+    }
+  }
+
+  /** A hundredth of the error that is let pass brings it far nearer. */
+  @Test
+  void aFinerToleranceIsNearer() {
+    Calibrated label = Calibration.of(Samples.resin(ResinKind.CASTING, 40.0, 100, 23, null));
+    BodyHistory cup = Calibration.asLabelled(100, 25);
+    double fine = new CureEngine(label.chemistry()).run(cup, 600).workingTimeEnds();
+    double coarse = QuickRun.through(label.chemistry(), cup, 60, 3).workingTimeEnds();
+    double finer = QuickRun.through(label.chemistry(), cup, 60, 0.003).workingTimeEnds();
+    assertThat(Math.abs(finer / fine - 1)).isLessThan(2e-5);
+    assertThat(Math.abs(finer - fine)).isLessThan(Math.abs(coarse - fine) / 10);
+  }
+}
