@@ -15,12 +15,15 @@ export function ResinClock({ clock }: { clock: Clock }) {
       {clock.facts.length === 0 ? (
         <span>The label gives no times. All that follows is assumed by its kind.</span>
       ) : (
-        <Box component="table" sx={{ borderSpacing: "0 4px", "& td, & th": cell }}>
+        <Box
+          component="table"
+          sx={{ justifySelf: "start", borderSpacing: "0 4px", "& td, & th": cell }}
+        >
           <thead>
             <tr>
               <th scope="col">What is known</th>
-              <th scope="col">says</th>
-              <th scope="col">the clock</th>
+              <th scope="col">said</th>
+              <th scope="col">comes out</th>
               <th scope="col" />
             </tr>
           </thead>
@@ -68,6 +71,6 @@ export function ResinClock({ clock }: { clock: Clock }) {
 const cell = {
   textAlign: "left",
   verticalAlign: "top",
-  pr: 2,
-  fontWeight: "inherit",
+  pr: 3,
+  pl: 0,
 } as const;

@@ -13,6 +13,9 @@ function time(minutes: number): string {
 }
 
 function range(from: number, to: number | null | undefined, unit: string): string {
+  if (unit === "min") {
+    return time(from);
+  }
   return to === null || to === undefined || to === from
     ? `${from} ${unit}`
     : `${from}–${to} ${unit}`;

@@ -16,7 +16,7 @@ final class Heat implements Rule {
   /** A piece beyond that smokes, cracks and ripples; common practice, no source. */
   static final double PIECE_C = 90;
 
-  /** What is forgotten may pass it where bottle and room are against us; no source. */
+  /** What is forgotten may pass it one time in ten; no source. */
   static final double FORGOTTEN_C = 120;
 
   @Override

@@ -109,7 +109,8 @@ public final class ClockEstimate {
   ClockEstimate at(double speed) {
     double[] other = mean.clone();
     other[ClockPrior.SPEED] = speed;
-    return new ClockEstimate(kind, prior, other, covariance, facts);
+    List<ClockFact> told = facts.stream().map(Met::fact).toList();
+    return new ClockEstimate(kind, prior, other, covariance, ClockFit.met(kind, told, other));
   }
 
   /** Standard deviation of one unknown. */

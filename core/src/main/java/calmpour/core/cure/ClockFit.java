@@ -4,7 +4,6 @@ import calmpour.core.cure.ClockFact.Side;
 import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
 import calmpour.core.resin.ResinKind;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.analysis.solvers.BrentSolver;
@@ -74,7 +73,7 @@ final class ClockFit {
       BodyHistory piece =
           Calibration.labelPiece(kind, ClockPrior.demouldDepthMm(kind), ClockPrior.AT_C);
       double[] usual = prior.unknowns(new double[ClockPrior.UNKNOWNS]);
-      silent = new Silent(piece, hard(piece, usual), ClockPrior.demouldSpread(kind));
+      silent = new Silent(piece, hard(kind, piece, usual), ClockPrior.demouldSpread(kind));
     }
   }
 
@@ -112,11 +111,7 @@ final class ClockFit {
     }
     double[] unknowns = prior.unknowns(mean);
     unknowns[ClockPrior.HARDNESS] = Math.min(ClockPrior.HARDEST, unknowns[ClockPrior.HARDNESS]);
-    List<ClockEstimate.Met> met = new ArrayList<>();
-    for (ClockFact fact : facts) {
-      met.add(fit.met(fact, unknowns));
-    }
-    return new ClockEstimate(kind, prior, unknowns, scaled(cov, prior), met);
+    return new ClockEstimate(kind, prior, unknowns, scaled(cov, prior), met(kind, facts, unknowns));
   }
 
   private static ClockFact assumed(double potLife) {
@@ -159,7 +154,7 @@ final class ClockFit {
   }
 
   /** What a fact would be of such a resin, on the scale that it is compared on. */
-  private double predicted(ClockFact fact, double[] unknowns) {
+  private static double predicted(ResinKind kind, ClockFact fact, double[] unknowns) {
     Chemistry chemistry = ClockPrior.chemistry(kind, unknowns);
     BodyHistory body = fact.body();
     return switch (fact.kind()) {
@@ -169,7 +164,7 @@ final class ClockFit {
       case THICK -> log(chemistry, body, QuickRun.Until.GEL, QuickRun.Moments::tooThick);
       case GEL, TACK_FREE, RECOAT ->
           log(chemistry, body, QuickRun.Until.GEL, QuickRun.Moments::gels);
-      case DEMOULD, FULL_CURE -> hard(body, unknowns);
+      case DEMOULD, FULL_CURE -> hard(kind, body, unknowns);
       case DEEPEST, PEAK ->
           QuickRun.of(chemistry, null, body, CureEngine.MOST_MINUTES, QuickRun.Until.ALL).peakC();
     };
@@ -184,7 +179,7 @@ final class ClockFit {
         orNever(of.apply(QuickRun.of(chemistry, null, body, CureEngine.MOST_MINUTES, until))));
   }
 
-  private double hard(BodyHistory piece, double[] unknowns) {
+  private static double hard(ResinKind kind, BodyHistory piece, double[] unknowns) {
     Targets targets = targets(kind, unknowns);
     QuickRun.Moments run =
         QuickRun.of(
@@ -228,12 +223,13 @@ final class ClockFit {
         off[at.length + i] = before[at.length + i];
         continue;
       }
-      off[at.length + i] = believed(fact, (predicted(fact, unknowns) - fact.target()) / fact.sd());
+      off[at.length + i] =
+          believed(fact, (predicted(kind, fact, unknowns) - fact.target()) / fact.sd());
     }
     if (silent != null && before != null && changed == ClockPrior.THICKNESS) {
       off[off.length - 1] = before[off.length - 1];
     } else if (silent != null) {
-      off[off.length - 1] = (hard(silent.piece, unknowns) - silent.usual) / silent.sd;
+      off[off.length - 1] = (hard(kind, silent.piece, unknowns) - silent.usual) / silent.sd;
     }
     return off;
   }
@@ -340,7 +336,7 @@ final class ClockFit {
   private record Cut(RealVector mean, RealMatrix covariance) {}
 
   private Cut cut(double[] at, RealMatrix cov, ClockFact fact) {
-    ToDoubleFunction<double[]> of = u -> predicted(fact, prior.unknowns(u));
+    ToDoubleFunction<double[]> of = u -> predicted(kind, fact, prior.unknowns(u));
     double here = of.applyAsDouble(at);
     RealVector slope = new ArrayRealVector(at.length);
     for (int j = 0; j < at.length; j++) {
@@ -361,8 +357,13 @@ final class ClockFit {
     return new Cut(mean, narrower);
   }
 
-  private ClockEstimate.Met met(ClockFact fact, double[] unknowns) {
-    double comes = predicted(fact, unknowns);
+  /** How well a resin of such unknowns meets each fact. */
+  static List<ClockEstimate.Met> met(ResinKind kind, List<ClockFact> facts, double[] unknowns) {
+    return facts.stream().map(f -> met(kind, f, unknowns)).toList();
+  }
+
+  private static ClockEstimate.Met met(ResinKind kind, ClockFact fact, double[] unknowns) {
+    double comes = predicted(kind, fact, unknowns);
     double off = (comes - fact.target()) / fact.sd();
     double counted =
         switch (fact.side()) {

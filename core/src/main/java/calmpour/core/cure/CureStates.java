@@ -27,7 +27,8 @@ public record CureStates(
     @Nullable Moment fullCure,
     @Nullable Heat heat) {
   /**
-   * A moment and how early or late it may fall, given how far label and room may be off.
+   * A moment and how early or late it may fall, nineteen times in twenty, given how far the bottle,
+   * the room and what is known of the resin may be off.
    *
    * @param latestMinutes null when it may never come to that
    */
@@ -97,10 +98,10 @@ public record CureStates(
    * How warm it gets when it is left where it is.
    *
    * @param peakC its warmest
-   * @param leastPeakC with label and room on our side
-   * @param mostPeakC with both against us
+   * @param leastPeakC one in ten stays cooler, as bottles, rooms and what is known of the resin go
+   * @param mostPeakC one in ten gets warmer
    * @param used heat made beside that from which on it drives itself; from 1 on it runs away
-   * @param mostUsed the same with label and room against us
+   * @param mostUsed the most of it that is looked at
    */
   public record Heat(
       double peakC,

@@ -29,7 +29,8 @@ import org.jspecify.annotations.Nullable;
  * @param strength what stronger and weaker mean here; null for a clear cup
  * @param look of the thinnest layer poured from it; null when nothing is
  * @param thickensSeconds end of its working time
- * @param thickensEarliestSeconds the same when label and room are both against us
+ * @param thickensEarliestSeconds as early as bottle, room and what is known of the resin make it,
+ *     19 times in 20
  * @param tooThickSeconds when a drawn thread holds
  * @param peak how warm it would get if it were forgotten full; null where a rule of thumb stands in
  * @param layers what becomes of what is poured from it, by line and layer
@@ -279,9 +280,9 @@ public record Cup(
   /**
    * How warm a cup gets that is forgotten full: a caution, never a breach by itself.
    *
-   * @param mostC with label and room against us
+   * @param mostC of which one in ten gets more
    * @param heatUsed heat it makes beside that from which on it drives itself; from 1 on it does
-   * @param mostHeatUsed the same with label and room against us
+   * @param mostHeatUsed the most of it that is looked at
    */
   public record Peak(
       double peakC, double mostC, int atSeconds, double heatUsed, double mostHeatUsed) {}

@@ -32,7 +32,7 @@ public final class Facts {
   /**
    * When a cup's working time ends, seconds from the first step.
    *
-   * @param earliestSeconds with label and room against us
+   * @param earliestSeconds as early as it comes, 19 times in 20
    */
   public record CupEnds(int seconds, int earliestSeconds) {}
 

@@ -104,7 +104,7 @@ public record RunState(
    * A cup with resin in it.
    *
    * @param thicksSeconds when it can no longer be poured
-   * @param earliestSeconds the same with label and room against us
+   * @param earliestSeconds the same as early as it comes, 19 times in 20
    * @param aheadSeconds how much sooner that is than if nothing had been measured; negative for
    *     later
    * @param empties whether everything planned has been poured from it

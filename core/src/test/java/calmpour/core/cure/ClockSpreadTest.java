@@ -96,7 +96,7 @@ class ClockSpreadTest {
     near(of + ", gel", five.gels(), gel);
     if (cup) {
       double wide = five.heat().mostPeakC() - five.heat().leastPeakC();
-      assertThat(wide / (2 * 1.96 * sd(peak))).as(of + ", peak").isBetween(0.85, 1.2);
+      assertThat(wide / (2 * 1.2816 * sd(peak))).as(of + ", peak").isBetween(0.85, 1.2);
     } else {
       near(of + ", out", five.demould(), out);
     }
