@@ -228,9 +228,11 @@ export const MAKE_FIELDS: FieldSpec[] = [
       ["POLYPROPYLENE", "polypropylene"],
       ["POLYETHYLENE", "polyethylene"],
       ["LATEX", "latex"],
+      ["WOODEN_FORM", "wooden form"],
       ["OTHER", "something else"],
     ],
   },
+  { path: "make.wallMm", label: "Wall", kind: "number", quantity: "LENGTH", width: 110 },
   {
     path: "make.finish",
     label: "Inside is",

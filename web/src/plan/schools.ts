@@ -240,6 +240,16 @@ export const SCHOOLS: School[] = [
         width: 150,
       },
       {
+        path: "care.standsOn",
+        label: "Moulds stand on",
+        kind: "choice",
+        width: 165,
+        choices: [
+          ["BOARD", "a board"],
+          ["STONE", "stone or metal"],
+        ],
+      },
+      {
         path: "care.leaving",
         label: "Leaves the house",
         kind: "choice",

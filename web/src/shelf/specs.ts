@@ -357,7 +357,10 @@ export function toolSpecs(kind: string): FieldSpec[] {
         ] as const)
       : []),
     ...(kind === "PRESSURE_POT"
-      ? ([{ path: "ratedKPa", label: "Rated for", kind: "number", symbol: "kPa" }] as const)
+      ? ([
+          { path: "ratedKPa", label: "Rated for", kind: "number", quantity: "PRESSURE" },
+          { path: "workKPa", label: "Set to", kind: "number", quantity: "PRESSURE" },
+        ] as const)
       : []),
   ];
 }

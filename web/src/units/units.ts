@@ -19,6 +19,7 @@ export const METRIC: Units = {
   LENGTH: { symbol: "mm", digits: 0, scale: 1, zeroAt: 0 },
   TEMPERATURE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
   TEMPERATURE_DIFFERENCE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
+  PRESSURE: { symbol: "kPa", digits: 0, scale: 1, zeroAt: 0 },
 };
 
 const US_SHOWN: Record<Quantity, { unit: UnitLine["unit"]; symbol: string; digits: number }> = {
@@ -27,6 +28,7 @@ const US_SHOWN: Record<Quantity, { unit: UnitLine["unit"]; symbol: string; digit
   LENGTH: { unit: "INCH", symbol: "in", digits: 2 },
   TEMPERATURE: { unit: "FAHRENHEIT", symbol: "°F", digits: 0 },
   TEMPERATURE_DIFFERENCE: { unit: "FAHRENHEIT_DIFFERENCE", symbol: "°F", digits: 1 },
+  PRESSURE: { unit: "PSI", symbol: "psi", digits: 0 },
 };
 
 /** US units with the server's factors; metric where it does not name one. */

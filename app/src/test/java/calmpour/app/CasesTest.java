@@ -129,6 +129,74 @@ class CasesTest {
     assertThat(rescue.get("takeOutG").asDouble()).isPositive();
   }
 
+  /** Half a layer lies in its mould before anything is set into it. */
+  @Test
+  void noEmbedGoesInBeforeItsPour() throws IOException {
+    JsonNode plan = plan("half-fill-embeds-6");
+    assertThat(rules(plan)).doesNotContain("EMBED_TOO_EARLY");
+    int checked = 0;
+    for (JsonNode task : plan.get("tasks")) {
+      String id = task.get("id").asString();
+      if (id.contains("/EMBED/") && id.endsWith("/HALF_FILL")) {
+        String at = id.substring(id.indexOf("/EMBED/") + 7, id.lastIndexOf('/'));
+        String[] lineLayer = at.split("\\.", 2);
+        for (JsonNode pour : plan.get("tasks")) {
+          boolean its =
+              pour.get("kind").asString().equals("POUR")
+                  && firstHalf(pour.get("pourId").asString(), lineLayer);
+          if (its) {
+            assertThat(task.get("startSeconds").asInt())
+                .as(id)
+                .isGreaterThanOrEqualTo(pour.get("endSeconds").asInt());
+            checked++;
+          }
+        }
+      }
+    }
+    assertThat(checked).isGreaterThan(3);
+  }
+
+  /** A pour id is line.cavity.layer.half, counted from 1. */
+  private static boolean firstHalf(String pourId, String[] lineLayer) {
+    String[] of = pourId.split("\\.", -1);
+    return of.length == 4
+        && of[3].equals("1")
+        && of[0].equals(lineLayer[0])
+        && of[2].equals(lineLayer[1]);
+  }
+
+  /** One weighing pinned to later: two pairs of hands still never meet at a cup. */
+  @Test
+  void aPinBreaksNothingThatItDoesNotForce() throws IOException {
+    assertThat(rules(plan("pin-two-at-a-cup-16"))).doesNotContain("CUP_TWICE");
+  }
+
+  /** The same lines from the last to the first: as many batches, as much resin, nothing broken. */
+  @ParameterizedTest
+  @ValueSource(strings = {"order-dependent-14", "order-dependent-43"})
+  void theOrderOfLinesMakesNoOtherPlan(String name) throws IOException {
+    ObjectNode backwards = (ObjectNode) json(name);
+    ArrayNode pieces = RunningApp.JSON.createArrayNode();
+    for (int i = backwards.get("pieces").size() - 1; i >= 0; i--) {
+      pieces.add(backwards.get("pieces").get(i));
+    }
+    backwards.set("pieces", pieces);
+    JsonNode one = plan(name);
+    JsonNode other = app.post("/api/plan", backwards).body().get("plan");
+    assertThat(other.get("batches").size()).isEqualTo(one.get("batches").size());
+    assertThat(other.get("totals").get("resinG").asDouble())
+        .isCloseTo(one.get("totals").get("resinG").asDouble(), within(1e-6));
+    assertThat(breaches(one)).isZero();
+    assertThat(breaches(other)).isZero();
+  }
+
+  private static long breaches(JsonNode plan) {
+    return plan.get("findings")
+        .valueStream()
+        .filter(f -> f.get("severity").asString().equals("BREACH"))
+        .count();
+  }
+
   /** Twelve, 13.45 and 12 mL that were read as 24, 16 and 21.6. */
   @ParameterizedTest
   @CsvSource({
@@ -277,6 +345,10 @@ class CasesTest {
         .filter(t -> t.get("id").asString().equals(id))
         .findFirst()
         .orElseThrow(() -> new AssertionError("no task " + id));
+  }
+
+  private static List<String> rules(JsonNode plan) {
+    return plan.get("findings").valueStream().map(f -> f.get("rule").asString()).toList();
   }
 
   private static JsonNode found(JsonNode plan, String rule) {

@@ -173,6 +173,36 @@ class MouldScreensTest {
   }
 
   @Test
+  void aResinsClockShowsWhatItRestsOnAndWhatDoesNotFit() {
+    Page page = open(demo, "/#/shelf/resins");
+    button(page, "Deep clear resin 2:1").click();
+    Locator clock =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("This resin’s clock"));
+    assertThat(clock.getByRole(AriaRole.ROW)).hasCount(9);
+    assertThat(clock).containsText("Out of the mould, 100 mm deep");
+    assertThat(clock).containsText("too little is known for one figure");
+    assertThat(clock).not().containsText("does not fit");
+    button(page, "Add a depth").click();
+    Locator row =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Demould by depth 4"));
+    row.getByLabel("At a depth of").fill("50");
+    row.getByLabel("demould after").fill("6");
+    assertThat(clock).containsText("does not fit the rest");
+    row.getByLabel("demould after").fill("0");
+    button(page, "Save").click();
+    assertThat(row.getByLabel("demould after"))
+        .hasAccessibleDescription(Pattern.compile("between 0.05 and 336"));
+    row.getByRole(AriaRole.BUTTON).or(button(page, "Remove").last()).last().click();
+    button(page, "Add a pot life").click();
+    Locator potLife =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Pot life 1"));
+    potLife.getByLabel("Pot life").fill("200");
+    potLife.getByLabel("for a mass of").fill("100");
+    potLife.getByLabel("at", new Locator.GetByLabelOptions().setExact(true)).fill("33");
+    assertThat(clock).containsText("Pot life of 100 g at 33 °C");
+  }
+
+  @Test
   void dropsAreWeighedAndANewColourIsMadeOfThem() {
     Page page = open(demo, "/#/shelf/colourants");
     button(page, "Add a colourant").click();

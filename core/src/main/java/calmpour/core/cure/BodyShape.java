@@ -1,6 +1,10 @@
 package calmpour.core.cure;
 
+import calmpour.core.habit.Care;
 import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
+import org.jspecify.annotations.Nullable;
 
 /** How a body of resin lies, which decides how it loses its heat. */
 public sealed interface BodyShape {
@@ -49,7 +53,7 @@ public sealed interface BodyShape {
     }
 
     /** The same fill in something else. */
-    InMould in(Around other) {
+    public InMould in(Around other) {
       return new InMould(openCm2, wettedCm2, depthMm, acrossMm, other);
     }
 
@@ -90,20 +94,39 @@ public sealed interface BodyShape {
   /**
    * What a fill lies in and stands on, which decides how it gives off its heat: W/(m²·K) by
    * radiation, convection and conduction through the layers; reckoned, no source.
+   *
+   * @param top from its open surface
+   * @param sides through the walls
+   * @param base through the floor into what it stands on
    */
-  enum Around {
-    SILICONE_ON_BOARD(12, 8, 10),
-    SILICONE_ON_STONE(12, 8, 15),
-    WOODEN_FORM(9, 4, 4);
+  record Around(double top, double sides, double base) {
+    /** Of thin rubber, mm; what is thicker keeps the heat in. */
+    private static final double THIN_MM = 5;
 
-    final double top;
-    final double sides;
-    final double base;
+    /** How rubber conducts heat, W/(m·K); the usual figure for silicone, from memory. */
+    private static final double RUBBER = 0.2;
 
-    Around(double top, double sides, double base) {
-      this.top = top;
-      this.sides = sides;
-      this.base = base;
+    public static final Around SILICONE_ON_BOARD = new Around(12, 8, 10);
+    public static final Around SILICONE_ON_STONE = new Around(12, 8, 15);
+    public static final Around WOODEN_FORM = new Around(9, 4, 4);
+
+    /**
+     * @param mould null where none is known
+     * @param on what moulds stand on here
+     */
+    public static Around of(@Nullable Mould mould, Care.StandsOn on) {
+      MouldMake make = mould == null ? null : mould.make();
+      if (make != null && make.material() == MouldMake.Material.WOODEN_FORM) {
+        return WOODEN_FORM;
+      }
+      Around thin = on == Care.StandsOn.STONE ? SILICONE_ON_STONE : SILICONE_ON_BOARD;
+      Double wall = make == null ? null : make.wallMm();
+      return wall == null || wall <= THIN_MM ? thin : thin.behind((wall - THIN_MM) / 1_000);
+    }
+
+    /** Behind so much more rubber, m: resistances in a row. */
+    private Around behind(double more) {
+      return new Around(top, 1 / (1 / sides + more / RUBBER), 1 / (1 / base + more / RUBBER));
     }
   }
 

@@ -78,9 +78,9 @@ record HeatLoss(
     double open = mould.openCm2() * CM2;
     double wetted = mould.wettedCm2() * CM2;
     double floor = Math.min(wetted, volumeM3 / (mould.depthMm() * MM));
-    double top = mould.around().top * open;
-    double under = mould.around().base * floor;
-    double sides = mould.around().sides * (wetted - floor);
+    double top = mould.around().top() * open;
+    double under = mould.around().base() * floor;
+    double sides = mould.around().sides() * (wetted - floor);
     double surface = open + wetted;
     double rubber = RUBBER_J_PER_M3_K * RUBBER_M * wetted;
     if (mould.acrossMm() < mould.depthMm()) {

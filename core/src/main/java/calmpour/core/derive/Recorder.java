@@ -45,6 +45,11 @@ public final class Recorder {
     return step == null ? Optional.empty() : Optional.of(open(step));
   }
 
+  /** Everything that was noted. */
+  public List<Derivation> derivations() {
+    return steps == null ? List.of() : steps.values().stream().map(this::open).toList();
+  }
+
   private Derivation open(Step step) {
     List<Derivation.Input> inputs = new ArrayList<>();
     for (Derivation.Input given : step.inputs) {

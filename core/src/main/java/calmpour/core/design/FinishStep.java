@@ -19,6 +19,9 @@ public record FinishStep(
   public static final Range TIMES = new Range(1, 12);
   private static final int WITH_LENGTH = 200;
 
+  /** Varnish is hard enough to polish after a day; common practice, no source. */
+  private static final double POLISHED_AFTER = 24;
+
   /** What is done; the times beside each are starting values, no source. */
   public enum Kind {
     TRIM_FLASH(2, 0, 1),
@@ -47,6 +50,23 @@ public record FinishStep(
         .within("times", times, TIMES)
         .atMost("with", with, WITH_LENGTH)
         .orThrow();
+  }
+
+  /** Until the same can be done once more, h: dry to the touch; common practice, no source. */
+  public double againHours() {
+    double dry =
+        switch (kind) {
+          case VARNISH -> 2;
+          case PAINT -> 1;
+          case TRIM_FLASH, GLUE_FITTINGS, POLISH -> 0;
+        };
+    return Math.max(waitHours, dry);
+  }
+
+  /** Until it can come after another step, h: varnish is polished a day later. */
+  public double afterHours(@Nullable FinishStep before) {
+    boolean polished = kind == Kind.POLISH && before != null && before.kind == Kind.VARNISH;
+    return polished ? Math.max(waitHours, POLISHED_AFTER) : waitHours;
   }
 
   /** With the usual times. */

@@ -54,6 +54,7 @@ public record Placing(
   /**
    * A bubble, flake or grain: Stokes, where it holds.
    *
+   * @param poured minute from which on there is a layer to put it in
    * @param diameterMm its size, more than 0
    * @param layerMm depth of the layer
    * @param toleranceMm how far it may be from where it was put
@@ -61,6 +62,7 @@ public record Placing(
    */
   public static Placing small(
       CureRun run,
+      double poured,
       double diameterMm,
       double density,
       double mixDensity,
@@ -70,7 +72,7 @@ public record Placing(
       throw new IllegalArgumentException(
           "Placing diameterMm (" + diameterMm + ") is too large or too quick for Stokes");
     }
-    return of(run, diameterMm, density, mixDensity, layerMm, toleranceMm, 1);
+    return of(run, poured, diameterMm, density, mixDensity, layerMm, toleranceMm, 1);
   }
 
   /** Whether Stokes holds: a tenth of the layer at most, and slow in the mix at its thinnest. */
@@ -88,11 +90,13 @@ public record Placing(
   /**
    * Something larger, taken as a ball of the same volume, with drag for its speed and its walls.
    *
+   * @param poured minute from which on there is a layer to put it in
    * @param displacesMl of one
    * @param acrossMm how wide the layer is
    */
   public static Placing large(
       CureRun run,
+      double poured,
       double displacesMl,
       double density,
       double mixDensity,
@@ -101,11 +105,12 @@ public record Placing(
       double toleranceMm) {
     double diameter = Math.cbrt(6 * displacesMl * 1_000 / Math.PI);
     double slowed = Drift.betweenWalls(diameter, acrossMm);
-    return of(run, diameter, density, mixDensity, layerMm, toleranceMm, slowed);
+    return of(run, poured, diameter, density, mixDensity, layerMm, toleranceMm, slowed);
   }
 
   private static Placing of(
       CureRun run,
+      double poured,
       double diameterMm,
       double density,
       double mixDensity,
@@ -116,23 +121,26 @@ public record Placing(
     Embed.Tendency tendency = Embed.tendency(density, mixDensity);
     double free = Math.max(0, layerMm - diameterMm);
     double until = run.tooThick() == null ? run.lasts() : run.tooThick();
-    double atOnce = Drift.untilGel(run, 0, diameterMm, lighter, mixDensity, slowed);
+    // As heavy as the mix to within what anybody knows of it: it stays where it is put.
+    boolean hovers = tendency == Embed.Tendency.HOVERS;
+    double atOnce =
+        hovers ? 0 : Drift.untilGel(run, poured, diameterMm, lighter, mixDensity, slowed);
     double travels = Math.min(free, atOnce);
     Ends ends =
-        tendency == Embed.Tendency.HOVERS || atOnce < free
+        hovers || atOnce < free
             ? Ends.WHERE_IT_IS
             : tendency == Embed.Tendency.SINKS ? Ends.FLOOR : Ends.SURFACE;
     if (free <= toleranceMm) {
-      return new Placing(tendency, ends, free, travels, 0.0, until, Way.TOUCHES_BOTH);
+      return new Placing(tendency, ends, free, travels, poured, until, Way.TOUCHES_BOTH);
     }
     if (atOnce <= toleranceMm) {
-      return new Placing(tendency, ends, free, travels, 0.0, until, Way.ANY_TIME);
+      return new Placing(tendency, ends, free, travels, poured, until, Way.ANY_TIME);
     }
-    double last = Math.max(0, until - LEAST_WINDOW);
+    double last = Math.max(poured, until - LEAST_WINDOW);
     if (Drift.untilGel(run, last, diameterMm, lighter, mixDensity, slowed) > toleranceMm) {
       return new Placing(tendency, ends, free, travels, null, until, Way.BED_OR_ANCHOR);
     }
-    double low = 0;
+    double low = poured;
     double high = last;
     while (high - low > FINEST) {
       double middle = (low + high) / 2;

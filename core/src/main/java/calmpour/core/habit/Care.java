@@ -2,6 +2,7 @@ package calmpour.core.habit;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is done for moulds and pieces before, between and after the pours.
@@ -14,6 +15,7 @@ import calmpour.core.check.Range;
  * @param lampMinutes under the lamp, where that is how bubbles are brought up
  * @param leaving when a piece is ready to hand over
  * @param leavingDays for those who wait longer than the label, days lying flat
+ * @param standsOn what moulds stand on while they cure; null for a board
  */
 public record Care(
     BubbleMethod bubbles,
@@ -23,7 +25,8 @@ public record Care(
     double embedDryMinutes,
     double lampMinutes,
     Leaving leaving,
-    double leavingDays) {
+    double leavingDays,
+    @Nullable StandsOn standsOn) {
   public static final Range MOULD_DRY_MINUTES = new Range(0, 1_440);
   public static final Range HALF_FILL_REST_MINUTES = new Range(0, 120);
   public static final Range EMBED_DRY_MINUTES = new Range(0, 2_880);
@@ -56,11 +59,44 @@ public record Care(
     RELEASE_SPRAY
   }
 
+  /** What moulds stand on: stone takes their heat away. */
+  public enum StandsOn {
+    BOARD,
+    STONE
+  }
+
   /** When a piece is ready to hand over. */
   public enum Leaving {
     FULL_CURE,
     /** Not before so many days have passed. */
     AFTER_DAYS
+  }
+
+  /** Moulds standing on a board. */
+  public Care(
+      BubbleMethod bubbles,
+      MouldPrep moulds,
+      double mouldDryMinutes,
+      double halfFillRestMinutes,
+      double embedDryMinutes,
+      double lampMinutes,
+      Leaving leaving,
+      double leavingDays) {
+    this(
+        bubbles,
+        moulds,
+        mouldDryMinutes,
+        halfFillRestMinutes,
+        embedDryMinutes,
+        lampMinutes,
+        leaving,
+        leavingDays,
+        null);
+  }
+
+  /** What moulds stand on here. */
+  public StandsOn knownStandsOn() {
+    return standsOn == null ? StandsOn.BOARD : standsOn;
   }
 
   public Care {
@@ -85,7 +121,8 @@ public record Care(
         embedDryMinutes,
         lampMinutes,
         leaving,
-        leavingDays);
+        leavingDays,
+        standsOn);
   }
 
   public Care withMoulds(MouldPrep other) {
@@ -97,6 +134,7 @@ public record Care(
         embedDryMinutes,
         lampMinutes,
         leaving,
-        leavingDays);
+        leavingDays,
+        standsOn);
   }
 }

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param benchWidthMm room it takes on the bench
  * @param opensBy how it likes to be opened
  * @param copies how many alike there are; null when nobody has said
+ * @param wallMm how thick its wall is; null when nobody has said
  */
 public record MouldMake(
     @Nullable Material material,
@@ -32,7 +33,9 @@ public record MouldMake(
     @Nullable Double benchWidthMm,
     @Nullable String opensBy,
     @Nullable String notes,
-    @Nullable Integer copies) {
+    @Nullable Integer copies,
+    @Nullable Double wallMm) {
+  public static final Range WALL_MM = new Range(0.5, 200);
   public static final Range COPIES = new Range(1, 500);
   public static final Range BENCH_LENGTH_MM = new Range(5, 2_000);
   public static final Range BENCH_WIDTH_MM = new Range(5, 2_000);
@@ -47,6 +50,8 @@ public record MouldMake(
     POLYPROPYLENE,
     POLYETHYLENE,
     LATEX,
+    /** Boards, sealed; for deep blocks. */
+    WOODEN_FORM,
     OTHER
   }
 
@@ -72,8 +77,41 @@ public record MouldMake(
     OPEN_SIDE
   }
 
+  /** Of a mould whose wall nobody has measured. */
+  public MouldMake(
+      @Nullable Material material,
+      @Nullable Finish finish,
+      @Nullable Opening opening,
+      @Nullable Front front,
+      @Nullable Boolean levelBase,
+      @Nullable Boolean undercuts,
+      @Nullable Boolean narrowMouth,
+      @Nullable Boolean pressureFit,
+      @Nullable Double benchLengthMm,
+      @Nullable Double benchWidthMm,
+      @Nullable String opensBy,
+      @Nullable String notes,
+      @Nullable Integer copies) {
+    this(
+        material,
+        finish,
+        opening,
+        front,
+        levelBase,
+        undercuts,
+        narrowMouth,
+        pressureFit,
+        benchLengthMm,
+        benchWidthMm,
+        opensBy,
+        notes,
+        copies,
+        null);
+  }
+
   public MouldMake {
     new Check()
+        .within("wallMm", wallMm, WALL_MM)
         .within("benchLengthMm", benchLengthMm, BENCH_LENGTH_MM)
         .within("benchWidthMm", benchWidthMm, BENCH_WIDTH_MM)
         .atMost("opensBy", opensBy, NOTE_LENGTH)

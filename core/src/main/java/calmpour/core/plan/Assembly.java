@@ -20,8 +20,10 @@ import calmpour.core.tint.StrengthSteps;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** Puts masses and times together into the plan that everybody reads. */
@@ -413,18 +415,9 @@ final class Assembly {
         "min",
         Formula.POUR_END,
         step -> {
-          for (Task.Kind kind : Task.Kind.values()) {
-            int sum =
-                tasks.stream()
-                    .filter(t -> t.batch() == batch.number() && t.kind() == kind)
-                    .filter(t -> t.endSeconds() <= pour.endSeconds())
-                    .mapToInt(t -> t.endSeconds() - t.startSeconds())
-                    .sum();
-            if (sum > 0) {
-              String name = kind.name().toLowerCase(Locale.ROOT).replace('_', ' ');
-              step.given(name, null, sum / 60.0, "min", Origin.CHOSEN);
-            }
-          }
+          until(batch, pour, tasks)
+              .forEach(
+                  (what, seconds) -> step.given(what, null, seconds / 60.0, "min", Origin.CHOSEN));
         });
     double contact = (batch.contactSeconds() - batch.startSeconds()) / 60.0;
     double working = (cup.thickensSeconds() - batch.contactSeconds()) / 60.0;
@@ -438,6 +431,39 @@ final class Assembly {
                 .from("working time", "cup/" + cup.id() + "/workingTimeMinutes", working, "min")
                 .given("margin", null, job.session().habits().marginMinutes(), "min", Origin.CHOSEN)
                 .from("last pour ends", ends, sinceStart, "min"));
+  }
+
+  /**
+   * What there was to do, one thing after the other, from the start of a batch until a pour has
+   * ended, s: back from the pour, always to what ended last before; what lies between is waiting.
+   */
+  private static Map<String, Integer> until(Batch batch, Cup.Pour pour, List<Task> tasks) {
+    List<Task> before =
+        tasks.stream()
+            .filter(t -> t.batch() == batch.number() && t.takesSeconds() > 0)
+            .sorted(Comparator.comparingInt(Task::endSeconds).thenComparingInt(Task::startSeconds))
+            .toList();
+    Map<String, Integer> spent = new LinkedHashMap<>();
+    int at = pour.endSeconds();
+    while (at > batch.startSeconds()) {
+      Task last = null;
+      for (Task task : before) {
+        boolean itself = at != pour.endSeconds() || pour.id().equals(task.pourId());
+        last = task.endSeconds() <= at && itself ? task : last;
+      }
+      int ended = last == null ? batch.startSeconds() : last.endSeconds();
+      if (ended < at) {
+        spent.merge("waiting", at - Math.max(ended, batch.startSeconds()), Integer::sum);
+      }
+      if (last == null) {
+        break;
+      }
+      int began = Math.max(last.startSeconds(), batch.startSeconds());
+      String name = last.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+      spent.merge(name, Math.max(0, ended - began), Integer::sum);
+      at = began;
+    }
+    return spent;
   }
 
   static int marginSeconds(Habits habits) {

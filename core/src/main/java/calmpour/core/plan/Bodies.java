@@ -92,7 +92,10 @@ final class Bodies {
     BodyShape shape =
         level.coat()
             ? new BodyShape.Spread(level.coatAreaCm2(), level.volumeMl() / level.coatAreaCm2() * 10)
-            : BodyShape.InMould.of(line.profile(), level.fromMm(), level.toMm(), level.volumeMl());
+            : BodyShape.InMould.of(line.profile(), level.fromMm(), level.toMm(), level.volumeMl())
+                .in(
+                    BodyShape.Around.of(
+                        line.mould(), job.session().habits().care().knownStandsOn()));
     Segment lying = new Segment(0, massG, shape, room()).tinted(TintShift.of(cup.stirred(job)));
     Task loaded = times.task(Times.batch(batch.number(), Task.Kind.IN_BOX));
     Double boxC = loaded == null ? null : boxC(loaded);

@@ -19,6 +19,9 @@ import java.util.List;
 
 /** Writes down how the masses of a cup and of its pours came about. */
 final class CupNotes {
+  /** Beyond that something else than rounding up to milligrams made it more, g. */
+  private static final double WHOLE_MILLIGRAMS = 0.002;
+
   private final Job job;
   private final Recorder recorder;
   private final ResinSystem resin;
@@ -67,6 +70,12 @@ final class CupNotes {
               .given("overage", null, habits.overagePercent(), "%", Origin.CHOSEN)
               .given("moulds may take more", null, mayTakeMore, "g", Origin.MEASURED);
           clings(step, cup.kind(), clings);
+          double exact =
+              clings.contentFor(poured * (1 + habits.overagePercent() / 100) + mayTakeMore);
+          if (content - exact > WHOLE_MILLIGRAMS) {
+            step.given(
+                "more, so that doses are whole", null, content - exact, "g", Origin.WORKED_OUT);
+          }
         });
     double resinG = Milligrams.grams(cup.resinMg());
     recorder.note(
@@ -174,7 +183,8 @@ final class CupNotes {
           step.from("resin", "resin/density", resin.mixedDensity(), "g/mL");
           for (Tint.Share share : cup.tint().shares()) {
             var colourant = share.colourant();
-            step.given("true density", colourant.name(), colourant.knownTrueDensity(), "g/mL");
+            step.given("in 1 g of resin", colourant.name(), share.gPerGResin(), "g", Origin.CHOSEN)
+                .given("true density", colourant.name(), colourant.knownTrueDensity(), "g/mL");
           }
         });
   }
@@ -219,22 +229,34 @@ final class CupNotes {
           } else if (fill.volumeMl() != null) {
             step.given("layer", null, fill.volumeMl(), "mL", Origin.CHOSEN);
           } else if (fill.massG() != null) {
-            step.given("layer", null, fill.massG(), "g", Origin.CHOSEN);
+            double density = cup.tint().mixDensity();
+            step.given("layer", null, fill.massG(), "g", Origin.CHOSEN)
+                .from("density of the mix", cupAt + "/mixDensity", density, "g/mL");
           } else {
             double deep = level.toMm() - level.fromMm();
             step.given("mould depth", line.name(), line.profile().depthMm(), "mm", Origin.MEASURED)
-                .given("layer", null, deep, "mm", Origin.CHOSEN);
+                .given("layer", null, deep, "mm", Origin.CHOSEN)
+                .given(
+                    "holds up to there",
+                    line.name(),
+                    line.profile().volumeAtMl(level.toMm()),
+                    "mL",
+                    Origin.MEASURED)
+                .given(
+                    "holds below",
+                    line.name(),
+                    line.profile().volumeAtMl(level.fromMm()),
+                    "mL",
+                    Origin.MEASURED);
           }
           for (Job.EmbedIn inside : level.embeds()) {
             String name = inside.embed().name();
             step.given("displaced by", name, inside.displacesMl(), "mL", Origin.MEASURED);
           }
-          if (level.colours().size() > 1) {
-            double share = pour.volumeMl() * pour.parts() / level.colours().size();
-            step.given("this colour", pour.colour().name(), share, "mL", Origin.CHOSEN);
-          }
-          if (pour.parts() > 1) {
-            step.given("in parts", null, pour.parts(), "", Origin.WORKED_OUT);
+          double share = pour.volumeMl() / level.volumeMl();
+          if (Math.abs(share - 1) > 1e-9) {
+            // One of several colours, halves, or parts that one cup cannot hold.
+            step.given("of the layer", null, share * 100, "%", Origin.WORKED_OUT);
           }
         });
     recorder.note(
@@ -242,10 +264,15 @@ final class CupNotes {
         Milligrams.grams(pour.massMg()),
         "g",
         Formula.POUR_MASS,
-        step ->
-            step.from("volume", at + "/volumeMl", pour.volumeMl(), "mL")
-                .from(
-                    "density of the mix", cupAt + "/mixDensity", cup.tint().mixDensity(), "g/mL"));
+        step -> {
+          double density = cup.tint().mixDensity();
+          step.from("volume", at + "/volumeMl", pour.volumeMl(), "mL")
+              .from("density of the mix", cupAt + "/mixDensity", density, "g/mL");
+          double more = Milligrams.grams(pour.massMg()) - pour.volumeMl() * density;
+          if (more > WHOLE_MILLIGRAMS) {
+            step.given("stays in the cup of all colours", null, more, "g", Origin.ASSUMED);
+          }
+        });
   }
 
   private void noteDoses(MixSheet.FilledCup cup, String at, double resinG) {
@@ -255,6 +282,10 @@ final class CupNotes {
     for (int i = 0; i < cup.doses().size(); i++) {
       Dosing.Counted dose = cup.doses().get(i);
       String its = at + dose.colourant().id();
+      if (dose.by() == Dosing.By.WITH_MIX) {
+        noteShare(dose, its, resinG);
+        continue;
+      }
       double asked = percents.get(i) * strength;
       recorder.note(
           its + "/wantedG",
@@ -276,6 +307,23 @@ final class CupNotes {
     }
   }
 
+  /** A cup's share of what was counted into the whole mix. */
+  private void noteShare(Dosing.Counted dose, String its, double resinG) {
+    recorder.note(
+        its + "/massG",
+        Milligrams.grams(Milligrams.down(dose.massG())),
+        "g",
+        Formula.DOSE_WITH_MIX,
+        step ->
+            step.given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT)
+                .given(
+                    "in 1 g of resin, as counted",
+                    dose.colourant().name(),
+                    dose.massG() / resinG,
+                    "g",
+                    Origin.WORKED_OUT));
+  }
+
   private void noteCounted(Dosing.Counted dose, String its) {
     var colourant = dose.colourant();
     double mass = Milligrams.grams(Milligrams.down(dose.massG()));
@@ -289,7 +337,7 @@ final class CupNotes {
           case SCALE -> Formula.DOSE_WEIGHED;
           case STOCK -> Formula.DOSE_FROM_STOCK;
           case NOTHING -> Formula.DOSE_LEFT_OUT;
-          case WITH_MIX -> Formula.DOSE_WITH_MIX;
+          case WITH_MIX -> throw new IllegalStateException("bug: counted in the whole mix");
           case COUNT -> liquid ? Formula.DOSE_IN_DROPS : Formula.DOSE_IN_SCOOPS;
         },
         step -> {
@@ -357,20 +405,34 @@ final class CupNotes {
                   case SHOP_ALL, SHOP_LIQUIDS, SHOP_DROPS -> Origin.CHOSEN;
                   case RESIN, COLOURANT -> Origin.LABEL;
                 };
-            step.given(
-                    "limit",
-                    null,
-                    reading.limitPercent(),
-                    reading.basis() == LoadingBasis.DROPS_IN_10_ML ? "drops" : "%",
-                    origin)
-                .given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT);
+            boolean drops = reading.basis() == LoadingBasis.DROPS_IN_10_ML;
+            step.given("limit", null, reading.limitPercent(), basisWords(reading.basis()), origin)
+                .given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT)
+                .from("density of the resin", "resin/density", resin.mixedDensity(), "g/mL");
             for (Dosing.Counted dose : cup.doses()) {
               var colourant = dose.colourant();
               double mass = Milligrams.grams(Milligrams.down(dose.massG()));
-              step.from(colourant.name(), at + "/dose/" + colourant.id() + "/massG", mass, "g")
-                  .given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL");
+              boolean counts = reading.limit().counts(colourant);
+              String name = counts ? colourant.name() : colourant.name() + ", not counted";
+              step.from(name, at + "/dose/" + colourant.id() + "/massG", mass, "g");
+              if (drops) {
+                step.given("one drop", colourant.name(), colourant.knownDropG(), "g");
+              } else {
+                step.given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL");
+              }
             }
           });
     }
+  }
+
+  /** What a limit counts, as its unit. */
+  private static String basisWords(LoadingBasis basis) {
+    return switch (basis) {
+      case WEIGHT_OF_MIX -> "% by weight of the mix";
+      case WEIGHT_OF_RESIN -> "% by weight of the resin";
+      case VOLUME_OF_MIX -> "% by volume of the mix";
+      case VOLUME_OF_RESIN -> "% by volume of the resin";
+      case DROPS_IN_10_ML -> "drops in 10 mL of resin";
+    };
   }
 }

@@ -18,11 +18,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /** Masses of one batch: what goes into every cup, and so how much A and B. */
 final class MixSheet {
   /** A dose follows from the resin and the resin from the dose; twice is mostly enough. */
   private static final int TURNS = 4;
+
+  private static final int STOCK_TURNS = 12;
 
   private final Job job;
   private final Recorder recorder;
@@ -222,7 +225,9 @@ final class MixSheet {
           if (reserveG > 0) {
             step.given("clear reserve", null, reserveG, "g", Origin.CHOSEN);
           }
-          if (!lone || habits.mixing().twoCups()) {
+          // Poured over once into the cups, and once more where it is stirred on in a second one.
+          int over = (lone ? 0 : 1) + (habits.mixing().twoCups() ? 1 : 0);
+          for (int time = 0; time < over; time++) {
             CupNotes.clings(step, kind, limits.clings(kind));
           }
         });
@@ -278,6 +283,30 @@ final class MixSheet {
     return weighed(number, 0, massG, true, kind, List.of(cup), false);
   }
 
+  /**
+   * A cup that everything was mixed in, less what its stock cups keep of it, dosed for what is then
+   * in it. How much they keep follows from the doses, and these from that.
+   *
+   * @return null where the one never fits the other, or too little would be left to pour: then the
+   *     doses are counted as well as they can be
+   */
+  private @Nullable FilledCup withItsStock(FilledCup cup, long mixedMg) {
+    long stockMg = Milligrams.up(cup.stockExtraG());
+    for (int turn = 0; turn < STOCK_TURNS; turn++) {
+      long resinMg = mixedMg - stockMg;
+      if (resinMg < cup.pouredMg) {
+        return null;
+      }
+      FilledCup dosed = cup.holding(resinMg, dosing(cup.tint, resinMg, true));
+      long takenMg = Milligrams.up(dosed.stockExtraG());
+      if (takenMg == stockMg) {
+        return dosed;
+      }
+      stockMg = takenMg;
+    }
+    return null;
+  }
+
   private FilledBatch weighed(
       int number,
       int stage,
@@ -313,18 +342,12 @@ final class MixSheet {
     List<FilledCup> filled = cups;
     if (lone) {
       // The mix stays where it is, with what rounding up added; its doses are for that.
-      FilledCup whole = cups.get(0);
-      long stockMg = Milligrams.up(whole.stockExtraG());
-      for (int turn = 0; turn < TURNS; turn++) {
-        long resinMg = partAMg + partBMg - firstStaysMg - stockMg;
-        whole = whole.holding(resinMg, dosing(whole.tint, resinMg, stocked));
-        long takenMg = Milligrams.up(whole.stockExtraG());
-        if (takenMg == stockMg) {
-          break;
-        }
-        stockMg = takenMg;
-        whole = whole.holding(partAMg + partBMg - firstStaysMg - stockMg, whole.doses);
+      long mixedMg = partAMg + partBMg - firstStaysMg;
+      FilledCup whole = stocked ? withItsStock(cups.get(0), mixedMg) : null;
+      if (whole == null) {
+        whole = cups.get(0).holding(mixedMg, dosing(cups.get(0).tint, mixedMg, false));
       }
+      long stockMg = mixedMg - whole.resinMg;
       new CupNotes(job, recorder).noteAsMixed(whole, number, firstStaysMg + stockMg);
       filled = List.of(whole);
     }
@@ -372,6 +395,9 @@ final class MixSheet {
           step.from("part A", at + "/partA/massG", out.partA().massG(), "g")
               .from("part B", at + "/partB/massG", out.partB().massG(), "g");
           ratio(step);
+          if (resin.ratio().basis() == MixRatio.Basis.VOLUME) {
+            densities(step);
+          }
         });
   }
 

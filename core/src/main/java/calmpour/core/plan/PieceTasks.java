@@ -279,11 +279,13 @@ final class PieceTasks {
     PieceWork work = line.piece().workOrNone();
     String before = group.taskId(Task.Kind.DEMOULD);
     int turn = 0;
+    FinishStep last = null;
     for (FinishStep step : work.finishing()) {
       for (int t = 0; t < step.times(); t++) {
         turn++;
         String id = group.taskId(Task.Kind.FINISH) + "/" + turn;
-        int wait = BatchWork.seconds(step.waitHours() * HOUR);
+        double hours = t == 0 ? step.afterHours(last) : step.againHours();
+        int wait = BatchWork.seconds(hours * HOUR);
         TaskDraft draft =
             TaskDraft.of(id, Task.Kind.FINISH, 0, step.minutes() * 60 * count)
                 .line(group.line())
@@ -296,6 +298,7 @@ final class PieceTasks {
         tasks.add(draft.task());
         before = id;
       }
+      last = step;
     }
     ready(group, filled, before).ifPresent(tasks::add);
     return tasks;

@@ -107,6 +107,14 @@ public final class Planner {
         >= 0;
   }
 
+  /** How every number that can be opened came about. */
+  public List<Derivation> everyDerivation(Session session, Workshop workshop, Watch watch) {
+    Recorder recorder = Recorder.on();
+    Job job = Resolution.of(session, workshop);
+    made(job, course(job, watch), recorder);
+    return recorder.derivations();
+  }
+
   /**
    * How one number of the plan came about: the plan is made once more with somebody writing along.
    *

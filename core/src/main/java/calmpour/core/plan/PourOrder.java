@@ -67,7 +67,7 @@ final class PourOrder {
       }
       if (next == null && !held.isEmpty()) {
         // Nothing else can be poured: time for the embeds, one line after the other.
-        LineLayer first = held.iterator().next();
+        LineLayer first = nextHeld(held, left);
         held.remove(first);
         order.add(new Step.EmbedStep(first));
         continue;
@@ -162,6 +162,20 @@ final class PourOrder {
 
   private static String cavityLayer(Cup.Pour pour, int layer) {
     return pour.line() + "." + pour.cavity() + "." + layer;
+  }
+
+  /** Embeds go in where all the first halves they are meant for lie in their moulds. */
+  private static LineLayer nextHeld(Set<LineLayer> held, Map<String, List<Cup.Pour>> left) {
+    for (LineLayer at : held) {
+      boolean poured =
+          left.values().stream()
+              .flatMap(List::stream)
+              .noneMatch(p -> p.half() == 1 && LineLayer.of(p).equals(at));
+      if (poured) {
+        return at;
+      }
+    }
+    return held.iterator().next();
   }
 
   /** The first pour with nothing of its cavity still to come below it, and no embed to wait for. */

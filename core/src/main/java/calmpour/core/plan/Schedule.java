@@ -190,6 +190,13 @@ final class Schedule {
     }
     int lastPour = 0;
     String first = chain.get(0).id();
+    // Two pairs of hands never meet at a cup or a cavity, with a pin as without one.
+    Map<String, List<int[]>> busy = new HashMap<>();
+    for (Task task : chain) {
+      if (pins.containsKey(task.id())) {
+        use(busy, task.at(pins.get(task.id()), true));
+      }
+    }
     for (Task task : chain) {
       Integer pin = pins.get(task.id());
       if (pin != null) {
@@ -203,12 +210,41 @@ final class Schedule {
         if (task.kind() == Task.Kind.WARM) {
           earliest = Math.max(0, start - task.takesSeconds());
         }
-        put(soonest(task, earliest));
+        Task laid = soonest(task, earliest);
+        for (int free = freeAt(busy, laid); free > laid.startSeconds(); ) {
+          laid = soonest(task, free);
+          free = freeAt(busy, laid);
+        }
+        use(busy, laid);
+        put(laid);
       }
       if (task.kind() == Task.Kind.POUR) {
         lastPour = Math.max(lastPour, times.end(task.id()));
       }
     }
+  }
+
+  private static void use(Map<String, List<int[]>> busy, Task task) {
+    if (Chain.atCups(task.kind())) {
+      for (String use : Chain.uses(task)) {
+        busy.computeIfAbsent(use, u -> new ArrayList<>())
+            .add(new int[] {task.startSeconds(), task.endSeconds()});
+      }
+    }
+  }
+
+  /** From when on nobody else is at its cup or cavity: its own start, or when they are done. */
+  private static int freeAt(Map<String, List<int[]>> busy, Task task) {
+    int free = task.startSeconds();
+    if (Chain.atCups(task.kind())) {
+      for (String use : Chain.uses(task)) {
+        for (int[] taken : busy.getOrDefault(use, List.of())) {
+          boolean meet = taken[0] < task.endSeconds() && task.startSeconds() < taken[1];
+          free = meet ? Math.max(free, taken[1]) : free;
+        }
+      }
+    }
+    return free;
   }
 
   private int earliest(Task task) {

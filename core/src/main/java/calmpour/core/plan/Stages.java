@@ -7,6 +7,7 @@ import calmpour.core.design.Join;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -230,7 +231,7 @@ final class Stages {
       }
     }
     List<List<PourDraft>> cavities = new ArrayList<>();
-    for (int l = 0; l < job.lines().size(); l++) {
+    for (int l : lines()) {
       Job.Line line = job.lines().get(l);
       for (int cavity = 1; cavity <= line.piece().count(); cavity++) {
         List<PourDraft> pours = new ArrayList<>();
@@ -256,5 +257,23 @@ final class Stages {
       }
     }
     return cavities;
+  }
+
+  /**
+   * Lines as they are taken: by what they are, so that the order in which a maker entered them
+   * makes no other plan; as entered where a plan is only changed, or cups were put together by
+   * hand.
+   */
+  private List<Integer> lines() {
+    List<Integer> lines = new ArrayList<>();
+    for (int l = 0; l < job.lines().size(); l++) {
+      lines.add(l);
+    }
+    if (job.session().arrangement().together().isEmpty() && job.handCups().isEmpty()) {
+      lines.sort(
+          Comparator.comparing((Integer l) -> job.lines().get(l).piece().mouldId())
+              .thenComparing(l -> job.lines().get(l).piece().toString()));
+    }
+    return lines;
   }
 }

@@ -7,6 +7,7 @@ import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.BodyHistory.Segment;
 import calmpour.core.cure.BodyShape;
 import calmpour.core.cure.TintShift;
+import calmpour.core.habit.Care;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
 import calmpour.core.mould.Mould;
@@ -32,6 +33,7 @@ final class TriedBodies {
   private final ResinSystem resin;
   private final @Nullable CupKind mixingCup;
   private final @Nullable CupKind cup;
+  private final @Nullable Mould mould;
   private final @Nullable DepthProfile profile;
   private final List<Colourant> colourants = new ArrayList<>();
   private final @Nullable Tint tint;
@@ -50,7 +52,8 @@ final class TriedBodies {
     this.mixingCup = cup(workshop, "cupId", setUp.cupId());
     String split = setUp.splitInto() == 1 ? null : setUp.splitCupId();
     this.cup = split == null ? mixingCup : cup(workshop, "splitCupId", split);
-    this.profile = setUp.lies() == SetUp.Lies.MOULD ? profile(workshop) : null;
+    this.mould = setUp.lies() == SetUp.Lies.MOULD ? mould(workshop) : null;
+    this.profile = mould == null ? null : profile(mould);
     this.tint = setUp.colourId() == null ? null : tint(workshop, setUp.colourId());
     holds("cupId", mixingCup, setUp.massG());
     double each = setUp.massG() / setUp.splitInto();
@@ -71,12 +74,14 @@ final class TriedBodies {
         .orElseThrow(() -> WhatIf.unknown(field, id));
   }
 
-  private DepthProfile profile(Workshop workshop) {
-    Mould mould =
-        workshop.moulds().stream()
-            .filter(m -> m.id().equals(setUp.mouldId()))
-            .findFirst()
-            .orElseThrow(() -> WhatIf.unknown("mouldId", setUp.mouldId()));
+  private Mould mould(Workshop workshop) {
+    return workshop.moulds().stream()
+        .filter(m -> m.id().equals(setUp.mouldId()))
+        .findFirst()
+        .orElseThrow(() -> WhatIf.unknown("mouldId", setUp.mouldId()));
+  }
+
+  private DepthProfile profile(Mould mould) {
     Cavity cavity =
         setUp.cavityId() == null
             ? mould.cavities().get(0)
@@ -187,7 +192,9 @@ final class TriedBodies {
 
   private BodyShape lying() {
     if (profile != null) {
-      return BodyShape.InMould.of(profile, 0, profile.depthMm(), profile.volumeMl());
+      // What it stands on is a habit of sessions; a board here.
+      return BodyShape.InMould.of(profile, 0, profile.depthMm(), profile.volumeMl())
+          .in(BodyShape.Around.of(mould, Care.StandsOn.BOARD));
     }
     double volume = pieceG() / mixDensity();
     return new BodyShape.Spread(volume * 10 / pieceDepthMm(), pieceDepthMm());

@@ -158,6 +158,7 @@ public final class WhatIf {
             .orElseThrow(() -> unknown("embedId", setUp.embedId()));
     return Placing.large(
         run,
+        bodies.readyMinutes(),
         embed.displacesMl(),
         embed.knownDensity(),
         bodies.mixDensity(),
@@ -181,7 +182,9 @@ public final class WhatIf {
           new Tried.GrainTried(
               colourant.id(),
               colourant.name(),
-              small ? Placing.small(run, size, density, mix, depth, STAYS_MM) : null));
+              small
+                  ? Placing.small(run, bodies.readyMinutes(), size, density, mix, depth, STAYS_MM)
+                  : null));
     }
     return grains;
   }

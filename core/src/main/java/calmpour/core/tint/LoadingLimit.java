@@ -38,7 +38,7 @@ public record LoadingLimit(
     return basis == null ? LoadingBasis.PERCENTAGES : List.of(basis);
   }
 
-  boolean counts(Colourant colourant) {
+  public boolean counts(Colourant colourant) {
     return switch (whose) {
       case SHOP_ALL, RESIN -> true;
       case SHOP_LIQUIDS, SHOP_DROPS -> colourant.form().liquid();

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param holds pieces at once; null where nobody counted
  * @param temperatureC inside, of a hot box; null for the room's
  * @param ratedKPa what a pressure pot is rated for; null for what is none
+ * @param workKPa what it is set to, up to what it is rated for; null where nobody has said
  */
 public record Tool(
     String id,
@@ -17,10 +18,24 @@ public record Tool(
     Kind kind,
     @Nullable Integer holds,
     @Nullable Double temperatureC,
-    @Nullable Double ratedKPa) {
+    @Nullable Double ratedKPa,
+    @Nullable Double workKPa) {
   public static final Range HOLDS = new Range(1, 2_000);
   public static final Range TEMPERATURE_C = new Range(15, 90);
   public static final Range RATED_K_PA = new Range(50, 2_000);
+
+  public static final Range WORK_K_PA = new Range(10, 2_000);
+
+  /** One that nobody has set yet. */
+  public Tool(
+      String id,
+      String name,
+      Kind kind,
+      @Nullable Integer holds,
+      @Nullable Double temperatureC,
+      @Nullable Double ratedKPa) {
+    this(id, name, kind, holds, temperatureC, ratedKPa, null);
+  }
 
   /** What it is for. */
   public enum Kind {
@@ -40,6 +55,12 @@ public record Tool(
         .within("holds", holds, HOLDS)
         .within("temperatureC", temperatureC, TEMPERATURE_C)
         .within("ratedKPa", ratedKPa, RATED_K_PA)
+        .within(
+            "workKPa",
+            workKPa,
+            ratedKPa == null || !RATED_K_PA.contains(ratedKPa)
+                ? WORK_K_PA
+                : new Range(WORK_K_PA.minInclusive(), ratedKPa))
         .orThrow();
   }
 }

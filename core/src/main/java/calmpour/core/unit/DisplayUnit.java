@@ -17,7 +17,10 @@ public enum DisplayUnit {
   CELSIUS(Quantity.TEMPERATURE, 1, 0),
   FAHRENHEIT(Quantity.TEMPERATURE, 5.0 / 9, 32),
   CELSIUS_DIFFERENCE(Quantity.TEMPERATURE_DIFFERENCE, 1, 0),
-  FAHRENHEIT_DIFFERENCE(Quantity.TEMPERATURE_DIFFERENCE, 5.0 / 9, 0);
+  FAHRENHEIT_DIFFERENCE(Quantity.TEMPERATURE_DIFFERENCE, 5.0 / 9, 0),
+  KILOPASCAL(Quantity.PRESSURE, 1, 0),
+  /** Pound-force on a square inch, with standard gravity. */
+  PSI(Quantity.PRESSURE, 0.453_592_37 * 9.806_65 / (25.4 * 25.4) * 1_000, 0);
 
   /** What is measured; a temperature and a difference of temperatures convert differently. */
   public enum Quantity {
@@ -25,7 +28,9 @@ public enum DisplayUnit {
     VOLUME,
     LENGTH,
     TEMPERATURE,
-    TEMPERATURE_DIFFERENCE
+    TEMPERATURE_DIFFERENCE,
+    /** Above that of the room. */
+    PRESSURE
   }
 
   private final Quantity quantity;
@@ -42,7 +47,7 @@ public enum DisplayUnit {
     return quantity;
   }
 
-  /** Product units (g, mL, mm, °C) in one of this unit. */
+  /** Product units (g, mL, mm, °C, kPa) in one of this unit. */
   public double scale() {
     return scale;
   }
@@ -52,12 +57,12 @@ public enum DisplayUnit {
     return zeroAt;
   }
 
-  /** {@code reading} of this unit, in g, mL, mm or °C. */
+  /** {@code reading} of this unit, in g, mL, mm, °C or kPa. */
   public double toProductUnit(double reading) {
     return (reading - zeroAt) * scale;
   }
 
-  /** {@code value} in g, mL, mm or °C, read in this unit. */
+  /** {@code value} in g, mL, mm, °C or kPa, read in this unit. */
   public double fromProductUnit(double value) {
     return value / scale + zeroAt;
   }

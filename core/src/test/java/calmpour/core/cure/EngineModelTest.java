@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
+import calmpour.core.habit.Care;
+import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import java.util.List;
@@ -54,6 +57,45 @@ class EngineModelTest {
         assertThat(engine / thumb).as(massG + " g at " + roomC).isBetween(0.7, 1.4);
       }
     }
+  }
+
+  /** Thick walls keep the heat in, stone takes it away: a block gets warmer, and cooler. */
+  @Test
+  void whatAPieceLiesInDecidesHowWarmItGets() {
+    BodyShape.InMould lies =
+        (BodyShape.InMould)
+            Calibration.piece(calmpour.core.resin.ResinKind.CASTING, 60, 22).last().shape();
+    double thin = peak(lies);
+    double board = peak(lies.in(around(null, null, Care.StandsOn.BOARD)));
+    double stone = peak(lies.in(around(null, null, Care.StandsOn.STONE)));
+    assertThat(stone).isLessThan(board - 0.5);
+    double thick = peak(lies.in(around(MouldMake.Material.SILICONE, 25.0, Care.StandsOn.BOARD)));
+    double wood = peak(lies.in(around(MouldMake.Material.WOODEN_FORM, null, Care.StandsOn.STONE)));
+    assertThat(board).isEqualTo(thin);
+    assertThat(thick).isGreaterThan(board + 2);
+    assertThat(wood).isGreaterThan(thick);
+    assertThat(lies.in(around(MouldMake.Material.SILICONE, 3.0, Care.StandsOn.BOARD)))
+        .isEqualTo(lies);
+  }
+
+  private double peak(BodyShape.InMould lies) {
+    return model
+        .states(SLOW, new BodyHistory(22, List.of(new BodyHistory.Segment(0, 187, lies, 22))))
+        .heat()
+        .peakC();
+  }
+
+  private static BodyShape.Around around(
+      MouldMake.Material material, Double wallMm, Care.StandsOn on) {
+    MouldMake make =
+        new MouldMake(
+            material, null, null, null, null, null, null, null, null, null, null, null, null,
+            wallMm);
+    return BodyShape.Around.of(new Mould("m", "m", mould().cavities(), make, null), on);
+  }
+
+  private static Mould mould() {
+    return Mould.told("m", "m", 50, 40.0, null);
   }
 
   /** A mix that is jelly before it begins has no such pot life: the rule of thumb stands in. */

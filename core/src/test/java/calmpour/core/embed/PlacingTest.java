@@ -83,7 +83,7 @@ class PlacingTest {
       @ForAll @Scale(3) @DoubleRange(min = 0.1, max = 0.6) double sizeMm,
       @ForAll @DoubleRange(min = 1.3, max = 3) double density) {
     double speed = (density - MIX) * 1_000 * 9.80665 * sizeMm * sizeMm * 1e-6 / 18 * 60_000;
-    Placing placing = Placing.small(LAYER, sizeMm, density, MIX, 10, 1);
+    Placing placing = Placing.small(LAYER, 0, sizeMm, density, MIX, 10, 1);
     assertThat(placing.tendency()).isEqualTo(Embed.Tendency.SINKS);
     double all = speed * flow(0);
     if (placing.way() == Placing.Way.IN_WINDOW) {
@@ -132,7 +132,7 @@ class PlacingTest {
     // More than a tenth of the layer, and too quick for its thickness.
     assertThat(Placing.isSmall(LAYER, 1.2, 1.4, MIX, 10)).isFalse();
     assertThat(Placing.isSmall(LAYER, 3, 20, MIX, 60)).isFalse();
-    assertThatThrownBy(() -> Placing.small(LAYER, 1.2, 1.4, MIX, 10, 1))
+    assertThatThrownBy(() -> Placing.small(LAYER, 0, 1.2, 1.4, MIX, 10, 1))
         .isInstanceOf(IllegalArgumentException.class);
   }
 
@@ -140,26 +140,31 @@ class PlacingTest {
   void largerThingsGoToFloorOrSurfaceAndSomeHaveNoWayToGo() {
     // A brass insert of 1 mL, 12.4 mm as a ball, in a layer 30 mm deep.
     CureRun deep = run(22, 30);
-    Placing brass = Placing.large(deep, 1, 8.5, MIX, 30, 40, 1);
+    Placing brass = Placing.large(deep, 0, 1, 8.5, MIX, 30, 40, 1);
 
     assertThat(brass.ends()).isEqualTo(Placing.Ends.FLOOR);
     assertThat(brass.way()).isEqualTo(Placing.Way.BED_OR_ANCHOR);
     assertThat(brass.freeMm()).isCloseTo(30 - 12.407, within(0.01));
     // A birch disc of as much volume rises.
-    assertThat(Placing.large(deep, 1, 0.65, MIX, 30, 40, 1).ends()).isEqualTo(Placing.Ends.SURFACE);
+    assertThat(Placing.large(deep, 0, 1, 0.65, MIX, 30, 40, 1).ends())
+        .isEqualTo(Placing.Ends.SURFACE);
     // Between floor and surface with hardly a millimetre left.
-    Placing tight = Placing.large(LAYER, 0.45, 8.5, MIX, 10, 40, 1);
+    Placing tight = Placing.large(LAYER, 0, 0.45, 8.5, MIX, 10, 40, 1);
     assertThat(tight.way()).isEqualTo(Placing.Way.TOUCHES_BOTH);
+    // A hundredth heavier is within what anybody knows of either: it stays as well.
+    Placing hovers = Placing.large(deep, 0, 1, MIX * 1.01, MIX, 30, 40, 1);
+    assertThat(hovers.ends()).isEqualTo(Placing.Ends.WHERE_IT_IS);
+    assertThat(hovers.atOnceMm()).isZero();
     // A linen swatch soaked to the mix's own density stays where it is put.
-    assertThat(Placing.large(LAYER, 0.05, MIX, MIX, 10, 40, 1).way())
+    assertThat(Placing.large(LAYER, 0, 0.05, MIX, MIX, 10, 40, 1).way())
         .isEqualTo(Placing.Way.ANY_TIME);
   }
 
   /** A tight mould slows a thing, a wide one hardly does. */
   @Test
   void wallsWidenTheWindow() {
-    Placing wide = Placing.large(LAYER, 0.001, 1.13, MIX, 10, 200, 1);
-    Placing tight = Placing.large(LAYER, 0.001, 1.13, MIX, 10, 2.8, 1);
+    Placing wide = Placing.large(LAYER, 0, 0.001, 1.13, MIX, 10, 200, 1);
+    Placing tight = Placing.large(LAYER, 0, 0.001, 1.13, MIX, 10, 2.8, 1);
     assertThat(tight.fromMinutes()).isLessThan(wide.fromMinutes() - 1);
   }
 
@@ -188,5 +193,15 @@ class PlacingTest {
 
   private static Bubbles rested(ResinSystem resin, double roomC, double minutes) {
     return Bubbles.of(cup(resin, roomC), 3, minutes, 40, MIX);
+  }
+
+  /** There is no layer to put it in before the pour, and what is poured late has thickened. */
+  @Test
+  void driftCountsFromThePour() {
+    double latePour = LAYER.workingTimeEnds() * 0.9;
+    Placing early = Placing.small(LAYER, 0, 0.2, 1.4, MIX, 10, 0.2);
+    Placing late = Placing.small(LAYER, latePour, 0.2, 1.4, MIX, 10, 0.2);
+    assertThat(late.atOnceMm()).isLessThan(early.atOnceMm() * 0.6);
+    assertThat(late.fromMinutes()).isGreaterThanOrEqualTo(latePour);
   }
 }

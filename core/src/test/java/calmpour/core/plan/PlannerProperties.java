@@ -278,4 +278,34 @@ class PlannerProperties {
       }
     }
   }
+
+  /** The order in which lines were entered makes no other plan, unless a hand decided something. */
+  @Property(tries = 120, seed = "20261127")
+  void theOrderOfLinesChangesNothingButNumbers(@ForAll RandomSessions.Case given) {
+    Session session = given.session();
+    Assume.that(session.pieces().size() > 1 && session.cupsByHand().isEmpty());
+    List<Piece> backwards = new ArrayList<>(session.pieces());
+    java.util.Collections.reverse(backwards);
+    Plan one = plan(given);
+    Plan other = plan(session.withPieces(backwards), given.workshop());
+    assertThat(other.batches()).hasSameSizeAs(one.batches());
+    assertThat(other.totals().resinG()).isCloseTo(one.totals().resinG(), within(1e-9));
+    assertThat(breaches(other)).isEqualTo(breaches(one));
+    assertThat(other.spareSeconds()).isEqualTo(one.spareSeconds());
+    assertThat(last(other)).isEqualTo(last(one));
+  }
+
+  private static Map<Finding.Rule, Long> breaches(Plan plan) {
+    return plan.findings().stream()
+        .filter(f -> f.severity() == Finding.Severity.BREACH)
+        .collect(Collectors.groupingBy(Finding::rule, Collectors.counting()));
+  }
+
+  private static int last(Plan plan) {
+    return plan.tasks().stream()
+        .filter(t -> t.kind() == Task.Kind.POUR)
+        .mapToInt(Task::endSeconds)
+        .max()
+        .orElse(0);
+  }
 }

@@ -67,4 +67,11 @@ class DisplayUnitTest {
           .isCloseTo(12.34, within(1e-12));
     }
   }
+
+  /** NIST SP 811 (2008), appendix B: 1 psi is 6.894 757 kPa. */
+  @Test
+  void poundsOnASquareInch() {
+    assertThat(DisplayUnit.PSI.toProductUnit(1)).isCloseTo(6.894_757, within(5e-7));
+    assertThat(DisplayUnit.PSI.fromProductUnit(275.79)).isCloseTo(40, within(1e-3));
+  }
 }
