@@ -1,5 +1,8 @@
 package calmpour.core.cure;
 
+import calmpour.core.resin.CureTimes;
+import calmpour.core.resin.DemouldRow;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
@@ -37,6 +40,29 @@ public class CureBench {
           "r", "r", ResinKind.CASTING, new MixRatio(2, 1, MixRatio.Basis.WEIGHT), 1.15, 1.01, 40.0,
           100.0, 24.0, null, null, null, null, null, null, null, null, null);
 
+  /** A day at 20 mm, full cure, deepest pour, largest batch, thickness. */
+  private static final ResinSystem CASTING =
+      new ResinSystem(
+          "r", "r", ResinKind.CASTING, new MixRatio(2, 1, MixRatio.Basis.WEIGHT), 1.15, 1.01, 40.0,
+          100.0, 24.0, 500.0, 3.0, 240.0, null, null,
+          new CureTimes(10.0, 3.0, 36.0, 24.0, 20.0, 120.0),
+          new LabelFacts(
+              null, null, null, 0.6, 1.0, 50.0, null, null, null, null, null, null),
+          null, null);
+
+  /** A pot life and three demould times by depth. */
+  private static final ResinSystem DEEP =
+      new ResinSystem(
+          "r", "r", ResinKind.DEEP, new MixRatio(2, 1, MixRatio.Basis.WEIGHT), 1.15, 1.01, 420.0,
+          250.0, 23.0, null, null, null, null, null,
+          new CureTimes(
+              null, null, null, null, null, null,
+              List.of(
+                  new DemouldRow(3, 72, null),
+                  new DemouldRow(100, 24, 48.0),
+                  new DemouldRow(150, 16, 24.0))),
+          null, null, null);
+
   private final Chemistry chemistry = Calibration.of(SLOW).chemistry();
   private final EngineModel model = new EngineModel();
   private double mass = 60;
@@ -49,7 +75,7 @@ public class CureBench {
   private static BodyHistory piece(double massG) {
     // A round fill as wide as deep.
     double mm = Math.cbrt(massG / 1.1 * 1_000 * 4 / Math.PI);
-    return Calibration.piece(mm, 22);
+    return Calibration.piece(ResinKind.CASTING, mm, 22);
   }
 
   @Benchmark
@@ -76,8 +102,18 @@ public class CureBench {
   }
 
   @Benchmark
-  public Calibrated calibrationOfALabel() {
+  public Calibrated clockOfAPotLifeAlone() {
     return Calibration.of(SLOW);
+  }
+
+  @Benchmark
+  public Calibrated clockOfACastingLabel() {
+    return Calibration.of(CASTING);
+  }
+
+  @Benchmark
+  public Calibrated clockOfADeepLabelOfFourRows() {
+    return Calibration.of(DEEP);
   }
 
   /** The same cup, conversion and temperature only, no states, by a library's method of order 8. */

@@ -7,6 +7,8 @@ export interface Band {
   fromMm: number;
   toMm: number;
   fill: string;
+  /** Several colours side by side instead, each as wide as its share. */
+  beside?: { fill: string; share: number }[];
   /** Set off from the band below by a line. */
   apart?: boolean;
 }
@@ -33,6 +35,16 @@ interface Props {
 
 const FLOOR = 7;
 const MARKS_WIDTH = 92;
+
+/** Where each colour of a band begins, as a share of its width. */
+function sideBySide(band: Band): { fill: string; share: number; from: number }[] {
+  let from = 0;
+  return (band.beside ?? [{ fill: band.fill, share: 1 }]).map((colour) => {
+    const begins = from;
+    from += colour.share;
+    return { ...colour, from: begins };
+  });
+}
 
 /** A cavity in section, to scale, in its block of rubber, with what is in it. */
 export function CavitySection(props: Props) {
@@ -61,13 +73,16 @@ export function CavitySection(props: Props) {
         <g clipPath={`url(#${clip})`}>
           {bands.map((band, i) => (
             <g key={i}>
-              <rect
-                x={0}
-                width={paths.widthPx}
-                y={y(band.toMm)}
-                height={Math.max(1, y(band.fromMm) - y(band.toMm))}
-                fill={band.fill}
-              />
+              {sideBySide(band).map((colour) => (
+                <rect
+                  key={colour.from}
+                  x={colour.from * paths.widthPx}
+                  width={colour.share * paths.widthPx}
+                  y={y(band.toMm)}
+                  height={Math.max(1, y(band.fromMm) - y(band.toMm))}
+                  fill={colour.fill}
+                />
+              ))}
               {band.apart && (
                 <line
                   x1={0}

@@ -5,7 +5,7 @@ import { CavitySection } from "./CavitySection";
 /** A mould of the plan in section, with its layers as they are poured. */
 export function MouldSection({ piece, scale }: { piece: PieceView; scale: BoardScale }) {
   const words = piece.layers
-    .map((l) => `${l.colourName} from ${l.fromMm.toFixed(0)} to ${l.toMm.toFixed(0)} mm`)
+    .map((l) => `${named(l)} from ${l.fromMm.toFixed(0)} to ${l.toMm.toFixed(0)} mm`)
     .join(", ");
   return (
     <CavitySection
@@ -17,10 +17,20 @@ export function MouldSection({ piece, scale }: { piece: PieceView; scale: BoardS
         fromMm: layer.fromMm,
         toMm: layer.toMm,
         fill: layer.swatch,
+        ...(layer.colours.length > 1
+          ? { beside: layer.colours.map((c) => ({ fill: c.swatch, share: c.share })) }
+          : {}),
         // A layer that waits is set off by a line; one poured into the other is not.
         apart: i > 0 && layer.stage > (piece.layers[i - 1]?.stage ?? 0),
       }))}
       label={`${piece.mouldName} in section: ${words}`}
     />
   );
+}
+
+/** A layer's colours by name: several lie side by side. */
+function named(layer: PieceView["layers"][number]): string {
+  return layer.colours.length > 1
+    ? layer.colours.map((c) => c.colourName).join(" beside ")
+    : layer.colourName;
 }

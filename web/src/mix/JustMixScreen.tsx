@@ -207,7 +207,8 @@ function Opened({ id }: { id: string }) {
         return { status: "trouble", trouble: kept.trouble } as const;
       }
       const session = kept.value.session;
-      const plan = await ask(api.POST("/api/plan", { body: session }));
+      // With its own id: it is not in its own way.
+      const plan = await ask(api.POST("/api/plan", { body: session, params: { query: { id } } }));
       return plan.status === "trouble"
         ? ({ status: "trouble", trouble: plan.trouble } as const)
         : ({

@@ -397,7 +397,11 @@ class PourScreensTest extends DemoScreens {
     assertThat(log).containsText("rated 3 bar");
     assertThat(log).containsText("relief valve seen to work");
     assertThat(log).containsText("set to 2.5 bar");
-    button(page, "Pot of batch 1: emptied and opened").click();
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions()
+                .setName(Pattern.compile("^Pot of batch \\d: emptied and opened$")))
+        .click();
     assertThat(log).containsText("emptied and opened");
   }
 

@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  * What a resin's clock rests on: every fact beside what comes out, what it is made of, and what
  * follows.
  */
-public record ClockView(List<FactView> facts, List<ClockEstimate.ClockPart> parts, List<Expected> expected) {
+public record ClockView(
+    List<FactView> facts, List<ClockEstimate.ClockPart> parts, List<Expected> expected) {
   /** No single figure is given where from and to are so many times apart. */
   private static final double TOO_FAR_APART = 3;
 

@@ -261,19 +261,16 @@ final class Stages {
 
   /**
    * Lines as they are taken: by what they are, so that the order in which a maker entered them
-   * makes no other plan; as entered where a plan is only changed, or cups were put together by
-   * hand.
+   * makes no other plan, and cups keep their numbers when one of them is changed.
    */
   private List<Integer> lines() {
     List<Integer> lines = new ArrayList<>();
     for (int l = 0; l < job.lines().size(); l++) {
       lines.add(l);
     }
-    if (job.session().arrangement().together().isEmpty() && job.handCups().isEmpty()) {
-      lines.sort(
-          Comparator.comparing((Integer l) -> job.lines().get(l).piece().mouldId())
-              .thenComparing(l -> job.lines().get(l).piece().toString()));
-    }
+    lines.sort(
+        Comparator.comparing((Integer l) -> job.lines().get(l).piece().mouldId())
+            .thenComparing(l -> job.lines().get(l).piece().toString()));
     return lines;
   }
 }

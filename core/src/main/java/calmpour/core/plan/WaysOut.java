@@ -227,8 +227,9 @@ public final class WaysOut {
 
   private @Nullable LongRest longRest() {
     double restMinutes = session.habits().restMinutes();
+    Workshop all = session.carried() == null ? workshop : workshop.overlaidWith(session.carried());
     double quickest =
-        workshop.resins().stream()
+        all.resins().stream()
             .filter(r -> now.batches().stream().anyMatch(b -> b.resinId().equals(r.id())))
             .mapToDouble(r -> r.knownPotLifeMinutes().value())
             .min()

@@ -22,6 +22,12 @@ public record Optics(Coefficients red, Coefficients green, Coefficients blue) {
 
   private static final double INK_DEPTH_MM = 4;
 
+  /** What reflects so much in every band is called white. */
+  private static final double WHITISH = 0.6;
+
+  /** How much a white liquid scatters, per mm and percent; no source. */
+  private static final double WHITE_S = 0.8;
+
   /**
    * A guess from the colour picked for a jar: the look of a hiding depth for what scatters, of one
    * percent in some millimetres over white for a dye. How much each form scatters is a starting
@@ -33,8 +39,9 @@ public record Optics(Coefficients red, Coefficients green, Coefficients blue) {
     double times = strength == null ? 1 : strength;
     Optics one =
         switch (colourant.form()) {
-          case LIQUID_TINT -> dye(seen, DYE_DEPTH_MM);
-          case ALCOHOL_INK -> dye(seen, INK_DEPTH_MM);
+          // No dye is white: a white liquid is a pigment that floats in it.
+          case LIQUID_TINT -> white(seen) ? hiding(seen, WHITE_S) : dye(seen, DYE_DEPTH_MM);
+          case ALCOHOL_INK -> white(seen) ? hiding(seen, WHITE_S) : dye(seen, INK_DEPTH_MM);
           case MICA -> hiding(seen, 0.35);
           case POWDER, CHROME_POWDER -> hiding(seen, 1.5);
           case GLITTER -> hiding(seen, 0.08);
@@ -43,6 +50,10 @@ public record Optics(Coefficients red, Coefficients green, Coefficients blue) {
           case ACRYLIC_PAINT -> hiding(seen, 0.6);
         };
     return one.times(times);
+  }
+
+  private static boolean white(Rgb seen) {
+    return Math.min(seen.red(), Math.min(seen.green(), seen.blue())) > WHITISH;
   }
 
   private static Optics dye(Rgb seen, double depthMm) {

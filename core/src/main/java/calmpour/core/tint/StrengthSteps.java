@@ -61,7 +61,9 @@ public record StrengthSteps(
       double up = (counted + n) * unit;
       last = up > most * (1 + 1e-9);
       double to = factor(Math.min(up, most * BELOW), percent, all);
-      boolean more = countedG(tint, percents, to, resinG, divisionG) > countedG + HAIR_G;
+      boolean more =
+          countedG(tint, percents, to, resinG, divisionG) > countedG + HAIR_G
+              && countedG(tint, percents, to, resinG * (1 - MOVES), divisionG) > countedG + HAIR_G;
       stronger = more ? (Double) to : null;
       if (last) {
         break;
@@ -70,7 +72,9 @@ public record StrengthSteps(
     Double weaker = null;
     for (int n = 1; n <= MOST_COUNTS && weaker == null && (counted - n) * unit > unit / 2; n++) {
       double to = factor((counted - n) * unit, percent, all);
-      boolean less = countedG(tint, percents, to, resinG, divisionG) < countedG - HAIR_G;
+      boolean less =
+          countedG(tint, percents, to, resinG, divisionG) < countedG - HAIR_G
+              && countedG(tint, percents, to, resinG * (1 + MOVES), divisionG) < countedG - HAIR_G;
       weaker = less ? (Double) to : null;
     }
     return Optional.of(
@@ -81,6 +85,9 @@ public record StrengthSteps(
             stronger != null && last,
             tint.stoppedBy().orElse(null)));
   }
+
+  /** With another dose there is a little more or less resin in the cup, as a share. */
+  private static final double MOVES = 0.015;
 
   /** A hundredth of the smallest drop. */
   private static final double HAIR_G = 1e-5;

@@ -58,6 +58,14 @@ class LookTest {
     assertThat(seen.green()).isCloseTo(Rgb.ofHex("#7a9a5a").green(), within(0.02));
   }
 
+  /** White makes opaque (common practice, no source), as a liquid too; no dye is white. */
+  @Test
+  void aLiquidWhiteHides() {
+    Look white = Look.of(tint(jar(ColourantForm.LIQUID_TINT, "#f2f2ee", null), 2), 6, null);
+    assertThat(white.opacityPercent()).isGreaterThan(80);
+    assertThat(white.guess()).isTrue();
+  }
+
   @Test
   void moreOrThickerHidesMore() {
     Colourant mica = jar(ColourantForm.MICA, "#996633", null);
