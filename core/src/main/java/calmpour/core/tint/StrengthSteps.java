@@ -54,27 +54,38 @@ public record StrengthSteps(
     double percent = percents.get(main);
     double counted = Math.rint(now / unit);
     double countedG = countedG(tint, percents, factor, resinG, divisionG);
-    // A step goes to where more, or less, is counted out than now, so that it can be seen and done.
+    // A step goes to where more, or less, is counted out than now, so that it can be seen and done:
+    // surely so, with what changes in the cup, or where there is no such step, only just.
     Double stronger = null;
+    Double barely = null;
     boolean last = false;
+    boolean barelyLast = false;
     for (int n = 1; n <= MOST_COUNTS && stronger == null && most > now * (1 + AT_LIMIT); n++) {
       double up = (counted + n) * unit;
       last = up > most * (1 + 1e-9);
       double to = factor(Math.min(up, most * BELOW), percent, all);
-      boolean more =
-          countedG(tint, percents, to, resinG, divisionG) > countedG + HAIR_G
-              && countedG(tint, percents, to, resinG * (1 - MOVES), divisionG) > countedG + HAIR_G;
-      stronger = more ? (Double) to : null;
+      if (countedG(tint, percents, to, resinG, divisionG) > countedG + HAIR_G) {
+        barelyLast = barely == null ? last : barelyLast;
+        barely = barely == null ? (Double) to : barely;
+        double less = resinG * (1 - MOVES);
+        // Of one colourant a drop more is a drop more.
+        boolean surely =
+            percents.size() == 1
+                || countedG(tint, percents, to, less, divisionG) > countedG + HAIR_G;
+        stronger = surely ? (Double) to : null;
+      }
       if (last) {
         break;
       }
     }
+    if (stronger == null) {
+      stronger = barely;
+      last = barelyLast;
+    }
     Double weaker = null;
     for (int n = 1; n <= MOST_COUNTS && weaker == null && (counted - n) * unit > unit / 2; n++) {
       double to = factor((counted - n) * unit, percent, all);
-      boolean less =
-          countedG(tint, percents, to, resinG, divisionG) < countedG - HAIR_G
-              && countedG(tint, percents, to, resinG * (1 + MOVES), divisionG) < countedG - HAIR_G;
+      boolean less = countedG(tint, percents, to, resinG, divisionG) < countedG - HAIR_G;
       weaker = less ? (Double) to : null;
     }
     return Optional.of(
