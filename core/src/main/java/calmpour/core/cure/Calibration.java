@@ -74,8 +74,12 @@ public final class Calibration {
     boolean told = facts.stream().anyMatch(f -> f.kind() == ClockFact.Kind.POT_LIFE);
     ClockEstimate estimate = ClockFit.of(resin.kind(), potLife, told, facts);
     Chemistry chemistry = estimate.chemistry();
-    if (facts.stream().filter(f -> f.kind() == ClockFact.Kind.POT_LIFE).count() <= 1) {
-      Chemistry met = inTime(chemistry, potLife, cup, new ArrayList<>());
+    List<ClockFact> potLives =
+        facts.stream().filter(f -> f.kind() == ClockFact.Kind.POT_LIFE).toList();
+    if (potLives.size() == 1) {
+      // The one that was told, wherever it stands; never one that is only assumed.
+      ClockFact alone = potLives.get(0);
+      Chemistry met = inTime(chemistry, alone.value(), alone.body(), new ArrayList<>());
       if (met != null) {
         estimate = estimate.at(estimate.mean()[0] + met.lnA() - chemistry.lnA());
         chemistry = estimate.chemistry();

@@ -148,6 +148,28 @@ class ClockFitTest {
         .isLessThan((guessed.to() - guessed.from()) * 0.9);
   }
 
+  /** A pot life that stands in the table alone counts, not the one assumed for its kind. */
+  @Test
+  void aPotLifeInTheTableAloneIsMet() {
+    LabelFacts only =
+        new LabelFacts(
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            List.of(new PotLifeRow(200, 20, 75)));
+    Calibrated label = Calibration.of(Samples.withFacts(silent(), only));
+    assertThat(met(label, Kind.POT_LIFE, null).comesTo()).isBetween(74.0, 76.0);
+  }
+
   /** Gelled within the hour and soft for days is no one resin: told, and by how much. */
   @Test
   void whatContradictsTheRestIsTold() {
