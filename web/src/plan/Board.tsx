@@ -7,6 +7,7 @@ import { WrongMark } from "../frame/Told";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { Fig } from "./How";
+import { mornings } from "./moments";
 import { outOfMould, whenText } from "./States";
 
 interface Props {
@@ -158,18 +159,22 @@ function Out({
 }) {
   const last = outOfMould(plan, piece);
   const out = plan.tasks.filter((t) => t.kind === "DEMOULD" && t.line === piece);
-  const [first] = out;
   if (!last) {
     return null;
   }
   // Pieces of several batches come out by themselves: from the first of them to the last.
+  const from = Math.min(...out.map((t) => t.startSeconds));
   const until = Math.max(...out.map((t) => t.startSeconds));
+  const text = (seconds: number) =>
+    (seconds > 12 * 3600 &&
+      mornings(new Date(when.startsAt.getTime() + seconds * 1000), when.zoneId)) ||
+    whenText(seconds, when);
   return (
     <Box sx={{ color: "text.secondary", fontSize: "0.82rem", lineHeight: 1.3 }}>
-      {first ? (
+      {out.length > 0 ? (
         <Fig of={`pour/${last.pourId}/demouldHours`} what={`${name}: out of the mould`}>
-          out {whenText(Math.min(...out.map((t) => t.startSeconds)), when)}
-          {until > first.startSeconds && ` to ${whenText(until, when)}`}
+          out {text(from)}
+          {until > from && ` to ${text(until)}`}
         </Fig>
       ) : (
         "never hard here"

@@ -6,6 +6,7 @@ import { DayStrip } from "../drawing/DayStrip";
 import { Sheet } from "../frame/Sheet";
 import { WrongMark } from "../frame/Told";
 import { arranged } from "./arranging";
+import { isFree, nextMorning } from "./moments";
 import { taskName } from "./taskWording";
 import { clockTime } from "./wording";
 
@@ -23,6 +24,8 @@ interface Entry {
   key: string;
   startSeconds: number;
   endSeconds: number;
+  /** Of what falls in the night and need not be done then. */
+  morning: Date | null;
   words: string;
   task: Task | null;
   wrong: boolean;
@@ -117,7 +120,9 @@ export function Days({ plan, session, startsAt, onMove, onRelease, onEdit }: Pro
                   }}
                 >
                   <Box component="span" sx={{ fontVariantNumeric: "tabular-nums", minWidth: 48 }}>
-                    {clockTime(startsAt, entry.startSeconds, session.zoneId)}
+                    {entry.morning
+                      ? "morning"
+                      : clockTime(startsAt, entry.startSeconds, session.zoneId)}
                   </Box>
                   {entry.wrong && <WrongMark />}
                   <span>
@@ -201,6 +206,7 @@ const WITH_BATCH = new Set<Task["kind"]>([
 ]);
 
 function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): Day[] {
+  const moment = (seconds: number) => new Date(startsAt.getTime() + seconds * 1000);
   const wrong = (task: Task) =>
     plan.findings.some(
       (f) =>
@@ -214,6 +220,7 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
       key: `batch ${batch.number}`,
       startSeconds: batch.startSeconds,
       endSeconds: batch.endSeconds,
+      morning: null,
       words: `batch ${batch.number}: mix, split and pour ${colours}, until ${clockTime(startsAt, batch.endSeconds, session.zoneId)}`,
       task: null,
       wrong: its.some(wrong),
@@ -231,6 +238,7 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
         key: task.id,
         startSeconds: task.startSeconds,
         endSeconds: task.endSeconds,
+        morning: isFree(task.kind) ? nextMorning(moment(task.startSeconds), session.zoneId) : null,
         words: `${taskName(task, plan, session)}${until}`,
         task: task.hands ? task : null,
         wrong: wrong(task),
@@ -248,7 +256,7 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
   });
   const days = new Map<string, Day>();
   for (const entry of entries) {
-    const at = new Date(startsAt.getTime() + entry.startSeconds * 1000);
+    const at = entry.morning ?? moment(entry.startSeconds);
     const key = date.format(at);
     const day = days.get(key) ?? { date: key, name: name.format(at), entries: [] };
     day.entries.push(entry);

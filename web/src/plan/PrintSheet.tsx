@@ -6,6 +6,7 @@ import { Cautions } from "../frame/Cautions";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { heatTexts, isHeat } from "./heat";
+import { dueText } from "./moments";
 import { cavityName, clockTime, cupName, dayAndTime, findingText } from "./wording";
 
 /** What is done for a batch beside weighing, tinting and pouring. */
@@ -40,7 +41,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
         ☐{" "}
         {t.batch > 0
           ? at(t.startSeconds)
-          : dayAndTime(new Date(startsAt.getTime() + t.startSeconds * 1000), zoneId)}{" "}
+          : dueText(t.kind, new Date(startsAt.getTime() + t.startSeconds * 1000), zoneId)}{" "}
         {taskName(t, plan, session)}
       </p>
     ));

@@ -16,8 +16,28 @@ export function bindingText(binding: Binding, plan: Plan, units: Units): string 
     : `${first} ${countWord(others)} more ${others === 1 ? "thing is" : "things are"} in the way.`;
 }
 
-/** A change, as one would propose it. */
+/** A change, as one would propose it, and what it takes back of what was moved by hand. */
 export function wayText(
+  way: Way,
+  session: Session,
+  plan: Plan,
+  resins: { id: string; name: string }[],
+  units: Units,
+): string {
+  const change = changeText(way, session, plan, resins, units);
+  const back = held(session, plan) - held(way.session, way.plan);
+  return back > 0
+    ? `${change}. Takes back ${countWord(back).toLowerCase()} of your own times`
+    : change;
+}
+
+/** How many tasks stay at a time that the maker gave. */
+function held(session: Session, plan: Plan): number {
+  const lost = plan.findings.filter((f) => f.rule === "PIN_LOST").length;
+  return (session.arrangement?.pins?.length ?? 0) - lost;
+}
+
+function changeText(
   way: Way,
   session: Session,
   plan: Plan,

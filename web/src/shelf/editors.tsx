@@ -26,7 +26,7 @@ import { WrongMark } from "../frame/Told";
 import { refusalText } from "../practice/wording";
 import { NumberField } from "../units/NumberField";
 import { useUnits } from "../units/UnitsProvider";
-import { liquid, type Material } from "./kinds";
+import { liquid, UNSEEN, type Material } from "./kinds";
 import { LABEL_TABLES, LabelRows } from "./LabelRows";
 import { ResinClock } from "./ResinClock";
 import {
@@ -322,7 +322,15 @@ export function ColourantEditor({ draft, errors, onChange }: EditorProps<Coloura
   );
 }
 
-export function ColourEditor({ draft, errors, shelf, onChange }: EditorProps<Colour>) {
+export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Colour>) {
+  // A colour that nobody gave a look has that of its strongest colourant.
+  const onChange = (next: Colour) => {
+    const unseen = draft.swatch === UNSEEN || draft.swatch === strongest(draft, shelf)?.swatch;
+    const its = strongest(next, shelf);
+    props.onChange(
+      its && unseen && next.swatch === draft.swatch ? { ...next, swatch: its.swatch } : next,
+    );
+  };
   const general = errors.find((e) => e.field === "recipe");
   const inParts = draft.strengthPercent !== undefined && draft.strengthPercent !== null;
   const amount = inParts ? "parts" : "percentOfMix";
@@ -417,6 +425,12 @@ export function ColourEditor({ draft, errors, shelf, onChange }: EditorProps<Col
       </Box>
     </Box>
   );
+}
+
+function strongest(colour: Colour, shelf: ShelfView): Colourant | undefined {
+  const share = (part: Colour["recipe"][number]) => part.percentOfMix ?? part.parts ?? 0;
+  const [first] = colour.recipe.toSorted((a, b) => share(b) - share(a));
+  return shelf.colourants.find((c) => c.colourant.id === first?.colourantId)?.colourant;
 }
 
 /** The same recipe in parts: each share is as many parts, their sum is the strength. */

@@ -20,6 +20,9 @@ import { showWith, type Units } from "../units/units";
 import { Bottle, EmbedAtRest, Jar, Patch, StackOfLayers, ToolDrawing } from "./drawings";
 import { tendencyText } from "./wording";
 
+/** How a material is drawn while nobody has said how it looks. */
+export const UNSEEN = "#8a8f92";
+
 export interface Material {
   id: string;
   name: string;
@@ -147,7 +150,7 @@ export const COLOURANTS: Kind<Colourant> = {
       }`,
     })),
   fromDemo: (demo) => demo.colourants ?? [],
-  begin: () => ({ id: newId("colourant"), name: "", form: "LIQUID_TINT", swatch: "#8a8f92" }),
+  begin: () => ({ id: newId("colourant"), name: "", form: "LIQUID_TINT", swatch: UNSEEN }),
   put: (value) => ask(api.PUT("/api/colourants/{id}", { ...path(value.id), body: value })),
   remove: (id) => ask(api.DELETE("/api/colourants/{id}", path(id))),
 };
@@ -171,7 +174,7 @@ export const COLOURS: Kind<Colour> = {
               .join(", "),
     })),
   fromDemo: (demo) => (demo.colours ?? []).filter((c) => c.recipe.length > 0),
-  begin: () => ({ id: newId("colour"), name: "", swatch: "#8a8f92", recipe: [] }),
+  begin: () => ({ id: newId("colour"), name: "", swatch: UNSEEN, recipe: [] }),
   put: (value) => ask(api.PUT("/api/colours/{id}", { ...path(value.id), body: value })),
   remove: (id) => ask(api.DELETE("/api/colours/{id}", path(id))),
 };

@@ -5,7 +5,7 @@ import { api, ask, type DueLine } from "../api/client";
 import { Loading } from "../frame/Loading";
 import { Empty, Told, WrongMark } from "../frame/Told";
 import { useLoaded } from "../frame/useLoaded";
-import { dayAndTime } from "../plan/wording";
+import { dueText } from "../plan/moments";
 
 const load = () => ask(api.GET("/api/today"));
 
@@ -69,6 +69,8 @@ export function TodayScreen() {
   }
   const ready = today.due.filter((d) => Date.parse(d.from) <= now);
   const later = today.due.filter((d) => Date.parse(d.from) > now);
+  const [soonest] = later;
+  const next = soonest && dueText(soonest.kind, new Date(soonest.from), soonest.zoneId);
   const list = (title: string, lines: DueLine[]) =>
     lines.length > 0 && (
       <Box component="section" aria-label={title} sx={{ mt: 2 }}>
@@ -91,7 +93,7 @@ export function TodayScreen() {
               }}
             >
               <Box sx={{ width: { xs: "100%", sm: 190 }, color: "text.secondary" }}>
-                {dayAndTime(new Date(due.from), due.zoneId)}
+                {dueText(due.kind, new Date(due.from), due.zoneId)}
               </Box>
               <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
               <Link href={`#/pour/${due.runId}${LOOKED_OVER.has(due.kind) ? "/record" : ""}`}>
@@ -122,7 +124,7 @@ export function TodayScreen() {
         </Box>
         <Box role="status" sx={{ color: "text.secondary" }}>
           {ready.length === 0
-            ? `Nothing yet; next ${dayAndTime(new Date(later[0]?.from ?? today.now), later[0]?.zoneId ?? "UTC")}.`
+            ? `Nothing yet; next ${next}.`
             : `${ready.length} ${ready.length === 1 ? "thing is" : "things are"} due.`}
         </Box>
         <Button

@@ -21,6 +21,12 @@ final class Arranger {
   /** Making a plan surer goes no further than that. */
   private static final int SURER_ROUNDS = 3;
 
+  /**
+   * Where some pours are too late whatever is done, nobody mixes more than so many times as many
+   * batches to get the others in: a habit is in the way, and the ways out tell which.
+   */
+  private static final int MOST_TIMES_AS_MANY = 4;
+
   private final Job job;
   private final CureModel cure;
   private final Trials trials;
@@ -107,6 +113,9 @@ final class Arranger {
       return null;
     }
     List<BatchDraft.Settled> drafts = new ArrayList<>(search.drafts(rest));
+    if (drafts.size() > MOST_TIMES_AS_MANY * Stages.asTheyCome(inTime).size()) {
+      return null;
+    }
     drafts.addAll(Stages.asTheyCome(late));
     return drafts;
   }

@@ -36,6 +36,11 @@ public final class WaysOut {
   /** Cups by their heat, mL; 50 to 120 is common practice, no source. */
   private static final double[] SMALLER_CUPS_ML = {80, 60, 40, 25};
 
+  /** Work and waste that differ by less are the same to a maker. */
+  private static final double WORK_STEP_MINUTES = 10;
+
+  private static final double WASTE_STEP_G = 5;
+
   private static final int MOST_MORE_BATCHES = 4;
 
   /** More layers of a day each than anybody pours. */
@@ -177,6 +182,8 @@ public final class WaysOut {
         Comparator.comparing((Way w) -> rest == null || w.kind != Kind.SHORTER_REST)
             .thenComparingInt(w -> w.pieces.stream().mapToInt(Fewer::count).sum())
             .thenComparingInt(w -> w.plan.batches().size())
+            .thenComparingLong(w -> workSteps(w.plan))
+            .thenComparingLong(w -> Math.round(w.plan.totals().staysG() / WASTE_STEP_G))
             .thenComparingDouble(out::cost));
     return new Ways(
         new Binding(
@@ -190,6 +197,16 @@ public final class WaysOut {
         out.now,
         out.ways.subList(0, Math.min(MOST_WAYS, out.ways.size())),
         !watch.goOn(out.planned));
+  }
+
+  /** What hands do, in steps, without what may be left undone. */
+  private static long workSteps(Plan plan) {
+    double seconds =
+        plan.tasks().stream()
+            .filter(t -> t.hands() && !t.optional())
+            .mapToDouble(t -> t.endSeconds() - t.startSeconds())
+            .sum();
+    return Math.round(seconds / 60 / WORK_STEP_MINUTES);
   }
 
   /** Which pours of a plan share a batch. */
@@ -416,8 +433,8 @@ public final class WaysOut {
                 piece.work()));
       }
     }
-    // Lines move up, so nothing that was put together by hand can be told any more.
-    return new Changed(all, anew(session.withPieces(pieces).withCupsByHand(List.of())));
+    // Lines move up, so nothing that was put together or moved by hand can be told any more.
+    return new Changed(all, unpinned(anew(session.withPieces(pieces).withCupsByHand(List.of()))));
   }
 
   private boolean leave(Map<Integer, Integer> fewer) {
@@ -427,8 +444,11 @@ public final class WaysOut {
   }
 
   private static Session anew(Session changed) {
-    return changed.withArrangement(
-        changed.arrangement().withTogether(List.of()).withPins(List.of()));
+    return changed.withArrangement(changed.arrangement().withTogether(List.of()));
+  }
+
+  private static Session unpinned(Session changed) {
+    return changed.withArrangement(changed.arrangement().withPins(List.of()));
   }
 
   /**
@@ -502,7 +522,21 @@ public final class WaysOut {
     return way != null;
   }
 
+  /**
+   * Planned anew, what was moved by hand stays there where that does; where it does not, it is
+   * given up, and the screen says so.
+   */
   private @Nullable Way tried(Kind kind, double value, @Nullable String target, Changed changed) {
+    Way way = triedAsItIs(kind, value, target, changed);
+    Session s = changed.session;
+    if (way != null || s.arrangement().pins().isEmpty() || !s.arrangement().together().isEmpty()) {
+      return way;
+    }
+    return triedAsItIs(kind, value, target, new Changed(changed.fewer, unpinned(s)));
+  }
+
+  private @Nullable Way triedAsItIs(
+      Kind kind, double value, @Nullable String target, Changed changed) {
     if (planned >= MOST_PLANS || !watch.goOn(planned)) {
       return null;
     }

@@ -10,16 +10,39 @@ import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Random;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.hipparchus.random.SobolSequenceGenerator;
 import org.junit.jupiter.api.Test;
 
-/** The five runs about a body, beside 500 draws of everything that may be off. */
+/**
+ * The five runs about a body, beside 500 draws of everything that may be off. They are drawn evenly
+ * (a Sobol sequence in seven dimensions, Joe and Kuo 2008, of the library): by chance alone, 500
+ * know a deviation to no better than 3 %.
+ */
 class ClockSpreadTest {
   private static final int DRAWS = 500;
 
-  /** 500 draws know a deviation to 3 % themselves. */
-  private static final double NEAR = 0.12;
+  private static final double NEAR = 0.10;
+
+  private static final ResinSystem KNOWN_DEEP =
+      Samples.resin(
+          ResinKind.DEEP,
+          480.0,
+          300,
+          23,
+          new CureTimes(
+              null,
+              null,
+              null,
+              null,
+              null,
+              null,
+              List.of(
+                  new DemouldRow(3, 72, null),
+                  new DemouldRow(100, 24, 48.0),
+                  new DemouldRow(150, 16, 24.0))));
 
   @Test
   void fiveRunsAreAsWideAsFiveHundred() {
@@ -29,14 +52,29 @@ class ClockSpreadTest {
     CureTimes day = new CureTimes(null, null, null, 24.0, 20.0, null);
     check(Samples.resin(ResinKind.CASTING, 40.0, 100, 23, day), 19, 10, 25);
     check(Samples.resin(ResinKind.FAST, 12.0, 100, 23, null), 22, 8);
-    List<DemouldRow> rows =
-        List.of(
-            new DemouldRow(3, 72, null),
-            new DemouldRow(100, 24, 48.0),
-            new DemouldRow(150, 16, 24.0));
-    CureTimes table = new CureTimes(null, null, null, null, null, null, rows);
-    check(Samples.resin(ResinKind.DEEP, 480.0, 300, 23, table), 22, 8, 60);
+    check(KNOWN_DEEP, 22, 8, 60);
     check(Samples.resin(ResinKind.DEEP, 480.0, 300, 23, null), 22, 8, 60);
+  }
+
+  /**
+   * Between a block that runs hot and one that does not lies a cliff, which no logarithmic band
+   * fits: there it has to hold what happens in four cases of five.
+   */
+  @Test
+  void aBlockAtItsCliffComesOutWithinItsBandMoreOftenThanNot() {
+    for (ResinSystem resin :
+        List.of(KNOWN_DEEP, Samples.resin(ResinKind.DEEP, 480.0, 300, 23, null))) {
+      for (double mm : new double[] {100, 150}) {
+        BodyHistory block = Calibration.labelPiece(resin.kind(), mm, 22);
+        Moment out = five(resin, block).demould();
+        double within =
+            draws(resin, block).stream()
+                .mapToDouble(m -> m.demould() == null ? CureEngine.MOST_MINUTES : m.demould())
+                .filter(d -> d >= out.earliestMinutes() && d <= out.latestMinutes())
+                .count();
+        assertThat(within / DRAWS).as("%s, %s mm", resin.name(), mm).isGreaterThan(0.8);
+      }
+    }
   }
 
   private static void check(ResinSystem resin, double roomC, double... depthsMm) {
@@ -48,24 +86,33 @@ class ClockSpreadTest {
     }
   }
 
-  private static void check(ResinSystem resin, BodyHistory body, String what) {
+  private static CureStates five(ResinSystem resin, BodyHistory body) {
     Calibrated label = Calibration.of(resin);
-    boolean cup = body.last().shape() instanceof BodyShape.InCup;
     CureRun usual =
-        new CureEngine(label.chemistry(), cup ? null : label.targets())
+        new CureEngine(label.chemistry(), inCup(body) ? null : label.targets())
             .run(body, CureEngine.MOST_MINUTES);
-    CureStates five =
-        new ClockSpread(label.estimate(), label.targets(), 23)
-            .states(body, usual, CureEngine.MOST_MINUTES);
+    return new ClockSpread(label.estimate(), label.targets(), 23)
+        .states(body, usual, CureEngine.MOST_MINUTES);
+  }
+
+  private static boolean inCup(BodyHistory body) {
+    return body.last().shape() instanceof BodyShape.InCup;
+  }
+
+  /** The body with all that may be off drawn at once: the resin, its bottle and the room. */
+  private static List<QuickRun.Moments> draws(ResinSystem resin, BodyHistory body) {
+    Calibrated label = Calibration.of(resin);
     double[][] root = label.estimate().root(0.075);
-    Random random = new Random(20_261_127);
-    List<Double> working = new ArrayList<>();
-    List<Double> gel = new ArrayList<>();
-    List<Double> out = new ArrayList<>();
-    List<Double> peak = new ArrayList<>();
+    SobolSequenceGenerator even = new SobolSequenceGenerator(7);
+    NormalDistribution normal = new NormalDistribution();
+    even.skipTo(1);
+    List<QuickRun.Moments> draws = new ArrayList<>();
     for (int i = 0; i < DRAWS; i++) {
       double[] unknowns = label.estimate().mean();
-      double[] off = random.doubles(6).map(d -> random.nextGaussian()).toArray();
+      double[] off =
+          Arrays.stream(even.nextVector())
+              .map(u -> normal.inverseCumulativeProbability(u))
+              .toArray();
       for (int k = 0; k < 6; k++) {
         for (int j = 0; j < 6; j++) {
           unknowns[k] += root[k][j] * off[j];
@@ -78,23 +125,32 @@ class ClockSpreadTest {
               label.targets().bond(),
               new Known(hard, full.origin()),
               new Known(Math.max(hard, full.value()), full.origin()));
-      QuickRun.Moments run =
+      draws.add(
           QuickRun.of(
               ClockPrior.chemistry(resin.kind(), unknowns),
-              cup ? null : targets,
-              body.warmer(0.75 * random.nextGaussian()),
-              CureEngine.MOST_MINUTES);
+              inCup(body) ? null : targets,
+              body.warmer(0.75 * off[6]),
+              CureEngine.MOST_MINUTES));
+    }
+    return draws;
+  }
+
+  private static void check(ResinSystem resin, BodyHistory body, String what) {
+    CureStates five = five(resin, body);
+    List<Double> working = new ArrayList<>();
+    List<Double> gel = new ArrayList<>();
+    List<Double> out = new ArrayList<>();
+    List<Double> peak = new ArrayList<>();
+    for (QuickRun.Moments run : draws(resin, body)) {
       working.add(Math.log(run.workingTimeEnds()));
       gel.add(Math.log(run.gels()));
       peak.add(run.peakC());
-      if (!cup) {
-        out.add(Math.log(run.demould() == null ? CureEngine.MOST_MINUTES : run.demould()));
-      }
+      out.add(Math.log(run.demould() == null ? CureEngine.MOST_MINUTES : run.demould()));
     }
     String of = resin.kind() + " " + what;
     near(of + ", working", five.workingTimeEnds(), working);
     near(of + ", gel", five.gels(), gel);
-    if (cup) {
+    if (inCup(body)) {
       double wide = five.heat().mostPeakC() - five.heat().leastPeakC();
       assertThat(wide / (2 * 1.2816 * sd(peak))).as(of + ", peak").isBetween(0.85, 1.2);
     } else {
