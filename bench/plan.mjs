@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 // Measures POST /api/plan for the demo session, for a big one, for both in a room that changes with
-// every request ("new"), for the big one after a layer was dragged into a cup by hand, and a slider of
+// every request ("new"), with one piece more each time ("edit"), for the big one after a layer was dragged
+// into a cup by hand, and a slider of
 // Practice, beside a plain round trip to the same server in the same run; the start to healthy; and the sizes of what is shipped.
 // Usage: ./run once to build, then: node bench/plan.mjs
 import { spawn } from "node:child_process";
@@ -132,6 +133,25 @@ const elsewhere = (session) => {
     return post(JSON.stringify(session))();
   };
 };
+/** One piece more each time, what was together staying together: what is typed at the board. */
+const edited = async (session) => {
+  const answer = await fetch(`${running.url}/api/plan`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json" },
+    body: JSON.stringify(session),
+  });
+  const { plan } = await answer.json();
+  const together = plan.batches.map((b) => b.cups.flatMap((c) => c.pours.map((p) => p.id)));
+  session.arrangement = { ...session.arrangement, together };
+  const counts = session.pieces.map((piece) => piece.count);
+  let round = 0;
+  return () => {
+    session.pieces.forEach((piece, i) => (piece.count = counts[i]));
+    session.pieces[round % counts.length].count += 1 + Math.floor(round / counts.length);
+    round++;
+    return post(JSON.stringify(session))();
+  };
+};
 const whatIf = (first, second) => {
   let round = 0;
   return async () => {
@@ -161,7 +181,9 @@ const rows = [
   ["plan, demo", await time(300, post(JSON.stringify(demo("sessions/pantry-knobs"))))],
   ["plan, big", await time(300, post(JSON.stringify(bigSession())))],
   ["plan, demo, new", await time(300, elsewhere(demo("sessions/pantry-knobs")))],
-  ["plan, big, new", await time(150, elsewhere(bigSession()))],
+  ["plan, demo, edit", await time(15, await edited(demo("sessions/pantry-knobs")))],
+  ["plan, big, edit", await time(30, await edited(bigSession()))],
+  ["plan, big, new", await time(20, elsewhere(bigSession()))],
   ["what if", await time(300, whatIf(tried(1, "SHEET"), tried(4, "CUP")))],
   ["plan, big, drag", await time(300, post(JSON.stringify(dragged())))],
 ];

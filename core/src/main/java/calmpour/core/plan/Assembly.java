@@ -40,7 +40,7 @@ final class Assembly {
     this.notes = new CureNotes(job, cure, recorder);
   }
 
-  /** A batch as amounts; what it says of times means nothing yet. */
+  /** A batch as amounts; what it says of times and looks means nothing yet. */
   Batch amounts(MixSheet.FilledBatch batch) {
     return batch(batch, null, List.of());
   }
@@ -102,7 +102,10 @@ final class Assembly {
       pours.add(pour(pour, start, end));
     }
     pours.sort(Comparator.comparingInt(Cup.Pour::startSeconds));
-    Cup amounts = amounts(batch, cup, pours);
+    // Thousands of batches are tried for a plan, and none of them is looked at.
+    boolean shown = laid != null;
+    Cup amounts =
+        amounts(batch, cup, pours, shown ? strength(cup) : null, shown ? look(cup) : null);
     if (laid == null) {
       return amounts;
     }
@@ -125,7 +128,12 @@ final class Assembly {
         follows.layers().stream().map(l -> layer(l, contact)).toList());
   }
 
-  private Cup amounts(MixSheet.FilledBatch batch, MixSheet.FilledCup cup, List<Cup.Pour> pours) {
+  private static Cup amounts(
+      MixSheet.FilledBatch batch,
+      MixSheet.FilledCup cup,
+      List<Cup.Pour> pours,
+      Cup.@Nullable Strength strength,
+      @Nullable Look look) {
     return new Cup(
         cup.id(),
         batch.number(),
@@ -146,8 +154,8 @@ final class Assembly {
         cup.asCounted().inAll(),
         cup.asCounted().waterPercent(),
         cup.asCounted().solventPercent(),
-        strength(cup),
-        look(cup),
+        strength,
+        look,
         pours,
         0,
         0,

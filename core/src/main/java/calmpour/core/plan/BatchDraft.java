@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 final class BatchDraft {
   private final Job job;
   private final Limits limits;
+  private final CupSplits splits;
   private final int stage;
   private final List<CupDraft> cups = new ArrayList<>();
 
@@ -28,8 +29,16 @@ final class BatchDraft {
   private static final int MOST_CUPS = 20;
 
   BatchDraft(Job job, Limits limits, int stage) {
+    this(job, limits, stage, new CupSplits());
+  }
+
+  /**
+   * @param splits found for other batches of the same session
+   */
+  BatchDraft(Job job, Limits limits, int stage, CupSplits splits) {
     this.job = job;
     this.limits = limits;
+    this.splits = splits;
     this.stage = stage;
   }
 
@@ -247,7 +256,7 @@ final class BatchDraft {
     List<CupDraft> best = new ArrayList<>();
     for (List<CupDraft> ofColour : byColour.values()) {
       boolean settled = ofColour.get(0).byHand() || ofColour.stream().anyMatch(c -> c.kind == null);
-      best.addAll(settled ? ofColour : new CupSplit(job, limits, ofColour).best());
+      best.addAll(settled ? ofColour : splits.best(job, limits, ofColour));
     }
     return best;
   }

@@ -23,6 +23,11 @@ record Chain(List<Task> tasks, BatchWork work) {
   /** With so much to spare the order that is easiest for hands and head is kept, s. */
   static final int CALM_SECONDS = 600;
 
+  /** Time to spare beyond which no more is looked for, where so much is required, s. */
+  static int calm(int requiredSeconds) {
+    return Math.max(requiredSeconds, CALM_SECONDS);
+  }
+
   /** What is done at single cups and moulds. */
   private static final Set<Task.Kind> AT_CUPS = EnumSet.range(Task.Kind.SPLIT, Task.Kind.EMBED);
 

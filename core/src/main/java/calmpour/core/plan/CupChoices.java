@@ -40,7 +40,8 @@ final class CupChoices {
     this.sitting = sitting;
     this.groups = groups;
     this.required = required;
-    this.draft = new BatchDraft(sitting.job(), new Limits(sitting.job()), sitting.stage());
+    this.draft =
+        new BatchDraft(sitting.job(), new Limits(sitting.job()), sitting.stage(), trials.splits());
     groups.forEach(g -> draft.add(sitting.groups().get(g)));
   }
 
@@ -61,9 +62,7 @@ final class CupChoices {
   Trial calmer(Trial from) {
     Trial best = from;
     for (int step = 0; step < MOST_CALMING; step++) {
-      if (best.spareSeconds() >= required + Chain.CALM_SECONDS
-          || best.draft().lone()
-          || !trials.goOn()) {
+      if (best.spareSeconds() >= Chain.calm(required) || best.draft().lone() || !trials.goOn()) {
         return best;
       }
       Trial now = best;

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Shares the pours of one colour among cups: as few as possible, then as little waste as possible.
@@ -18,16 +19,26 @@ final class CupSplit {
   /** Steps of the search before it keeps what it has. */
   private static final int MOST_STEPS = 60_000;
 
+  /** Of more cups than that kinds are not chosen beforehand: there are too many choices. */
+  private static final int MOST_CHOSEN = 8;
+
   /** Half a milligram of content is no gain. */
   private static final double NO_GAIN_G = 5e-4;
 
   private final Limits limits;
   private final List<CupDraft> given;
   private final Tint tint;
-  private final List<PourDraft> pours;
-  private final List<Kind> kinds = new ArrayList<>();
 
-  /** Loads of the pours in {@link #pours}' order, heaviest first, g. */
+  /** As they stand in the given cups, one cup after the other. */
+  private final List<PourDraft> pours;
+
+  /** Their places, the heaviest first. */
+  private final List<Integer> heaviest;
+
+  private final List<Kind> kinds = new ArrayList<>();
+  private final List<Kind> leastClinging;
+
+  /** Loads of the pours, heaviest first, g. */
   private final double[] loads;
 
   /** Sum of the loads from each place on, g. */
@@ -51,12 +62,15 @@ final class CupSplit {
         kinds.add(new Kind(cup, most, limits.clings(cup)));
       }
     }
-    this.pours =
-        given.stream()
-            .flatMap(c -> c.pours.stream())
-            .sorted(Comparator.comparingDouble(this::load).reversed())
+    this.leastClinging =
+        kinds.stream().sorted(Comparator.comparingDouble(k -> k.clings.share())).toList();
+    this.pours = given.stream().flatMap(c -> c.pours.stream()).toList();
+    this.heaviest =
+        IntStream.range(0, pours.size())
+            .boxed()
+            .sorted(Comparator.comparingDouble((Integer i) -> load(pours.get(i))).reversed())
             .toList();
-    this.loads = pours.stream().mapToDouble(this::load).toArray();
+    this.loads = heaviest.stream().mapToDouble(i -> load(pours.get(i))).toArray();
     this.still = new double[loads.length + 1];
     for (int i = loads.length - 1; i >= 0; i--) {
       still[i] = still[i + 1] + loads[i];
@@ -87,8 +101,11 @@ final class CupSplit {
     return least;
   }
 
-  /** The same pours, shared out as well as was found; cups in the order of their first pour. */
-  List<CupDraft> best() {
+  /**
+   * The pours' places, cup by cup, shared out as well as was found; cups in the order of their
+   * first pour. Empty where nothing is better than what was given.
+   */
+  List<List<Integer>> best() {
     double bestContent =
         given.stream()
             .mapToDouble(
@@ -97,26 +114,58 @@ final class CupSplit {
     int fewest = (int) Math.ceil(still[0] / largest - 1e-9);
     for (int count = fewest; count <= given.size(); count++) {
       double toBeat = count < given.size() ? Double.POSITIVE_INFINITY : bestContent - NO_GAIN_G;
-      Search search = new Search(count, toBeat);
+      double least = count <= MOST_CHOSEN ? leastContent(0, count, 0, still[0]) : 0;
+      Search search = new Search(count, toBeat, least);
       steps = 0;
       search.place(0, 0, 0);
       if (search.found != null) {
-        return drafts(search.found, count);
+        return cups(search.found, count);
       }
     }
-    return given;
+    return List.of();
+  }
+
+  /**
+   * The least content of so many cups, as if the pours could be cut anywhere: of all choices of
+   * kinds that hold them, the load where least of it clings.
+   *
+   * @param kind from which on one is chosen, least clinging share first
+   * @param cups still to be chosen
+   * @param content of those chosen, as full as they can be, g
+   * @param load that is in none of them yet, g
+   */
+  private double leastContent(int kind, int cups, double content, double load) {
+    if (cups == 0) {
+      return load <= 1e-9 ? content : Double.POSITIVE_INFINITY;
+    }
+    if (kind == leastClinging.size()) {
+      return Double.POSITIVE_INFINITY;
+    }
+    Kind its = leastClinging.get(kind);
+    double least = Double.POSITIVE_INFINITY;
+    double now = content;
+    double left = load;
+    for (int n = 0; n <= cups; n++) {
+      least = Math.min(least, leastContent(kind + 1, cups - n, now, left));
+      double into = Math.min(left, its.mostG);
+      now += its.clings.contentFor(into);
+      left -= into;
+    }
+    return least;
   }
 
   /** One search for a given number of cups. */
   private final class Search {
     private final int count;
+    private final double least;
     private final double[] inCup;
     private final int[] cupOf;
     private double toBeat;
     private int[] found;
 
-    Search(int count, double toBeat) {
+    Search(int count, double toBeat, double least) {
       this.count = count;
+      this.least = least;
       this.toBeat = toBeat;
       this.inCup = new double[count];
       this.cupOf = new int[loads.length];
@@ -132,7 +181,7 @@ final class CupSplit {
         return;
       }
       double atLeast = content + still[next] * leastRate + (count - open) * leastAlways;
-      if (atLeast >= toBeat || still[next] > room(open)) {
+      if (Math.max(atLeast, least) >= toBeat || still[next] > room(open)) {
         return;
       }
       if (next == loads.length) {
@@ -182,23 +231,39 @@ final class CupSplit {
     }
   }
 
-  private List<CupDraft> drafts(int[] cupOf, int count) {
-    List<CupDraft> drafts = new ArrayList<>();
-    List<PourDraft> inOrder = given.stream().flatMap(c -> c.pours.stream()).toList();
+  private List<List<Integer>> cups(int[] cupOf, int count) {
+    List<List<Integer>> cups = new ArrayList<>();
     for (int cup = 0; cup < count; cup++) {
-      List<PourDraft> its = new ArrayList<>();
+      List<Integer> its = new ArrayList<>();
       for (int i = 0; i < cupOf.length; i++) {
         if (cupOf[i] == cup) {
-          its.add(pours.get(i));
+          its.add(heaviest.get(i));
         }
       }
-      its.sort(Comparator.comparingInt(inOrder::indexOf));
+      its.sort(null);
+      cups.add(List.copyOf(its));
+    }
+    cups.sort(Comparator.comparingInt(its -> its.get(0)));
+    return List.copyOf(cups);
+  }
+
+  /**
+   * The same pours in other cups.
+   *
+   * @param cups as {@link #best} finds them
+   */
+  List<CupDraft> drafts(List<List<Integer>> cups) {
+    if (cups.isEmpty()) {
+      return given;
+    }
+    List<CupDraft> drafts = new ArrayList<>();
+    for (List<Integer> places : cups) {
+      List<PourDraft> its = places.stream().map(pours::get).toList();
       double load = its.stream().mapToDouble(this::load).sum();
       CupKind kind =
           limits.bestKind(kinds.stream().map(Kind::cup).toList(), tint, load - 1e-9, true);
       drafts.add(given.get(0).with(its, kind));
     }
-    drafts.sort(Comparator.comparingInt(d -> inOrder.indexOf(d.pours.get(0))));
     return drafts;
   }
 }

@@ -207,7 +207,7 @@ final class RowSearch {
   private Shared evened(Shared from) {
     Shared best = from;
     boolean gained = true;
-    while (gained && sharing.goOn() && best.spare() < sharing.required + Chain.CALM_SECONDS) {
+    while (gained && sharing.goOn() && best.spare() < Chain.calm(sharing.required)) {
       Shared next = movedOnce(best);
       gained = next != null;
       best = next == null ? best : next;
@@ -245,7 +245,7 @@ final class RowSearch {
   }
 
   private int spareInAll(Shared of) {
-    int calm = sharing.required + Chain.CALM_SECONDS;
+    int calm = Chain.calm(sharing.required);
     return of.trials().stream().mapToInt(t -> Math.min(t.spareSeconds(), calm)).sum();
   }
 

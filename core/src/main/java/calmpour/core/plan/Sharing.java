@@ -102,7 +102,7 @@ final class Sharing {
     if (stepsA != stepsB) {
       return stepsA < stepsB;
     }
-    int calm = required + Chain.CALM_SECONDS;
+    int calm = Chain.calm(required);
     return Math.min(a.spare(), calm) > Math.min(b.spare(), calm);
   }
 

@@ -27,12 +27,23 @@ final class Trials {
   private final CureModel cure;
   private final Watch watch;
   private final Map<String, Trial> known = new HashMap<>();
+  private final Map<String, Trial> measured = new HashMap<>();
   private final Map<String, Double> alone = new HashMap<>();
+  private final CupSplits splits;
   private int tried;
 
   Trials(CureModel cure, Watch watch) {
+    this(cure, watch, new CupSplits());
+  }
+
+  private Trials(CureModel cure, Watch watch, CupSplits splits) {
     this.cure = cure;
     this.watch = watch;
+    this.splits = splits;
+  }
+
+  CupSplits splits() {
+    return splits;
   }
 
   /**
@@ -58,7 +69,7 @@ final class Trials {
       }
       long steps = steps(wasteG, STEP_G);
       long others = steps(other.wasteG, STEP_G);
-      int calm = required + Chain.CALM_SECONDS;
+      int calm = Chain.calm(required);
       return steps != others
           ? steps < others
           : Math.min(spareSeconds(), calm) > Math.min(other.spareSeconds(), calm);
@@ -71,7 +82,7 @@ final class Trials {
 
   /** With nothing known yet, for other groups; what was tried counts on. */
   Trials fresh() {
-    Trials fresh = new Trials(cure, watch);
+    Trials fresh = new Trials(cure, watch, splits);
     fresh.tried = tried;
     return fresh;
   }
@@ -144,7 +155,7 @@ final class Trials {
         continue;
       }
       best = best == null || trial.betterThan(best, required) ? trial : best;
-      if (best.spareSeconds() >= required + Chain.CALM_SECONDS || !goOn()) {
+      if (best.spareSeconds() >= Chain.calm(required) || !goOn()) {
         return best;
       }
       best = cups.slower(best);
@@ -164,6 +175,32 @@ final class Trials {
 
   /** A batch in these cups as it comes out. */
   Trial measured(Stages.Sitting sitting, List<Integer> groups, BatchDraft.Settled settled) {
+    String key = key(sitting, settled);
+    Trial before = measured.get(key);
+    if (before == null) {
+      before = measure(sitting, groups, settled);
+      measured.put(key, before);
+    }
+    return new Trial(settled, List.copyOf(groups), before.wasteG, before.spares);
+  }
+
+  /** Cavities of one line are all alike: pours of the same layer of it come to the same. */
+  private static String key(Stages.Sitting sitting, BatchDraft.Settled settled) {
+    StringBuilder key = new StringBuilder();
+    key.append(sitting.stage()).append(sitting.waits()).append(settled.lone());
+    key.append(settled.resinId());
+    for (CupDraft cup : settled.cups()) {
+      key.append('/').append(cup.kind == null ? "" : cup.kind.id()).append(' ').append(cup.hand);
+      for (PourDraft pour : cup.pours) {
+        key.append(' ').append(pour.line()).append('.').append(pour.layer());
+        key.append('.').append(pour.part()).append('.').append(pour.half());
+        key.append('.').append(pour.hand() == CupDraft.BY_PLAN ? "" : "" + pour.cavity());
+      }
+    }
+    return key.toString();
+  }
+
+  private Trial measure(Stages.Sitting sitting, List<Integer> groups, BatchDraft.Settled settled) {
     MixSheet.FilledBatch filled = new MixSheet(sitting.job(), Recorder.off()).fill(1, settled);
     Batch batch = new Assembly(sitting.job(), cure, Recorder.off()).amounts(filled);
     double waste = batch.staysG() + batch.cups().stream().mapToDouble(Cup::staysG).sum();
