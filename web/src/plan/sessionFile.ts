@@ -26,8 +26,8 @@ export async function sendAsFile(session: Session): Promise<Trouble | null> {
 export async function openFile(file: File): Promise<Answer<OpenedSession>> {
   const text = await file.text();
   return ask(
-    api.POST("/api/sessions", {
-      body: text as unknown as Session,
+    api.POST("/api/sessions/file", {
+      body: text as unknown as Record<string, never>,
       bodySerializer: (body) => body as unknown as string,
     }),
   );

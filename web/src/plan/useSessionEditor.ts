@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from "react";
 import { api, ask, type OpenedSession, type Session, type Trouble } from "../api/client";
+import { FORMAT, raised } from "../api/format";
 import { begin, edit, redo, undo, type History } from "./history";
 import { newSession } from "./newSession";
 
@@ -12,14 +13,18 @@ export type Editor =
 const draftKey = (id: string) => `calm-pour/draft/${id}`;
 
 interface Draft {
+  /** Undefined where it was kept before there were numbers. */
+  format?: number;
   session: Session;
   revision: number;
 }
 
-function readDraft(id: string): Draft | null {
+async function readDraft(id: string): Promise<Draft | null> {
   try {
     const text = localStorage.getItem(draftKey(id));
-    return text ? (JSON.parse(text) as Draft) : null;
+    const draft = text ? (JSON.parse(text) as Draft) : null;
+    const session = draft && (await raised("SESSION", draft.format, draft.session));
+    return draft && session ? { ...draft, session } : null;
   } catch {
     return null;
   }
@@ -37,15 +42,10 @@ export function useSessionEditor(id: string | undefined) {
   useEffect(() => {
     let here = true;
     const put = (next: Editor) => here && setEditor(next);
-    const openNew = () =>
-      put({
-        status: "open",
-        history: begin(readDraft("new")?.session ?? newSession()),
-        kept: null,
-      });
     const open = async () => {
       if (id === "new") {
-        openNew();
+        const draft = await readDraft("new");
+        put({ status: "open", history: begin(draft?.session ?? newSession()), kept: null });
         return;
       }
       let wanted = id;
@@ -66,7 +66,7 @@ export function useSessionEditor(id: string | undefined) {
         put({ status: "trouble", trouble: opened.trouble });
         return;
       }
-      const draft = readDraft(wanted);
+      const draft = await readDraft(wanted);
       const kept = opened.value;
       const history = begin(kept.session);
       put({
@@ -95,7 +95,10 @@ export function useSessionEditor(id: string | undefined) {
     }
     const key = draftKey(kept?.id ?? "new");
     if (dirty) {
-      localStorage.setItem(key, JSON.stringify({ session, revision: kept?.revision ?? 0 }));
+      localStorage.setItem(
+        key,
+        JSON.stringify({ format: FORMAT, session, revision: kept?.revision ?? 0 }),
+      );
     } else {
       localStorage.removeItem(key);
     }

@@ -6,6 +6,7 @@ import { Cautions } from "../frame/Cautions";
 import { Loading } from "../frame/Loading";
 import { Empty, Told } from "../frame/Told";
 import { useLoaded } from "../frame/useLoaded";
+import { here } from "../plan/newSession";
 import { dayAndTime } from "../plan/wording";
 
 const load = () => ask(api.GET("/api/runs"));
@@ -60,8 +61,9 @@ export function RunsScreen() {
               {line.name}
             </Link>
             <Box sx={{ color: "text.secondary" }}>
-              begun {dayAndTime(new Date(line.begunAt), line.zoneId)}
-              {line.finishedAt && `, over ${dayAndTime(new Date(line.finishedAt), line.zoneId)}`}
+              begun {dayAndTime(new Date(line.begunAt), line.zoneId ?? here())}
+              {line.finishedAt &&
+                `, over ${dayAndTime(new Date(line.finishedAt), line.zoneId ?? here())}`}
             </Box>
             <Box sx={{ ml: "auto", display: "flex", gap: 1 }}>
               <Button

@@ -7,7 +7,8 @@ import {
   type StandsNow,
   type Trouble,
 } from "../api/client";
-import { keepUntold, readUntold } from "./untold";
+import { FORMAT } from "../api/format";
+import { keepUntold, raisedSteps, readUntold } from "./untold";
 
 /** A clock that goes on between two answers of the server, which may run faster than the world. */
 export interface WallClock {
@@ -49,12 +50,15 @@ function clockOf(stands: StandsNow): WallClock {
 /** A run as it stands, on every screen that shows it, and a way to tell what happened. */
 export function useRun(id: string) {
   const [view, setView] = useState<RunView>({ status: "loading" });
-  const [untold, setUntold] = useState<RunEvent[]>(() => readUntold(id));
+  const [kept] = useState(() => readUntold(id));
+  const [untold, setUntold] = useState<RunEvent[]>(kept.events);
   const [cutOff, setCutOff] = useState(false);
   const [refused, setRefused] = useState<Trouble | null>(null);
   /** Steps that another screen had finished before. */
   const [before, setBefore] = useState<string[]>([]);
   const queue = useRef(untold);
+  /** In which format the steps in the queue were kept. */
+  const format = useRef(kept.format);
   const sending = useRef(false);
   const atOnce = useRef(MOST_AT_ONCE);
   const again = useRef<() => void>(() => undefined);
@@ -102,6 +106,17 @@ export function useRun(id: string) {
       return;
     }
     sending.current = true;
+    if (format.current !== FORMAT) {
+      const older = queue.current;
+      const steps = await raisedSteps({ format: format.current, events: older });
+      if (steps === null) {
+        sending.current = false;
+        setCutOff(true);
+        return;
+      }
+      format.current = FORMAT;
+      queue.current = [...steps, ...queue.current.slice(older.length)];
+    }
     const batch = queue.current.slice(0, atOnce.current);
     const answer = await ask(
       api.POST("/api/runs/{id}/events", { params: { path: { id } }, body: { events: batch } }),
@@ -122,7 +137,7 @@ export function useRun(id: string) {
     atOnce.current = answer.status === "ok" ? MOST_AT_ONCE : 1;
     // Told, or refused: what was added meanwhile stays.
     queue.current = queue.current.slice(batch.length);
-    keepUntold(id, queue.current);
+    keepUntold(id, queue.current, format.current);
     setUntold(queue.current);
     if (answer.status === "ok") {
       setRefused(null);
@@ -146,7 +161,7 @@ export function useRun(id: string) {
       const at = new Date(clock.current ? clockNow(clock.current) : Date.now()).toISOString();
       const event: RunEvent = { codes: [], ...happened, id: crypto.randomUUID(), at };
       queue.current = [...queue.current, event];
-      keepUntold(id, queue.current);
+      keepUntold(id, queue.current, format.current);
       setUntold(queue.current);
       void send();
     },

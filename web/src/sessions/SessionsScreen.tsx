@@ -114,13 +114,15 @@ export function SessionsScreen() {
                 {line.name}
               </Link>
               <Box sx={{ color: "text.secondary", mr: "auto" }}>
-                {new Intl.DateTimeFormat("en-GB", {
-                  weekday: "short",
-                  day: "numeric",
-                  month: "short",
-                  hour: "2-digit",
-                  minute: "2-digit",
-                }).format(new Date(line.startsAt))}
+                {line.startsAt === undefined
+                  ? "cannot be read"
+                  : new Intl.DateTimeFormat("en-GB", {
+                      weekday: "short",
+                      day: "numeric",
+                      month: "short",
+                      hour: "2-digit",
+                      minute: "2-digit",
+                    }).format(new Date(line.startsAt))}
                 {line.cavities > 0 && ` · ${line.cavities} cavities`}
                 {line.resinG !== undefined && ` · ${showWith(units.MASS, line.resinG)} of resin`}
               </Box>

@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
+
 import { useState, type ReactNode } from "react";
 import {
   api,
@@ -14,6 +15,7 @@ import {
 } from "../api/client";
 import { Sheet } from "../frame/Sheet";
 import { Told } from "../frame/Told";
+import { Unreadable } from "../frame/Unreadable";
 import { useUnits } from "../units/UnitsProvider";
 import {
   ColourantEditor,
@@ -83,6 +85,7 @@ export function ShelfScreen({ kind }: { kind: string | undefined }) {
           ))}
         </Box>
       </Box>
+      <Unreadable names={shelf.unreadable} />
       {here === "resins" && <Board key={here} kind={RESINS} editor={ResinEditor} {...props} />}
       {here === "bottles" && <Board key={here} kind={PARTS} editor={PartEditor} {...props} />}
       {here === "colourants" && (

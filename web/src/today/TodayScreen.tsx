@@ -4,6 +4,7 @@ import Link from "@mui/material/Link";
 import { api, ask, type DueLine } from "../api/client";
 import { Loading } from "../frame/Loading";
 import { Empty, Told, WrongMark } from "../frame/Told";
+import { Unreadable } from "../frame/Unreadable";
 import { useLoaded } from "../frame/useLoaded";
 import { dueText } from "../plan/moments";
 
@@ -54,7 +55,7 @@ export function TodayScreen() {
       again();
     }
   };
-  if (today.due.length === 0) {
+  if (today.due.length === 0 && today.unreadable.length === 0) {
     return (
       <Empty title="Nothing is due">
         <p>
@@ -136,6 +137,7 @@ export function TodayScreen() {
           Into my calendar
         </Button>
       </Box>
+      <Unreadable names={today.unreadable} />
       {list("Due now", ready)}
       {list("Later", later)}
       <Box

@@ -2,6 +2,7 @@ package calmpour.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import calmpour.app.store.Formats;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -100,6 +101,13 @@ class FormatsTest {
       }
     }
     return schema;
+  }
+
+  @Test
+  void theBrowserKeepsWhatItKeepsInTodaysFormat() throws IOException {
+    assertThat(Path.of("..", "web", "src", "api", "format.ts"))
+        .content()
+        .contains("export const FORMAT = " + Formats.CURRENT + ";");
   }
 
   @Test

@@ -3,6 +3,7 @@ package calmpour.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import calmpour.app.store.Formats;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -55,9 +56,26 @@ class KeptDataTest {
               json(format, "draft.json").get("session"),
               json(format, "fern-bell-pushes.session.json"))) {
         assertThat(app.post("/api/plan", session).status()).isEqualTo(200);
-        assertThat(app.post("/api/sessions", session).status()).isEqualTo(201);
+        assertThat(app.post("/api/sessions/file", session).status()).isEqualTo(201);
+        Map<String, Object> old = Map.of("kind", "SESSION", "format", format, "document", session);
+        JsonNode raised = app.post("/api/formats/raised", old).body();
+        assertThat(app.post("/api/sessions", raised).status()).isEqualTo(201);
       }
+      RunningApp.Answer sent =
+          app.post("/api/sessions/carrying", json(format, "draft.json").get("session"));
+      assertThat(sent.body().get("format").asInt()).isEqualTo(Formats.CURRENT);
+      assertThat(app.post("/api/sessions/file", sent.body()).status()).isEqualTo(201);
+      refused(app, Map.of("format", 99, "session", Map.of()), "newer Calm Pour");
+      refused(app, List.of(1, 2), "not a Calm Pour session file");
+      refused(app, "null", "not a Calm Pour session file");
+      refused(app, Map.of("format", 1, "session", Map.of("name", 7)), "");
     }
+  }
+
+  private static void refused(RunningApp app, Object file, String why) {
+    RunningApp.Answer answer = app.post("/api/sessions/file", file);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.body().get("detail").asString()).contains(why);
   }
 
   @Test
@@ -73,6 +91,42 @@ class KeptDataTest {
     // Nothing to migrate, nothing to copy.
     RunningApp.demo(data).close();
     assertThat(copies()).last().isEqualTo(newest);
+  }
+
+  /** One damaged document of each kind: it is shown as such, and everything else goes on. */
+  @Test
+  void whatCannotBeReadTakesNothingElseWithIt() throws Exception {
+    unpack(1);
+    JsonNode facts = json(1, "facts.json");
+    String half = facts.get("half").asString();
+    RunningApp.demo(data).close();
+    try (var connection =
+            DriverManager.getConnection("jdbc:h2:file:" + data.resolve("workshop"), "calm", "");
+        var statement = connection.createStatement()) {
+      statement.execute("update run set session = '{\"name\": 1' where id = '" + half + "'");
+      statement.execute("update saved_session set document = '{\"nme\": \"x\"}' limit 1");
+      statement.execute("update saved_session set plan = '{}' where document not like '%nme%'");
+      statement.execute("update shelf_item set format = 99 where kind = 'mould' limit 1");
+    }
+    try (RunningApp app = RunningApp.demo(data)) {
+      JsonNode sessions = app.get("/api/sessions").body();
+      assertThat(sessions).hasSize(facts.get("sessions").size());
+      List<Integer> opened =
+          sessions
+              .valueStream()
+              .map(s -> app.get("/api/sessions/" + s.get("id").asString()).status())
+              .toList();
+      assertThat(opened).containsOnlyOnce(409).contains(200);
+      assertThat(app.get("/api/runs").body()).hasSize(2);
+      RunningApp.Answer run = app.get("/api/runs/" + half);
+      assertThat(run.status()).isEqualTo(409);
+      assertThat(run.body().get("detail").asString()).contains("another version");
+      assertThat(app.get("/api/today").body().get("unreadable")).hasSize(1);
+      assertThat(app.get("/api/shelf").body().get("unreadable")).hasSize(1);
+      assertThat(app.get("/api/moulds").status()).isEqualTo(200);
+      assertThat(app.post("/api/plan", RunningApp.demoDocument("sessions/pantry-knobs")).status())
+          .isIn(200, 422);
+    }
   }
 
   @Test

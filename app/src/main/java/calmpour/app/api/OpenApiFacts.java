@@ -18,9 +18,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What the OpenAPI document says about core's records comes from the records: a component is
@@ -29,6 +31,11 @@ import org.springframework.stereotype.Component;
  */
 @Configuration
 class OpenApiFacts {
+  static {
+    // Documents of any format are told as what they are: some object.
+    SpringDocUtils.getConfig().replaceWithClass(JsonNode.class, Object.class);
+  }
+
   @Bean
   OpenAPI about() {
     return new OpenAPI()

@@ -4,6 +4,7 @@ import calmpour.app.format.FieldError;
 import calmpour.app.format.JsonTrouble;
 import calmpour.app.format.MeshMessages;
 import calmpour.app.format.Photos;
+import calmpour.app.store.UnreadableDocumentException;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.mould.mesh.MeshProblem;
 import java.net.URI;
@@ -59,6 +60,16 @@ class Problems extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail unreadable(UnreadableDocumentException damaged) {
+    LOG.warn("something kept cannot be read", damaged);
+    return problem(
+        HttpStatus.CONFLICT,
+        "unreadable",
+        "This cannot be read",
+        "It was kept by another version of Calm Pour, or it is damaged. It stays as it is kept.");
+  }
+
+  @ExceptionHandler
   ProblemDetail unexpected(Exception bug) {
     LOG.error("an unexpected failure", bug);
     return problem(
@@ -75,19 +86,23 @@ class Problems extends ResponseEntityExceptionHandler {
       HttpStatusCode status,
       WebRequest request) {
     if (unreadable.getCause() instanceof JacksonException trouble) {
-      ProblemDetail detail =
-          JsonTrouble.unreadable(trouble)
-              ? problem(
-                  HttpStatus.BAD_REQUEST,
-                  "not-json",
-                  "This cannot be read",
-                  JsonTrouble.fieldErrors(trouble).get(0).message())
-              : fields(JsonTrouble.fieldErrors(trouble));
+      ProblemDetail detail = json(trouble);
       return ResponseEntity.status(detail.getStatus()).body(detail);
     }
     ProblemDetail detail =
         problem(HttpStatus.BAD_REQUEST, "not-json", "This cannot be read", "The body is missing.");
     return ResponseEntity.badRequest().body(detail);
+  }
+
+  @ExceptionHandler
+  ProblemDetail json(JacksonException trouble) {
+    return JsonTrouble.unreadable(trouble)
+        ? problem(
+            HttpStatus.BAD_REQUEST,
+            "not-json",
+            "This cannot be read",
+            JsonTrouble.fieldErrors(trouble).get(0).message())
+        : fields(JsonTrouble.fieldErrors(trouble));
   }
 
   private static ProblemDetail fields(List<FieldError> errors) {

@@ -108,19 +108,6 @@ public class RunController {
     }
   }
 
-  /** A line of the list. */
-  public record RunLine(
-      String id, String name, Instant begunAt, String zoneId, @Nullable Instant finishedAt) {
-    static RunLine of(KeptRun kept) {
-      return new RunLine(
-          kept.id(),
-          kept.run().session().name(),
-          kept.run().begunAt(),
-          kept.run().session().zoneId(),
-          kept.finishedAt());
-    }
-  }
-
   /** A run with the plan it carries out, which does not change any more. */
   public record OpenedRun(
       String id,
@@ -148,8 +135,8 @@ public class RunController {
       RunState state) {}
 
   @GetMapping
-  List<RunLine> all() {
-    return runs.all().stream().map(RunLine::of).toList();
+  List<RunStore.RunLine> all() {
+    return runs.lines();
   }
 
   @PostMapping

@@ -1,14 +1,16 @@
 package calmpour.app.api;
 
+import calmpour.app.store.Formats;
 import calmpour.app.store.OtherSessions;
 import calmpour.app.store.SavedSession;
 import calmpour.app.store.SessionStore;
 import calmpour.app.store.ShelfStore;
+import calmpour.core.check.Check;
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.check.Problem;
 import calmpour.core.plan.Planner;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
-import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -23,6 +25,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
 
 /** The sessions that are kept. */
 @RestController
@@ -32,44 +35,19 @@ public class SessionController {
   private final ShelfStore shelf;
   private final Planner planner;
   private final OtherSessions others;
+  private final Formats formats;
 
   SessionController(
-      SessionStore sessions, ShelfStore shelf, Planner planner, OtherSessions others) {
+      SessionStore sessions,
+      ShelfStore shelf,
+      Planner planner,
+      OtherSessions others,
+      Formats formats) {
     this.sessions = sessions;
     this.shelf = shelf;
     this.planner = planner;
     this.others = others;
-  }
-
-  /**
-   * A line of the list.
-   *
-   * @param cavities how many are poured; 0 for a mix without moulds
-   * @param resinG A + B mixed; null while it cannot be planned
-   */
-  public record SessionLine(
-      String id,
-      String name,
-      LocalDateTime startsAt,
-      String zoneId,
-      int cavities,
-      @Nullable Double resinG,
-      boolean justMix,
-      OffsetDateTime changedAt) {
-    static SessionLine of(SavedSession saved) {
-      Session session = saved.session();
-      int cavities = session.pieces().stream().mapToInt(p -> p.count()).sum();
-      Double resinG = saved.plan() == null ? null : saved.plan().totals().resinG();
-      return new SessionLine(
-          saved.id(),
-          session.name(),
-          session.startsAt(),
-          session.zoneId(),
-          cavities,
-          resinG,
-          session.justMix() != null,
-          saved.changedAt());
-    }
+    this.formats = formats;
   }
 
   /**
@@ -87,8 +65,8 @@ public class SessionController {
       OffsetDateTime changedAt) {}
 
   @GetMapping
-  List<SessionLine> list() {
-    return sessions.all().stream().map(SessionLine::of).toList();
+  List<SessionStore.SessionLine> list() {
+    return sessions.lines();
   }
 
   @PostMapping
@@ -97,10 +75,40 @@ public class SessionController {
     return opened(sessions.create(session, keep(session, null)));
   }
 
-  /** The session with every material it names carried inline, to be sent to somebody else. */
+  /**
+   * What is sent to somebody else.
+   *
+   * @param format in which it is written
+   */
+  public record SessionFile(int format, Session session) {}
+
+  /** The session with every material it names carried inline. */
   @PostMapping("/carrying")
-  Session carrying(@RequestBody Session session) {
-    return session.carrying(Planner.snapshot(session, shelf.workshop()));
+  SessionFile carrying(@RequestBody Session session) {
+    return new SessionFile(
+        Formats.CURRENT, session.carrying(Planner.snapshot(session, shelf.workshop())));
+  }
+
+  /** Keeps a session that came as a file; one without a number is of the first format. */
+  @PostMapping("/file")
+  @ResponseStatus(HttpStatus.CREATED)
+  OpenedSession file(@RequestBody JsonNode file) {
+    new Check()
+        .that(file.isObject(), Problem.of("file", Problem.Code.NOT_A_SESSION_FILE, null))
+        .orThrow();
+    boolean numbered = file.has("format") && file.has("session");
+    int format = numbered ? file.get("format").asInt(0) : 1;
+    new Check()
+        .that(
+            Formats.FORMATS.contains(format),
+            Problem.outside("format", Problem.Code.FORMAT_IS_NEWER, format, Formats.FORMATS))
+        .orThrow();
+    return create(
+        formats.taken(
+            Formats.Document.SESSION,
+            numbered ? file.get("session") : file,
+            format,
+            Session.class));
   }
 
   @GetMapping("/{id}")

@@ -109,7 +109,11 @@ public class ShelfViewController {
   /** What an embed does in a resin when it is let go. */
   public record EmbedIn(String resinId, Embed.Tendency tendency) {}
 
-  /** All shelves but the moulds. */
+  /**
+   * All shelves but the moulds.
+   *
+   * @param unreadable names of what is kept, moulds among it, and cannot be read
+   */
   public record ShelfView(
       List<ResinView> resins,
       List<ResinPart> parts,
@@ -118,7 +122,8 @@ public class ShelfViewController {
       List<EmbedView> embeds,
       List<CupView> cups,
       List<Tool> tools,
-      List<Design> designs) {}
+      List<Design> designs,
+      List<String> unreadable) {}
 
   /** What drops or scoops came to. */
   public record WeighedAnswer(double eachG, double spread) {}
@@ -138,7 +143,8 @@ public class ShelfViewController {
         workshop.embeds().stream().map(e -> embed(e, resins)).toList(),
         workshop.cups().stream().map(c -> new CupView(c, c.capacityMl())).toList(),
         workshop.tools(),
-        shelf.all(ShelfKind.DESIGN));
+        shelf.all(ShelfKind.DESIGN),
+        shelf.unreadable());
   }
 
   private static EmbedView embed(Embed embed, List<ResinView> resins) {

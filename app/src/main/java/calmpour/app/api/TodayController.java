@@ -3,6 +3,7 @@ package calmpour.app.api;
 import calmpour.app.format.CalendarFile;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
+import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.plan.Plan;
 import calmpour.core.plan.Task;
@@ -53,19 +54,24 @@ public class TodayController {
       Instant to,
       boolean hands) {}
 
-  /** The next first. */
-  public record Today(Instant now, List<DueLine> due) {}
+  /**
+   * The next first.
+   *
+   * @param unreadable names of what was begun and cannot be read, so that nothing of it stands here
+   */
+  public record Today(Instant now, List<DueLine> due, List<String> unreadable) {}
 
   @GetMapping
   Today today() {
-    return new Today(clock.instant(), due());
+    List<String> unreadable = new ArrayList<>();
+    return new Today(clock.instant(), due(unreadable), unreadable);
   }
 
   /** The same for a calendar, with an entry a thing that has to be done. */
   @GetMapping(path = "/calendar", produces = "text/calendar;charset=UTF-8")
   ResponseEntity<String> calendar() {
     List<CalendarFile.Entry> entries =
-        due().stream()
+        due(new ArrayList<>()).stream()
             .map(d ->
                 new CalendarFile.Entry(
                     d.runId() + "/" + d.taskId() + "@calm-pour",
@@ -79,10 +85,23 @@ public class TodayController {
         .body(CalendarFile.of(entries, clock.instant()));
   }
 
-  private List<DueLine> due() {
+  /**
+   * @param unreadable is told which runs cannot be read
+   */
+  private List<DueLine> due(List<String> unreadable) {
     List<DueLine> all = new ArrayList<>();
-    for (KeptRun kept : runs.all()) {
-      if (kept.finishedAt() != null) {
+    for (RunStore.RunLine line : runs.lines()) {
+      if (line.finishedAt() != null) {
+        continue;
+      }
+      KeptRun kept;
+      try {
+        kept = runs.find(line.id()).orElse(null);
+      } catch (UnreadableDocumentException damaged) {
+        unreadable.add(line.name());
+        continue;
+      }
+      if (kept == null) {
         continue;
       }
       for (Due due : Due.of(states.state(kept.run(), kept.events(), clock.instant()))) {

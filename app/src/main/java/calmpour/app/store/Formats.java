@@ -1,7 +1,9 @@
 package calmpour.app.store;
 
+import calmpour.core.check.Range;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -43,22 +45,40 @@ public class Formats {
   }
 
   /**
-   * @throws IllegalStateException for a format of a newer Calm Pour
+   * @throws UnreadableDocumentException where it is damaged, or of a newer Calm Pour
    */
   <T> T read(Document kind, String text, int format, Class<T> type) {
-    if (format == CURRENT) {
-      return json.readValue(text, type);
+    try {
+      if (format == CURRENT) {
+        return json.readValue(text, type);
+      }
+      return json.treeToValue(raised(kind, json.readTree(text), format), type);
+    } catch (JacksonException | IllegalStateException unreadable) {
+      throw new UnreadableDocumentException(kind, unreadable);
     }
-    return json.treeToValue(raised(kind, json.readTree(text), format), type);
+  }
+
+  /** Formats that this program reads. */
+  public static final Range FORMATS = new Range(1, CURRENT);
+
+  /**
+   * What came from outside in some format, as today's record.
+   *
+   * @param format within {@link #FORMATS}
+   * @throws JacksonException where it does not hold what it has to
+   */
+  public <T> T taken(Document kind, JsonNode document, int format, Class<T> type) {
+    return json.treeToValue(raised(kind, document, format), type);
   }
 
   /**
    * The same document in today's format.
    *
+   * @param document changed in place
    * @param format 1 and more
    * @throws IllegalStateException for a format of a newer Calm Pour
    */
-  JsonNode raised(Document kind, JsonNode document, int format) {
+  public JsonNode raised(Document kind, JsonNode document, int format) {
     if (format < 1 || format > CURRENT) {
       throw new IllegalStateException(
           kind + " format (" + format + ") must be in [1, " + CURRENT + "]");

@@ -51,12 +51,17 @@ public class OtherSessions {
     if (before != null && before.revision == revision) {
       return before.bookings;
     }
-    List<Booking> bookings =
-        sessions
-            .find(id)
-            .filter(s -> s.plan() != null)
-            .map(s -> Bookings.of(s.session(), s.plan()))
-            .orElse(List.of());
+    List<Booking> bookings;
+    try {
+      bookings =
+          sessions
+              .find(id)
+              .filter(s -> s.plan() != null)
+              .map(s -> Bookings.of(s.session(), s.plan()))
+              .orElse(List.of());
+    } catch (UnreadableDocumentException damaged) {
+      bookings = List.of();
+    }
     known.put(id, new Known(revision, bookings));
     return bookings;
   }

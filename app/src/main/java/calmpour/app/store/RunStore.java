@@ -69,11 +69,30 @@ public class RunStore {
     }
   }
 
+  /**
+   * A run as it stands in the list.
+   *
+   * @param finishedAt null while it is not over
+   */
+  public record RunLine(
+      String id,
+      String name,
+      Instant begunAt,
+      @Nullable String zoneId,
+      @Nullable Instant finishedAt) {}
+
   /** The newest first. */
-  public List<KeptRun> all() {
-    return db.select(RUN.ID).from(RUN).orderBy(RUN.BEGUN_AT.desc(), RUN.ID).fetch(RUN.ID).stream()
-        .flatMap(id -> find(id).stream())
-        .toList();
+  public List<RunLine> lines() {
+    return db.select(RUN.ID, RUN.NAME, RUN.BEGUN_AT, RUN.ZONE_ID, RUN.FINISHED_AT)
+        .from(RUN)
+        .orderBy(RUN.BEGUN_AT.desc(), RUN.ID)
+        .fetch(row ->
+            new RunLine(
+                row.value1(),
+                row.value2(),
+                row.value3().toInstant(),
+                row.value4(),
+                row.value5() == null ? null : row.value5().toInstant()));
   }
 
   /** Runs that were opened here and are not over. */
@@ -102,6 +121,7 @@ public class RunStore {
     row.setWorkshop(formats.write(run.workshop()));
     row.setPlan(formats.write(run.plan()));
     row.setBegunAt(run.begunAt().atOffset(ZoneOffset.UTC));
+    row.setZoneId(run.session().zoneId());
     row.insert();
     KeptRun begun = new KeptRun(row.getId(), sessionId, run, List.of());
     atHand.put(begun.id(), begun);
@@ -123,6 +143,8 @@ public class RunStore {
     List<RunEvent> fresh = told.stream().filter(e -> known.add(e.id())).toList();
     List<RunEvent> all = new ArrayList<>(before.get().events());
     all.addAll(fresh);
+    KeptRun after = new KeptRun(runId, before.get().sessionId(), before.get().run(), all);
+    Instant finishedAt = after.finishedAt();
     db.transaction(one -> {
       int seq = before.get().events().size();
       for (RunEvent event : fresh) {
@@ -136,9 +158,13 @@ public class RunStore {
             .set(RUN_EVENT.DOCUMENT, formats.write(event))
             .execute();
       }
+      one.dsl()
+          .update(RUN)
+          .set(RUN.FINISHED_AT, finishedAt == null ? null : finishedAt.atOffset(ZoneOffset.UTC))
+          .where(RUN.ID.eq(runId))
+          .execute();
     });
     // Only what is on the disk counts.
-    KeptRun after = new KeptRun(runId, before.get().sessionId(), before.get().run(), all);
     atHand.put(runId, after);
     return Optional.of(after);
   }

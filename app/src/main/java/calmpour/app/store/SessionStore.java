@@ -3,12 +3,11 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 
 import calmpour.app.store.generated.tables.records.SavedSessionRecord;
-import calmpour.core.check.InvalidValuesException;
 import calmpour.core.plan.Plan;
-import calmpour.core.plan.Planner;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Clock;
+import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -16,7 +15,6 @@ import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
-import tools.jackson.core.JacksonException;
 
 /** The sessions that are kept, each with the plan it had when it was saved. */
 @Repository
@@ -24,25 +22,60 @@ public class SessionStore {
   private final DSLContext db;
   private final Formats formats;
   private final Clock clock;
-  private final Planner planner;
 
-  SessionStore(DSLContext db, Formats formats, Clock clock, Planner planner) {
+  SessionStore(DSLContext db, Formats formats, Clock clock) {
     this.db = db;
     this.formats = formats;
     this.clock = clock;
-    this.planner = planner;
   }
 
   /** What is kept of a session beside it; both null while it cannot be planned. */
   public record Kept(@Nullable Workshop snapshot, @Nullable Plan plan) {}
 
+  /**
+   * A session as it stands in the list; what it says of one that cannot be read is its name.
+   *
+   * @param cavities how many are poured; 0 for a mix without moulds
+   * @param resinG A + B mixed; null while it cannot be planned
+   */
+  public record SessionLine(
+      String id,
+      String name,
+      @Nullable LocalDateTime startsAt,
+      @Nullable String zoneId,
+      int cavities,
+      @Nullable Double resinG,
+      boolean justMix,
+      OffsetDateTime changedAt) {}
+
   /** The newest first. */
-  public List<SavedSession> all() {
-    return db.selectFrom(SAVED_SESSION)
+  public List<SessionLine> lines() {
+    return db.select(
+            SAVED_SESSION.ID,
+            SAVED_SESSION.NAME,
+            SAVED_SESSION.STARTS_AT,
+            SAVED_SESSION.ZONE_ID,
+            SAVED_SESSION.CAVITIES,
+            SAVED_SESSION.RESIN_G,
+            SAVED_SESSION.JUST_MIX,
+            SAVED_SESSION.CHANGED_AT)
+        .from(SAVED_SESSION)
         .orderBy(SAVED_SESSION.CHANGED_AT.desc(), SAVED_SESSION.ID)
-        .fetch(this::read);
+        .fetch(row ->
+            new SessionLine(
+                row.value1(),
+                row.value2(),
+                row.value3(),
+                row.value4(),
+                row.value5() == null ? 0 : row.value5(),
+                row.value6(),
+                row.value7() != null && row.value7(),
+                row.value8()));
   }
 
+  /**
+   * @throws UnreadableDocumentException where it is kept and cannot be read
+   */
   public Optional<SavedSession> find(String id) {
     return db.selectFrom(SAVED_SESSION)
         .where(SAVED_SESSION.ID.eq(id))
@@ -83,6 +116,11 @@ public class SessionStore {
   private void write(SavedSessionRecord row, Session session, Kept kept) {
     row.setFormat(Formats.CURRENT);
     row.setName(session.name());
+    row.setStartsAt(session.startsAt());
+    row.setZoneId(session.zoneId());
+    row.setCavities(session.pieces().stream().mapToInt(p -> p.count()).sum());
+    row.setResinG(kept.plan == null ? null : kept.plan.totals().resinG());
+    row.setJustMix(session.justMix() != null);
     row.setDocument(formats.write(session));
     row.setSnapshot(kept.snapshot == null ? null : formats.write(kept.snapshot));
     row.setPlan(kept.plan == null ? null : formats.write(kept.plan));
@@ -102,27 +140,16 @@ public class SessionStore {
         row.getRevision(),
         session,
         snapshot,
-        plan(row.getPlan(), format, session, snapshot),
+        plan(row.getPlan(), format),
         row.getChangedAt());
   }
 
-  /**
-   * The plan as it was saved. One that an older version wrote, and that cannot be read any more, is
-   * made again from the snapshot it was made from.
-   */
-  private @Nullable Plan plan(
-      @Nullable String text, int format, Session session, @Nullable Workshop snapshot) {
-    if (text == null) {
-      return null;
-    }
+  /** The plan as it was saved; what cannot be read of it does not keep the session shut. */
+  private @Nullable Plan plan(@Nullable String text, int format) {
     try {
-      return formats.read(Formats.Document.PLAN, text, format, Plan.class);
-    } catch (JacksonException writtenByAnOlderVersion) {
-      try {
-        return planner.plan(session, snapshot == null ? Workshop.EMPTY : snapshot);
-      } catch (InvalidValuesException noLongerPossible) {
-        return null;
-      }
+      return text == null ? null : formats.read(Formats.Document.PLAN, text, format, Plan.class);
+    } catch (UnreadableDocumentException damaged) {
+      return null;
     }
   }
 }

@@ -9,6 +9,7 @@ import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tool.Tool;
+import java.util.List;
 import java.util.function.Function;
 
 /**
@@ -37,6 +38,9 @@ public final class ShelfKind<T> {
       new ShelfKind<>("tool", Tool.class, Tool::id, Tool::name);
   public static final ShelfKind<Design> DESIGN =
       new ShelfKind<>("design", Design.class, Design::id, Design::name);
+
+  static final List<ShelfKind<?>> ALL =
+      List.of(MOULD, RESIN, COLOURANT, COLOUR, CUP, PART, EMBED, TOOL, DESIGN);
 
   private final String key;
   private final Class<T> type;

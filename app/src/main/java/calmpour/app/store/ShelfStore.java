@@ -6,6 +6,7 @@ import calmpour.app.store.generated.tables.records.ShelfItemRecord;
 import calmpour.core.session.Workshop;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
@@ -24,13 +25,35 @@ public class ShelfStore {
     this.clock = clock;
   }
 
-  /** Everything of one kind, by name. */
+  /** Everything of one kind that can be read, by name. */
   public <T> List<T> all(ShelfKind<T> kind) {
-    return db.select(SHELF_ITEM.DOCUMENT, SHELF_ITEM.FORMAT)
+    return all(kind, new ArrayList<>());
+  }
+
+  /**
+   * @param unreadable is told the names of what cannot be read
+   */
+  public <T> List<T> all(ShelfKind<T> kind, List<String> unreadable) {
+    List<T> all = new ArrayList<>();
+    db.select(SHELF_ITEM.DOCUMENT, SHELF_ITEM.FORMAT, SHELF_ITEM.NAME)
         .from(SHELF_ITEM)
         .where(SHELF_ITEM.KIND.eq(kind.key()))
         .orderBy(SHELF_ITEM.NAME, SHELF_ITEM.ID)
-        .fetch(row -> read(kind, row.value1(), row.value2()));
+        .forEach(row -> {
+          try {
+            all.add(read(kind, row.value1(), row.value2()));
+          } catch (UnreadableDocumentException damaged) {
+            unreadable.add(row.value3());
+          }
+        });
+    return all;
+  }
+
+  /** Names of everything on the shelves that cannot be read. */
+  public List<String> unreadable() {
+    List<String> names = new ArrayList<>();
+    ShelfKind.ALL.forEach(kind -> all(kind, names));
+    return names;
   }
 
   public <T> Optional<T> find(ShelfKind<T> kind, String id) {

@@ -68,6 +68,8 @@ public record Problem(
     HEAT_NOT_SEEN,
     DROPS_OF_A_POWDER,
     NO_SUCH_DAY,
+    FORMAT_IS_NEWER,
+    NOT_A_SESSION_FILE,
     UNKNOWN_WORD
   }
 
