@@ -169,9 +169,13 @@ export const COLOURS: Kind<Colour> = {
           : c.recipe
               .map((part) => {
                 const jar = shelf.colourants.find((k) => k.colourant.id === part.colourantId);
-                return `${part.percentOfMix} % ${jar?.colourant.name ?? "of a jar that is gone"}`;
+                const name = jar?.colourant.name ?? "of a jar that is gone";
+                return c.strengthPercent === undefined
+                  ? `${part.percentOfMix} % ${name}`
+                  : `${part.parts} ${part.parts === 1 ? "part" : "parts"} ${name}`;
               })
-              .join(", "),
+              .join(", ") +
+            (c.strengthPercent === undefined ? "" : `; ${c.strengthPercent} % in all`),
     })),
   fromDemo: (demo) => (demo.colours ?? []).filter((c) => c.recipe.length > 0),
   begin: () => ({ id: newId("colour"), name: "", swatch: UNSEEN, recipe: [] }),

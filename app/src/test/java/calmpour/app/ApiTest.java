@@ -400,6 +400,36 @@ class ApiTest {
     }
   }
 
+  /** A page of another site can send what has no body; it must not tare the scale. */
+  @Test
+  void noOtherSitesPageChangesAnything() throws IOException {
+    int port = java.net.URI.create(app.url("/")).getPort();
+    String host = "127.0.0.1:" + port;
+    assertThat(tare(host, "Origin: http://evil.example")).startsWith("HTTP/1.1 403");
+    assertThat(tare(host, "Origin: null")).startsWith("HTTP/1.1 403");
+    assertThat(tare(host, "Sec-Fetch-Site: cross-site")).startsWith("HTTP/1.1 403");
+    assertThat(tare(host, "Origin: http://" + host)).startsWith("HTTP/1.1 2");
+    assertThat(tare(host, "Accept: */*")).startsWith("HTTP/1.1 2");
+  }
+
+  private static String tare(String host, String header) throws IOException {
+    int port = Integer.parseInt(host.substring(host.indexOf(':') + 1));
+    try (Socket socket = new Socket(java.net.InetAddress.getLoopbackAddress(), port)) {
+      String request =
+          String.join(
+              "\r\n",
+              "POST /api/devices/tare HTTP/1.1",
+              "Host: " + host,
+              header,
+              "Content-Length: 0",
+              "Connection: close",
+              "",
+              "");
+      socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
+      return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    }
+  }
+
   @Test
   void savingOverWhatAnotherWindowSavedIsRefusedAndLosesNothing() {
     String id = app.post("/api/sessions", pantry()).body().get("id").asString();

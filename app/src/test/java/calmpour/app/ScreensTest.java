@@ -367,6 +367,33 @@ class ScreensTest {
     }
   }
 
+  /** What only a programmer says, and a number that is none. */
+  @Test
+  void noScreenSaysUndefined() {
+    List<String> screens = new java.util.ArrayList<>();
+    for (JsonNode session : demo.get("/api/sessions").body()) {
+      screens.add("plan/" + session.get("id").asString());
+    }
+    for (String shelf :
+        "resins bottles colourants colours embeds cups tools designs".split(" ", -1)) {
+      screens.add("shelf/" + shelf);
+    }
+    screens.addAll(List.of("today", "sessions", "mix", "moulds", "pour", "practice", "first"));
+    Page page = browser.page(1280, 800);
+    for (String screen : screens) {
+      page.navigate(demo.url("/#/" + screen));
+      page.reload();
+      // Ways out of a late evening are looked for meanwhile.
+      page.waitForLoadState(
+          com.microsoft.playwright.options.LoadState.NETWORKIDLE,
+          new Page.WaitForLoadStateOptions().setTimeout(40_000));
+      assertThat(page.locator("body").innerText())
+          .as(screen)
+          .doesNotContainPattern("\\b(undefined|NaN|null|Infinity)\\b|\\[object");
+    }
+    page.context().close();
+  }
+
   @Test
   void thePrintForTheBenchHasEveryPourAndNoButtons() {
     Page page = open(demo, "/#/plan/" + newPantry("On paper"));

@@ -18,12 +18,15 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * What is let in at all: only requests addressed to this machine (a page of another site that gets
- * its name to point here must not read the workshop), and no document larger than any session.
+ * its name to point here must not read the workshop), no change that another site's page sends, and
+ * no document larger than any session.
  */
 @Component
 class Gate extends OncePerRequestFilter {
   /** A session of 200 lines with everything inline is well under a tenth of this. */
   static final int LARGEST_BODY_BYTES = 2_000_000;
+
+  private static final Set<String> LOOKING = Set.of("GET", "HEAD", "OPTIONS");
 
   private static final Set<String> HERE = Set.of("127.0.0.1", "localhost", "[::1]");
 
@@ -38,6 +41,10 @@ class Gate extends OncePerRequestFilter {
     response.setHeader("X-Content-Type-Options", "nosniff");
     if (!HERE.contains(request.getServerName())) {
       refuse(response, 421, "misdirected", "Calm Pour answers on this machine only.");
+      return;
+    }
+    if (!LOOKING.contains(request.getMethod()) && fromElsewhere(request)) {
+      refuse(response, 403, "elsewhere", "Only Calm Pour's own pages may change anything here.");
       return;
     }
     if (request.getRequestURI().startsWith("/api/meshes")
@@ -56,6 +63,20 @@ class Gate extends OncePerRequestFilter {
       return;
     }
     chain.doFilter(new Read(request, body), response);
+  }
+
+  /**
+   * Whether a page of another site sends this. Browsers say so on every request that changes
+   * something; what is no browser says neither and is let in.
+   */
+  private static boolean fromElsewhere(HttpServletRequest request) {
+    String site = request.getHeader("Sec-Fetch-Site");
+    if (site != null && !site.equals("same-origin") && !site.equals("none")) {
+      return true;
+    }
+    String origin = request.getHeader("Origin");
+    String here = request.getScheme() + "://" + request.getHeader("Host");
+    return origin != null && !origin.equals(here);
   }
 
   private static void tooLarge(HttpServletResponse response) throws IOException {
