@@ -246,7 +246,8 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
       });
     }
   }
-  entries.sort((a, b) => a.startSeconds - b.startSeconds);
+  const shown = (entry: Entry) => (entry.morning ?? moment(entry.startSeconds)).getTime();
+  entries.sort((a, b) => shown(a) - shown(b));
   const date = new Intl.DateTimeFormat("en-CA", { timeZone: session.zoneId });
   const name = new Intl.DateTimeFormat("en-GB", {
     weekday: "long",
@@ -256,7 +257,7 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
   });
   const days = new Map<string, Day>();
   for (const entry of entries) {
-    const at = entry.morning ?? moment(entry.startSeconds);
+    const at = shown(entry);
     const key = date.format(at);
     const day = days.get(key) ?? { date: key, name: name.format(at), entries: [] };
     day.entries.push(entry);

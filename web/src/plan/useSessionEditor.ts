@@ -24,6 +24,10 @@ async function readDraft(id: string): Promise<Draft | null> {
     const text = localStorage.getItem(draftKey(id));
     const draft = text ? (JSON.parse(text) as Draft) : null;
     const session = draft && (await raised("SESSION", draft.format, draft.session));
+    if (text && !session) {
+      // A newer Calm Pour kept it: out of the way of today's edits, and not lost.
+      localStorage.setItem(`${draftKey(id)}/unreadable`, text);
+    }
     return draft && session ? { ...draft, session } : null;
   } catch {
     return null;

@@ -3,7 +3,6 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
-
 import { useState, type ReactNode } from "react";
 import {
   api,

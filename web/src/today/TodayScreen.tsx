@@ -125,7 +125,9 @@ export function TodayScreen() {
         </Box>
         <Box role="status" sx={{ color: "text.secondary" }}>
           {ready.length === 0
-            ? `Nothing yet; next ${next}.`
+            ? next === undefined
+              ? "Nothing is due."
+              : `Nothing yet; next ${next}.`
             : `${ready.length} ${ready.length === 1 ? "thing is" : "things are"} due.`}
         </Box>
         <Button
