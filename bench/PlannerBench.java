@@ -1,5 +1,10 @@
 package calmpour.core.plan;
 
+import calmpour.core.plan.search.ChanceRuns;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.ways.WaysOut;
+
 import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.session.Job;

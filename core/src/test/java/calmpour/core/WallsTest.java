@@ -2,15 +2,19 @@ package calmpour.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.Architectures;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Core stays pure: no framework, no input or output, no clock, no chance. */
 class WallsTest {
+  private static final String PLAN = "calmpour.core.plan";
   private static final JavaClasses CORE =
       new ClassFileImporter()
           .withImportOption(new ImportOption.DoNotIncludeTests())
@@ -57,5 +61,31 @@ class WallsTest {
   @Test
   void foldersDoNotDependOnEachOtherInCircles() {
     slices().matching("calmpour.core.(*)..").should().beFreeOfCycles().check(CORE);
+  }
+
+  /** What a plan says lies below; how much and when know nothing of each other. */
+  @Test
+  void roomsOfThePlannerStandOnWhatLiesBelow() {
+    Architectures.LayeredArchitecture rooms =
+        layeredArchitecture().consideringOnlyDependenciesInLayers();
+    for (String room : List.of("doc", "amounts", "time", "search", "bench", "ways")) {
+      rooms = rooms.layer(room).definedBy(PLAN + "." + room);
+    }
+    rooms
+        .layer("facade")
+        .definedBy(PLAN)
+        .whereLayer("facade")
+        .mayNotBeAccessedByAnyLayer()
+        .whereLayer("ways")
+        .mayOnlyBeAccessedByLayers("facade")
+        .whereLayer("bench")
+        .mayOnlyBeAccessedByLayers("facade")
+        .whereLayer("search")
+        .mayOnlyBeAccessedByLayers("facade", "ways")
+        .whereLayer("time")
+        .mayOnlyBeAccessedByLayers("facade", "search")
+        .whereLayer("amounts")
+        .mayOnlyBeAccessedByLayers("facade", "search", "bench")
+        .check(CORE);
   }
 }

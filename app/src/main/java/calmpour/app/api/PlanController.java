@@ -7,16 +7,16 @@ import calmpour.core.cure.CureCurve;
 import calmpour.core.derive.Derivation;
 import calmpour.core.design.Design;
 import calmpour.core.design.Layer;
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.BatchCard;
-import calmpour.core.plan.BenchTally;
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Fillers;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Plan;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.bench.BatchCard;
+import calmpour.core.plan.bench.BenchTally;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.bench.Fillers;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.Planner;
-import calmpour.core.plan.Sensitivity;
-import calmpour.core.plan.WaysOut;
+import calmpour.core.plan.ways.Sensitivity;
+import calmpour.core.plan.ways.WaysOut;
 import calmpour.core.resin.Rescue;
 import calmpour.core.session.Job;
 import calmpour.core.session.Resolution;
@@ -118,7 +118,7 @@ public class PlanController {
       @RequestParam(required = false) @Nullable String id,
       @RequestParam(required = false) @Nullable String ticket) {
     Workshop workshop = workshop(id);
-    return tickets.during(ticket, watch -> WaysOut.of(session, workshop, planner, watch));
+    return tickets.during(ticket, watch -> planner.ways(session, workshop, watch));
   }
 
   /** A plan that somebody else made, or that was changed by hand, to be judged as it is. */
@@ -159,7 +159,7 @@ public class PlanController {
   @PostMapping("/assumed")
   List<Sensitivity.Weight> assumed(
       @RequestBody Session session, @RequestParam(required = false) @Nullable String id) {
-    return new Sensitivity(session, workshop(id), planner).weigh();
+    return planner.assumed(session, workshop(id));
   }
 
   /** Which batch of which session is carried to the scale. */

@@ -7,7 +7,7 @@ import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.cure.EngineModel;
-import calmpour.core.plan.Plan;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.practice.Comparison;
 import calmpour.core.practice.Mishap;
 import calmpour.core.practice.Rehearsed;

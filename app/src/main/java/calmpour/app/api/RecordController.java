@@ -7,7 +7,7 @@ import calmpour.app.store.PiecePhotos;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
-import calmpour.core.plan.Plan;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Run;

@@ -1,6 +1,6 @@
 package calmpour.app.api;
 
-import calmpour.core.plan.Watch;
+import calmpour.core.plan.search.Watch;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;

@@ -2,7 +2,7 @@ package calmpour.app.store;
 
 import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 
-import calmpour.core.plan.Bookings;
+import calmpour.core.plan.bench.Bookings;
 import calmpour.core.tool.Booking;
 import java.util.ArrayList;
 import java.util.HashMap;

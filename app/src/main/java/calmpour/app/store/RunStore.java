@@ -4,7 +4,7 @@ import static calmpour.app.store.generated.Tables.RUN;
 import static calmpour.app.store.generated.Tables.RUN_EVENT;
 
 import calmpour.app.store.generated.tables.records.RunRecord;
-import calmpour.core.plan.Plan;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.session.Session;

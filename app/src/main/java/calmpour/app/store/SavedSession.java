@@ -1,6 +1,6 @@
 package calmpour.app.store;
 
-import calmpour.core.plan.Plan;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.OffsetDateTime;

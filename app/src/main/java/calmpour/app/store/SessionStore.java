@@ -3,7 +3,7 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 
 import calmpour.app.store.generated.tables.records.SavedSessionRecord;
-import calmpour.core.plan.Plan;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Clock;

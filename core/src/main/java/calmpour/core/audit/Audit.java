@@ -1,8 +1,8 @@
 package calmpour.core.audit;
 
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
 import calmpour.core.plan.Judge;
+import calmpour.core.plan.doc.Finding;
 import calmpour.core.session.Arrangement;
 import java.util.ArrayList;
 import java.util.List;

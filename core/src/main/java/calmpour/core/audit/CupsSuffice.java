@@ -1,10 +1,10 @@
 package calmpour.core.audit;
 
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.session.CupKind;
 import java.util.HashMap;
 import java.util.Map;

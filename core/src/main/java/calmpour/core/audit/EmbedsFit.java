@@ -4,8 +4,8 @@ import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.session.Job;
 import java.util.List;
 

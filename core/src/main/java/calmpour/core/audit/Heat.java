@@ -1,11 +1,11 @@
 package calmpour.core.audit;
 
 import calmpour.core.cure.CureEngine;
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.BatchHeat.Hot;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.BatchHeat.Hot;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
 import java.util.stream.Stream;
 
 /**

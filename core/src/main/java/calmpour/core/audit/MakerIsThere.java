@@ -1,9 +1,9 @@
 package calmpour.core.audit;
 
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Task;
 
 /** Nothing that takes hands falls in hours when the maker is away. */
 final class MakerIsThere implements Rule {

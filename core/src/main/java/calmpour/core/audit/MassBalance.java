@@ -1,9 +1,9 @@
 package calmpour.core.audit;
 
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Finding;
 
 /** What is mixed is in cups or stays behind; what is in a cup is poured or stays in it. */
 final class MassBalance implements Rule {

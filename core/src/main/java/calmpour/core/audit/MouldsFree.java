@@ -2,10 +2,10 @@ package calmpour.core.audit;
 
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
-import calmpour.core.plan.PieceGroup;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.PieceGroup;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;

@@ -1,12 +1,12 @@
 package calmpour.core.audit;
 
 import calmpour.core.habit.Care;
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Task;
 
 /**
  * Once alcohol is out on a bench, wiped, sprayed or in a colour, no flame and no hot air comes near

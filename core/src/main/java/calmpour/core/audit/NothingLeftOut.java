@@ -1,8 +1,8 @@
 package calmpour.core.audit;
 
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Task;
 
 /** Everything that the pieces and habits ask for is done once. */
 final class NothingLeftOut implements Rule {

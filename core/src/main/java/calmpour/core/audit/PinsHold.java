@@ -1,8 +1,8 @@
 package calmpour.core.audit;
 
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.session.Arrangement;
 
 /** A task that was moved by hand is still one of the plan's. */

@@ -1,7 +1,7 @@
 package calmpour.core.audit;
 
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
+import calmpour.core.plan.doc.Finding;
 import calmpour.core.resin.LabelCheck;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;

@@ -1,10 +1,10 @@
 package calmpour.core.audit;
 
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
-import calmpour.core.plan.Lag;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.Task;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;

@@ -1,10 +1,10 @@
 package calmpour.core.audit;
 
 import calmpour.core.cure.Calibrated;
-import calmpour.core.plan.Cup;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.Finding;
-import calmpour.core.plan.Finding.Mend;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import java.util.List;

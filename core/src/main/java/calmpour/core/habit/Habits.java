@@ -283,4 +283,9 @@ public record Habits(
         care,
         planning);
   }
+
+  /** Whole seconds by which every pour ends before its cup thickens; never less than said. */
+  public int marginSeconds() {
+    return (int) Math.ceil(marginMinutes * 60);
+  }
 }

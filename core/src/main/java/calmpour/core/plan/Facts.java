@@ -2,6 +2,24 @@ package calmpour.core.plan;
 
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.plan.doc.PieceGroup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.time.BatchStates;
+import calmpour.core.plan.time.BatchWork;
+import calmpour.core.plan.time.Chain;
+import calmpour.core.plan.time.Filled;
+import calmpour.core.plan.time.FollowUps;
+import calmpour.core.plan.time.PieceTasks;
+import calmpour.core.plan.time.PourOrder;
+import calmpour.core.plan.time.Presence;
+import calmpour.core.plan.time.Times;
+import calmpour.core.plan.time.Window;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -85,7 +103,7 @@ public final class Facts {
 
   /** Whether A and B of a batch ever meet in this plan. */
   public boolean mixes(Batch batch) {
-    return times.task(Times.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
+    return times.task(TaskIds.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
   }
 
   /** The cups whose colours meet in one more cup, layer by layer. */
@@ -176,7 +194,7 @@ public final class Facts {
     }
     pours.sort(
         Comparator.comparingInt((PourOrder.Step.PourStep p) -> {
-          Task task = times.task(Times.pour(p.pour().id()));
+          Task task = times.task(TaskIds.pour(p.pour().id()));
           return task == null ? Integer.MAX_VALUE : task.startSeconds();
         }));
     // From the floor up within each cavity, whatever the plan does: that is what is judged.
@@ -211,7 +229,7 @@ public final class Facts {
     return together
         ? batch.cups().stream()
             .flatMap(c -> c.pours().stream())
-            .map(p -> Lag.after(Times.pour(p.id())))
+            .map(p -> Lag.after(TaskIds.pour(p.id())))
             .toList()
         : List.of();
   }

@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.plan.doc.Finding;
 import java.util.List;
 import java.util.function.Supplier;
 

@@ -2,6 +2,10 @@ package calmpour.core.plan;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
 import java.util.HashSet;
 import java.util.Set;

@@ -8,6 +8,27 @@ import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureRun;
 import calmpour.core.derive.Derivation;
 import calmpour.core.derive.Recorder;
+import calmpour.core.plan.amounts.Amounts;
+import calmpour.core.plan.amounts.BatchDraft;
+import calmpour.core.plan.amounts.FilledBatch;
+import calmpour.core.plan.amounts.Limits;
+import calmpour.core.plan.amounts.MixSheet;
+import calmpour.core.plan.bench.BatchCard;
+import calmpour.core.plan.bench.BenchTally;
+import calmpour.core.plan.doc.Arranged;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Chance;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.search.Arranger;
+import calmpour.core.plan.search.ChanceRuns;
+import calmpour.core.plan.search.Courses;
+import calmpour.core.plan.search.Watch;
+import calmpour.core.plan.time.Schedule;
+import calmpour.core.plan.ways.Mends;
+import calmpour.core.plan.ways.Sensitivity;
+import calmpour.core.plan.ways.WaysOut;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Job;
 import calmpour.core.session.JustMix;
@@ -89,17 +110,35 @@ public final class Planner {
   }
 
   private List<Finding.Mend> ways(Job job, Made made) {
-    return new Mends(job, made.course(), this).forLatePours();
+    return new Mends(job, changed -> inTime(changed, made.course())).forLatePours();
+  }
+
+  /**
+   * What stands in the way of a session, and the cheapest changes with which it fits.
+   *
+   * @throws InvalidValuesException when the session cannot be planned
+   */
+  public WaysOut.Ways ways(Session session, Workshop workshop, Watch watch) {
+    return WaysOut.of(session, workshop, this::plan, watch);
+  }
+
+  /**
+   * How much each assumed value matters to a plan, one for each that can be varied.
+   *
+   * @throws InvalidValuesException when the session cannot be planned
+   */
+  public List<Sensitivity.Weight> assumed(Session session, Workshop workshop) {
+    return new Sensitivity(session, workshop, (s, w, watch) -> unjudged(s, w)).weigh();
   }
 
   /** The plan as it stands before it is judged. */
-  Plan unjudged(Session session, Workshop workshop) {
+  private Plan unjudged(Session session, Workshop workshop) {
     Job job = Resolution.of(session, workshop);
     return made(job, course(job), Recorder.off()).plan();
   }
 
   /** Whether every pour is in time in a session like this one, shared out in the same batches. */
-  boolean inTime(Job changed, Arranger.Course course) {
+  private boolean inTime(Job changed, Arranger.Course course) {
     if (changed.session().justMix() != null) {
       return made(changed, course, Recorder.off()).plan().spareSeconds() >= 0;
     }
@@ -210,20 +249,18 @@ public final class Planner {
   private record Made(Arranger.Course course, Plan plan) {}
 
   private Made made(Job job, Arranger.Course course, Recorder recorder) {
-    List<MixSheet.FilledBatch> filled = fill(job, course, recorder);
+    List<FilledBatch> filled = fill(job, course, recorder);
     Schedule.Laid laid = Schedule.of(job, cure, amounts(job, filled), course.notBefore());
     List<Batch> batches = new ArrayList<>();
-    for (MixSheet.FilledBatch batch : filled) {
+    for (FilledBatch batch : filled) {
       Assembly assembly = new Assembly(job.in(batch.resinId()), cure, recorder);
       batches.add(assembly.batch(batch, laid, laid.tasks()));
     }
     return new Made(course, new Assembly(job, cure, recorder).plan(batches, laid.tasks()));
   }
 
-  private List<Batch> amounts(Job job, List<MixSheet.FilledBatch> filled) {
-    return filled.stream()
-        .map(b -> new Assembly(job.in(b.resinId()), cure, Recorder.off()).amounts(b))
-        .toList();
+  private List<Batch> amounts(Job job, List<FilledBatch> filled) {
+    return filled.stream().map(b -> new Amounts(job.in(b.resinId())).batch(b)).toList();
   }
 
   /** Worked out once for a session: the plan, its cards and its curves all ask. */
@@ -265,9 +302,8 @@ public final class Planner {
     };
   }
 
-  private static List<MixSheet.FilledBatch> fill(
-      Job job, Arranger.Course course, Recorder recorder) {
-    List<MixSheet.FilledBatch> filled = new ArrayList<>();
+  private static List<FilledBatch> fill(Job job, Arranger.Course course, Recorder recorder) {
+    List<FilledBatch> filled = new ArrayList<>();
     JustMix mix = job.session().justMix();
     if (mix != null) {
       ResinSystem resin = job.resin();

@@ -1,6 +1,9 @@
 package calmpour.core.plan;
 
 import calmpour.core.habit.Planning;
+import calmpour.core.plan.doc.Chance;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,6 +2,15 @@ package calmpour.core.plan;
 
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.time.Bodies;
+import calmpour.core.plan.time.Presence;
+import calmpour.core.plan.time.Schedule;
+import calmpour.core.plan.time.Times;
 import calmpour.core.session.Job;
 import java.util.HashMap;
 import java.util.List;

@@ -1,8 +1,8 @@
 package calmpour.core.practice;
 
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunState;

@@ -3,7 +3,7 @@ package calmpour.core.practice;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Task;
 import java.util.List;
 
 /**

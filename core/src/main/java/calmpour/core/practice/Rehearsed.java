@@ -1,6 +1,6 @@
 package calmpour.core.practice;
 
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.LookOver;

@@ -1,8 +1,8 @@
 package calmpour.core.run;
 
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
 import calmpour.core.session.Resolution;
 import java.time.Duration;

@@ -1,6 +1,6 @@
 package calmpour.core.run;
 
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Task;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;

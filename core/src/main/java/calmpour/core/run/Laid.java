@@ -1,7 +1,7 @@
 package calmpour.core.run;
 
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

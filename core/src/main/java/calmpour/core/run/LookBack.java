@@ -1,10 +1,10 @@
 package calmpour.core.run;
 
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.PieceGroup;
-import calmpour.core.plan.Plan;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.PieceGroup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.Rescue;
 import java.util.ArrayList;
 import java.util.Comparator;

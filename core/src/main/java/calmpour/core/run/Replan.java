@@ -1,10 +1,10 @@
 package calmpour.core.run;
 
 import calmpour.core.cure.CureModel;
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Task;
 import calmpour.core.plan.Underway;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;

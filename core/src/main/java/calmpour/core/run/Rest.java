@@ -1,8 +1,8 @@
 package calmpour.core.run;
 
-import calmpour.core.plan.Lag;
-import calmpour.core.plan.Task;
 import calmpour.core.plan.Underway;
+import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.Task;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;

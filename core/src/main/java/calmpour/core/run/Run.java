@@ -1,7 +1,7 @@
 package calmpour.core.run;
 
 import calmpour.core.check.Check;
-import calmpour.core.plan.Plan;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;

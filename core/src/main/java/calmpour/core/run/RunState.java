@@ -1,6 +1,6 @@
 package calmpour.core.run;
 
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.Rescue;
 import java.util.List;
 import java.util.Set;

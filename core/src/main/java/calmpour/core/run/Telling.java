@@ -1,8 +1,8 @@
 package calmpour.core.run;
 
-import calmpour.core.plan.Batch;
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.Rescue;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -4,11 +4,13 @@ import calmpour.core.derive.Known;
 import calmpour.core.design.Join;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.embed.Embed;
+import calmpour.core.habit.Mixing;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
 import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.resin.WeighOut;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Booking;
@@ -245,5 +247,12 @@ public record Job(
     static Assumption of(String id, String name, String quantity, Known known, String unit) {
       return new Assumption(id, name, quantity, known.value(), unit);
     }
+  }
+
+  /** Temperature of A and B when they meet, °C. */
+  public double startC() {
+    Mixing mixing = session.habits().mixing();
+    double shareA = WeighOut.shareA(resin, mixing.extraAPercent());
+    return mixing.startC(session.room().temperatureC(), shareA);
   }
 }

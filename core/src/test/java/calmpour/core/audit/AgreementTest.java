@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import calmpour.core.Samples;
 import calmpour.core.audit.RandomWork.Work;
 import calmpour.core.habit.Habits;
-import calmpour.core.plan.Finding;
+import calmpour.core.plan.doc.Finding;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;

@@ -10,6 +10,13 @@ import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Planning;
 import calmpour.core.mould.Mould;
+import calmpour.core.plan.doc.BenchSpot;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.search.Watch;
+import calmpour.core.plan.ways.WaysOut;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Arrangement;
@@ -149,7 +156,7 @@ class ArrangingTest {
                 new Layer("ember", null, Join.TOGETHER)));
     Session session = Samples.session(List.of(deep), null, Habits.DEFAULT.withRestMinutes(14));
     Planner planner = Samples.planner(new EngineModel());
-    WaysOut.Ways ways = WaysOut.of(session, workshop, planner, Watch.NOBODY);
+    WaysOut.Ways ways = planner.ways(session, workshop, Watch.NOBODY);
     assertThat(ways.binding()).isNotNull();
     // So long in the mixing cup that it gets hot; heat is told before what is late.
     assertThat(ways.binding().rule()).isEqualTo(Finding.Rule.RESIN_HOT);
@@ -196,7 +203,7 @@ class ArrangingTest {
   void whereNothingIsInTheWayThereIsNoWayOut() {
     Session session = Samples.session(List.of(piece("knob", 2, "oat")));
     WaysOut.Ways ways =
-        WaysOut.of(session, workshop(40), Samples.planner(new EngineModel()), Watch.NOBODY);
+        Samples.planner(new EngineModel()).ways(session, workshop(40), Watch.NOBODY);
     assertThat(ways.binding()).isNull();
     assertThat(ways.ways()).isEmpty();
   }
@@ -210,12 +217,12 @@ class ArrangingTest {
     Session session =
         Samples.session(
             List.of(piece("knob", 9, "oat"), piece("big", 1, "clear"), piece("pull", 9, "ember")));
-    List<List<BenchRows.Spot>> rows = plan(session, workshop).bench();
-    List<BenchRows.Spot> all = rows.stream().flatMap(List::stream).toList();
+    List<List<BenchSpot>> rows = plan(session, workshop).bench();
+    List<BenchSpot> all = rows.stream().flatMap(List::stream).toList();
     assertThat(all).hasSize(19);
     assertThat(rows.get(0)).anyMatch(s -> s.line() == 1);
-    assertThat(all.stream().map(BenchRows.Spot::turn).distinct()).hasSize(19);
-    for (List<BenchRows.Spot> row : rows) {
+    assertThat(all.stream().map(BenchSpot::turn).distinct()).hasSize(19);
+    for (List<BenchSpot> row : rows) {
       for (int i = 1; i < row.size(); i++) {
         assertThat(row.get(i).leftMm())
             .isGreaterThanOrEqualTo(row.get(i - 1).leftMm() + row.get(i - 1).acrossMm() - 1e-9);

@@ -7,6 +7,10 @@ import calmpour.core.Samples;
 import calmpour.core.design.Layer;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldState;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.ways.Sensitivity;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.LabelCheck;
 import calmpour.core.resin.LabelFacts;
@@ -224,8 +228,7 @@ class MaterialsTest {
             List.of(mould(null, 100, 0.0)), List.of(silent), List.of(), List.of(), List.of());
     Session session =
         Samples.session(List.of(new Piece("m", 1, List.of(new Layer("clear", null, null)))));
-    List<Sensitivity.Weight> weights =
-        new Sensitivity(session, workshop, Samples.planner()).weigh();
+    List<Sensitivity.Weight> weights = Samples.planner().assumed(session, workshop);
     assertThat(weights)
         .extracting(w -> w.assumption().quantity())
         .containsExactly("densityA", "potLifeMinutes", "potLifeMassG", "potLifeTemperatureC");

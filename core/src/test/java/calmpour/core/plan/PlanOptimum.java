@@ -2,6 +2,8 @@ package calmpour.core.plan;
 
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Clings;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;

@@ -14,6 +14,8 @@ import calmpour.core.habit.Splitting;
 import calmpour.core.mould.Mould;
 import calmpour.core.plan.PlanOptimum.Proven;
 import calmpour.core.plan.PlanOptimum.Vector;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.session.CupKind;
 import calmpour.core.session.JustMix;

@@ -6,6 +6,8 @@ import calmpour.core.Samples;
 import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.session.Clings;
 import calmpour.core.session.CupKind;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.check.InvalidValuesException;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Evening;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.check.InvalidValuesException;
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -3,8 +3,8 @@ package calmpour.core.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import calmpour.core.plan.Cup;
-import calmpour.core.plan.Task;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;

@@ -1,0 +1,116 @@
+package calmpour.core.plan;
+
+import calmpour.core.derive.Formula;
+import calmpour.core.derive.Origin;
+import calmpour.core.derive.Recorder;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.session.Job;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Writes down how the sums of a plan and its time to spare came about. */
+final class PlanNotes {
+  private final Job job;
+  private final Recorder recorder;
+
+  PlanNotes(Job job, Recorder recorder) {
+    this.job = job;
+    this.recorder = recorder;
+  }
+
+  void volumes(double volume) {
+    for (int i = 0; i < job.lines().size(); i++) {
+      Job.Line line = job.lines().get(i);
+      double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
+      recorder.note(
+          "piece/" + i + "/volumeMl",
+          piece,
+          "mL",
+          Formula.PIECE_VOLUME,
+          step ->
+              line.poured()
+                  .forEach(l ->
+                      step.given(
+                          "layer", l.colour().name(), l.volumeMl(), "mL", Origin.WORKED_OUT)));
+    }
+    recorder.note(
+        "session/volumeMl",
+        volume,
+        "mL",
+        Formula.SESSION_VOLUME,
+        step -> {
+          for (int i = 0; i < job.lines().size(); i++) {
+            Job.Line line = job.lines().get(i);
+            double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
+            step.given(line.name(), null, line.piece().count(), "pieces", Origin.CHOSEN)
+                .from("each", "piece/" + i + "/volumeMl", piece, "mL");
+          }
+        });
+  }
+
+  void spare(int left, Batch batch, Cup cup, Cup.Pour pour, List<Task> tasks) {
+    String ends = "pour/" + pour.id() + "/endMinutes";
+    double begins = batch.startSeconds() / 60.0;
+    double sinceStart = pour.endSeconds() / 60.0 - begins;
+    recorder.note(
+        ends,
+        sinceStart,
+        "min",
+        Formula.POUR_END,
+        step -> {
+          until(batch, pour, tasks)
+              .forEach(
+                  (what, seconds) -> step.given(what, null, seconds / 60.0, "min", Origin.CHOSEN));
+        });
+    double contact = (batch.contactSeconds() - batch.startSeconds()) / 60.0;
+    double working = (cup.thickensSeconds() - batch.contactSeconds()) / 60.0;
+    recorder.note(
+        "plan/spareMinutes",
+        left / 60.0,
+        "min",
+        Formula.SPARE,
+        step ->
+            step.given("A meets B", null, contact, "min", Origin.WORKED_OUT)
+                .from("working time", "cup/" + cup.id() + "/workingTimeMinutes", working, "min")
+                .given("margin", null, job.session().habits().marginMinutes(), "min", Origin.CHOSEN)
+                .from("last pour ends", ends, sinceStart, "min"));
+  }
+
+  /**
+   * What there was to do, one thing after the other, from the start of a batch until a pour has
+   * ended, s: back from the pour, always to what ended last before; what lies between is waiting.
+   */
+  private static Map<String, Integer> until(Batch batch, Cup.Pour pour, List<Task> tasks) {
+    List<Task> before =
+        tasks.stream()
+            .filter(t -> t.batch() == batch.number() && t.takesSeconds() > 0)
+            .sorted(Comparator.comparingInt(Task::endSeconds).thenComparingInt(Task::startSeconds))
+            .toList();
+    Map<String, Integer> spent = new LinkedHashMap<>();
+    int at = pour.endSeconds();
+    while (at > batch.startSeconds()) {
+      Task last = null;
+      for (Task task : before) {
+        boolean itself = at != pour.endSeconds() || pour.id().equals(task.pourId());
+        last = task.endSeconds() <= at && itself ? task : last;
+      }
+      int ended = last == null ? batch.startSeconds() : last.endSeconds();
+      if (ended < at) {
+        spent.merge("waiting", at - Math.max(ended, batch.startSeconds()), Integer::sum);
+      }
+      if (last == null) {
+        break;
+      }
+      int began = Math.max(last.startSeconds(), batch.startSeconds());
+      String name = last.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+      spent.merge(name, Math.max(0, ended - began), Integer::sum);
+      at = began;
+    }
+    return spent;
+  }
+}

@@ -1,0 +1,156 @@
+package calmpour.core.plan.amounts;
+
+import calmpour.core.habit.Habits;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.session.CupKind;
+import calmpour.core.session.Job;
+import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Dosing;
+import calmpour.core.tint.LoadingBasis;
+import calmpour.core.tint.Look;
+import calmpour.core.tint.Tint;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What is in a batch and its cups, as the plan tells it; of times and looks it knows nothing. */
+public final class Amounts {
+  private final Job job;
+
+  /**
+   * @param job with the batch's resin at hand
+   */
+  public Amounts(Job job) {
+    this.job = job;
+  }
+
+  /** A batch of which nothing is known but what is in it. */
+  public Batch batch(FilledBatch batch) {
+    Habits habits = job.session().habits();
+    var a = batch.weighOut().partA();
+    var b = batch.weighOut().partB();
+    double firstMl = habits.firstPart() == Habits.FirstPart.A ? a.volumeMl() : b.volumeMl();
+    CupKind mixingCup = batch.mixingCup();
+    return new Batch(
+        batch.number(),
+        batch.resinId(),
+        job.resin().name(),
+        batch.stage(),
+        batch.needG(),
+        a,
+        b,
+        Milligrams.grams(batch.totalMg()),
+        habits.firstPart(),
+        batch.weighOut().measured(),
+        batch.weighOut().divisionUsed(),
+        batch.weighOut().ratioErrorPercent(),
+        mixingCup,
+        mixingCup.levelMm(firstMl),
+        mixingCup.levelMm(a.volumeMl() + b.volumeMl()),
+        Milligrams.grams(batch.staysMg()),
+        Milligrams.grams(batch.firstStaysMg()),
+        batch.split() ? new Limits(job).reserveG() : 0,
+        job.startC(),
+        batch.wholeDoses().stream().map(Amounts::dose).toList(),
+        batch.split(),
+        batch.cups().stream().map(c -> cup(batch, c)).toList(),
+        0,
+        0,
+        0,
+        0,
+        null);
+  }
+
+  private static Cup cup(FilledBatch batch, FilledCup cup) {
+    List<Cup.Pour> pours = cup.pours().stream().map(p -> pour(p, 0, 0)).toList();
+    return cup(batch, cup, pours, null, null);
+  }
+
+  public static Cup cup(
+      FilledBatch batch,
+      FilledCup cup,
+      List<Cup.Pour> pours,
+      Cup.@Nullable Strength strength,
+      @Nullable Look look) {
+    return new Cup(
+        cup.id(),
+        batch.number(),
+        cup.colour().id(),
+        cup.colour().name(),
+        cup.colour().swatch(),
+        cup.kind(),
+        cup.kind().levelMm(cup.contentMl()),
+        Milligrams.grams(cup.resinMg()),
+        Milligrams.grams(cup.contentMg()),
+        cup.contentMl(),
+        Milligrams.grams(cup.pouredMg()),
+        Milligrams.grams(cup.contentMg() - cup.pouredMg()),
+        cup.doses().stream().map(Amounts::dose).toList(),
+        cup.tint().heldAt(),
+        cup.asCounted().readings().stream().map(Amounts::loading).toList(),
+        cup.hand() == CupDraft.BY_PLAN ? null : cup.hand(),
+        cup.asCounted().inAll(),
+        cup.asCounted().waterPercent(),
+        cup.asCounted().solventPercent(),
+        strength,
+        look,
+        pours,
+        0,
+        0,
+        0,
+        0,
+        0,
+        0,
+        0,
+        null,
+        List.of());
+  }
+
+  public static Cup.Loading loading(Tint.Reading reading) {
+    LoadingBasis basis = reading.basis();
+    return new Cup.Loading(
+        reading.limit().whose(),
+        reading.limit().colourantId(),
+        basis,
+        reading.percent(),
+        reading.limitPercent());
+  }
+
+  public static Cup.Pour pour(PourDraft pour, int startSeconds, int endSeconds) {
+    return new Cup.Pour(
+        pour.id(),
+        pour.line(),
+        pour.cavity(),
+        pour.layer(),
+        pour.part(),
+        pour.parts(),
+        pour.half(),
+        pour.volumeMl(),
+        Milligrams.grams(pour.massMg()),
+        pour.toMm(),
+        startSeconds,
+        endSeconds);
+  }
+
+  private static Cup.Dose dose(Dosing.Counted counted) {
+    Colourant colourant = counted.colourant();
+    boolean told = counted.by() != Dosing.By.WITH_MIX && counted.by() != Dosing.By.NOTHING;
+    boolean liquid = colourant.form().liquid();
+    // Beside a weight the nearest count is told, for who has no scale at hand.
+    double count =
+        counted.by() == Dosing.By.SCALE
+            ? Math.rint(counted.massG() / colourant.countedG())
+            : counted.count();
+    return new Cup.Dose(
+        colourant.id(),
+        colourant.name(),
+        Milligrams.grams(Milligrams.down(counted.massG())),
+        counted.wantedG(),
+        counted.errorPercent(),
+        told && liquid ? (Integer) (int) count : null,
+        told && !liquid ? (Double) (count / 4) : null,
+        colourant.implement(),
+        counted.by(),
+        counted.stock());
+  }
+}

@@ -1,0 +1,98 @@
+package calmpour.core.plan.bench;
+
+import calmpour.core.plan.doc.PieceGroup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.session.Session;
+import calmpour.core.tool.Booking;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** What a planned session keeps from every other one of the workshop, and until when. */
+public final class Bookings {
+  /** Hands that have nothing to do for so long are free for something else. */
+  private static final int BREAK_SECONDS = 300;
+
+  private Bookings() {}
+
+  /** Hands, cavities and tools of one session. */
+  public static List<Booking> of(Session session, Plan plan) {
+    Instant start = session.startsAtInstant();
+    List<Booking> bookings = new ArrayList<>();
+    hands(session, plan, start, bookings);
+    for (Task task : plan.tasks()) {
+      if (task.toolId() != null && task.endSeconds() > task.startSeconds()) {
+        bookings.add(
+            new Booking(
+                Booking.Thing.TOOL,
+                task.toolId(),
+                Math.max(1, task.places()),
+                start.plusSeconds(task.startSeconds()),
+                start.plusSeconds(task.endSeconds()),
+                session.name()));
+      }
+    }
+    for (int line = 0; line < plan.pieces().size(); line++) {
+      Plan.PieceView piece = plan.pieces().get(line);
+      for (PieceGroup group : PieceGroup.of(plan.batches(), line, piece.count())) {
+        int from =
+            plan.tasks().stream()
+                .filter(t -> t.kind() == Task.Kind.POUR && group.pours(t))
+                .mapToInt(Task::startSeconds)
+                .min()
+                .orElse(-1);
+        String out = group.taskId(Task.Kind.DEMOULD);
+        int until =
+            plan.tasks().stream()
+                .filter(t -> t.id().equals(out))
+                .mapToInt(Task::endSeconds)
+                .max()
+                .orElse(plan.endSeconds());
+        if (from >= 0 && until > from) {
+          bookings.add(
+              new Booking(
+                  Booking.Thing.MOULD,
+                  piece.mouldId() + "/" + piece.cavityId(),
+                  group.cavities().size(),
+                  start.plusSeconds(from),
+                  start.plusSeconds(until),
+                  session.name()));
+        }
+      }
+    }
+    return bookings;
+  }
+
+  private static void hands(Session session, Plan plan, Instant start, List<Booking> bookings) {
+    List<Task> work =
+        plan.tasks().stream()
+            .filter(t -> t.hands() && t.endSeconds() > t.startSeconds())
+            .sorted(Comparator.comparingInt(Task::startSeconds))
+            .toList();
+    int from = 0;
+    int until = -1;
+    for (Task task : work) {
+      if (until >= 0 && task.startSeconds() > until + BREAK_SECONDS) {
+        bookings.add(booked(session, start, from, until));
+        until = -1;
+      }
+      from = until < 0 ? task.startSeconds() : from;
+      until = Math.max(until, task.endSeconds());
+    }
+    if (until >= 0) {
+      bookings.add(booked(session, start, from, until));
+    }
+  }
+
+  private static Booking booked(Session session, Instant start, int from, int until) {
+    return new Booking(
+        Booking.Thing.HANDS,
+        "",
+        session.habits().planning().pairsOfHands(),
+        start.plusSeconds(from),
+        start.plusSeconds(until),
+        session.name());
+  }
+}

@@ -1,0 +1,467 @@
+package calmpour.core.plan.time;
+
+import calmpour.core.design.Join;
+import calmpour.core.design.PieceWork;
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.habit.Care;
+import calmpour.core.habit.Habits;
+import calmpour.core.habit.Hands;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.plan.doc.PieceGroup;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.time.PourOrder.Step;
+import calmpour.core.session.Job;
+import calmpour.core.tint.Tint;
+import calmpour.core.tool.Tool;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What one batch takes, from the warm water to the last wiped stick: tasks as data, each with what
+ * it waits for.
+ */
+public final class BatchWork {
+  private static final int LOAD_SECONDS = 60;
+
+  /** Less than that fills no mould (starting value, no source), mL. */
+  private static final double WORTH_A_FILLER_ML = 3;
+
+  private final Job job;
+  private final Batch batch;
+  private final Hands hands;
+  private final Habits habits;
+  private final int number;
+
+  /** From when on a plan of ours does a task, where that is later than it could. */
+  private final Map<String, Integer> best = new HashMap<>();
+
+  /**
+   * @param job with the batch's resin at hand
+   */
+  public BatchWork(Job job, Batch batch) {
+    this.job = job;
+    this.batch = batch;
+    this.hands = job.session().hands();
+    this.habits = job.session().habits();
+    this.number = batch.number();
+  }
+
+  /** Moments that a plan of ours waits for, by task id; filled with the tasks. */
+  Map<String, Integer> best() {
+    return best;
+  }
+
+  /** The tasks in the order they are meant to be done in, the pours as they are given. */
+  public List<Task> tasks(List<Step> order, Filled filled) {
+    List<TaskDraft> all = new ArrayList<>();
+    String mixed = mixing(all);
+    Map<String, String> ready = cups(all, mixed);
+    gather(all, ready);
+    pours(all, order, ready, filled);
+    if (!order.isEmpty()) {
+      afterwards(all, order);
+    }
+    return all.stream().map(TaskDraft::task).toList();
+  }
+
+  /** From the bottles to a mix that has rested; returns the last task's id. */
+  private String mixing(List<TaskDraft> all) {
+    int warm = seconds(habits.mixing().minutesOfWarming() * 60);
+    String before = null;
+    if (warm > 0) {
+      // The bottles stand in the water by themselves, so they may go in while hands are busy.
+      before = add(all, Task.Kind.WARM, warm, null);
+      all.get(0).byItself();
+    }
+    before = add(all, Task.Kind.WEIGH_FIRST, hands.weighSecondsPart(), before);
+    before = add(all, Task.Kind.WEIGH_SECOND, hands.weighSecondsPart(), before);
+    Double label = job.resin().mixMinutes();
+    double stir = label == null ? habits.stirMinutes() : label;
+    before = add(all, Task.Kind.STIR, stir * 60, before);
+    if (habits.mixing().twoCups()) {
+      double over = hands.secondCupSeconds() + habits.mixing().secondStirMinutes() * 60;
+      before = add(all, Task.Kind.SECOND_CUP, over, before);
+    }
+    if (habits.restMinutes() > 0) {
+      before = add(all, Task.Kind.REST, habits.restMinutes() * 60, before);
+      all.get(all.size() - 1).byItself();
+    }
+    if (!batch.tintedWhole().isEmpty()) {
+      before = add(all, Task.Kind.TINT, tintSeconds(batch.cups().get(0)), before);
+    }
+    return before;
+  }
+
+  private String add(List<TaskDraft> all, Task.Kind kind, double seconds, @Nullable String before) {
+    String id = TaskIds.batch(number, kind);
+    TaskDraft draft = TaskDraft.of(id, kind, number, seconds);
+    all.add(before == null ? draft : draft.after(before));
+    return id;
+  }
+
+  /** Every cup split, stocked and tinted; returns the last task of each by cup. */
+  private Map<String, String> cups(List<TaskDraft> all, String mixed) {
+    Map<String, String> ready = new HashMap<>();
+    for (Cup cup : batch.cups()) {
+      ready.put(cup.id(), mixed);
+      if (batch.split()) {
+        step(all, ready, cup, Task.Kind.SPLIT, seconds(hands.splitSecondsCup()));
+      }
+    }
+    for (Cup cup : batch.cups()) {
+      int stocks = (int) cup.doses().stream().map(Cup.Dose::stock).filter(Objects::nonNull).count();
+      if (stocks > 0) {
+        // A stock cup is stirred like a cup of colour.
+        step(all, ready, cup, Task.Kind.STOCK_CUP, stocks * seconds(hands.tintSecondsCup()));
+      }
+      double tint = tintSeconds(cup);
+      if (tint > 0 && batch.tintedWhole().isEmpty()) {
+        step(all, ready, cup, Task.Kind.TINT, tint);
+      }
+    }
+    return ready;
+  }
+
+  private void step(
+      List<TaskDraft> all, Map<String, String> ready, Cup cup, Task.Kind kind, double seconds) {
+    String id = TaskIds.cup(cup.id(), kind);
+    all.add(TaskDraft.of(id, kind, number, seconds).cup(cup.id()).after(ready.get(cup.id())));
+    ready.put(cup.id(), id);
+  }
+
+  /** Colours that are poured from one cup meet in it first, each as long as splitting takes. */
+  private void gather(List<TaskDraft> all, Map<String, String> ready) {
+    gatheredCups(job, batch)
+        .forEach((at, cups) -> {
+          TaskDraft draft =
+              TaskDraft.of(
+                      gatherId(at), Task.Kind.GATHER, number, hands.splitSecondsCup() * cups.size())
+                  .line(at.line());
+          cups.forEach(cup -> draft.after(ready.get(cup.id())));
+          all.add(draft);
+        });
+  }
+
+  private String gatherId(LineLayer at) {
+    return TaskIds.batch(number, Task.Kind.GATHER) + "/" + at;
+  }
+
+  /** The cups of each layer whose colours meet in one more cup before they are poured. */
+  public static Map<LineLayer, List<Cup>> gatheredCups(Job job, Batch batch) {
+    Map<LineLayer, List<Cup>> gathered = new LinkedHashMap<>();
+    for (Cup cup : batch.cups()) {
+      cup.pours().stream()
+          .filter(p -> job.lines().get(p.line()).level(p.layer()).gathered())
+          .map(LineLayer::of)
+          .distinct()
+          .forEach(at -> gathered.computeIfAbsent(at, k -> new ArrayList<>()).add(cup));
+    }
+    return gathered;
+  }
+
+  private double tintSeconds(Cup cup) {
+    Tint tint = cup.tint(job);
+    if (tint.shares().isEmpty()) {
+      return 0;
+    }
+    boolean dry = tint.shares().stream().anyMatch(s -> s.colourant().form().dry());
+    return dry ? hands.tintPowderSecondsCup() : hands.tintSecondsCup();
+  }
+
+  private void pours(
+      List<TaskDraft> all, List<Step> order, Map<String, String> ready, Filled filled) {
+    Map<String, String> below = new HashMap<>();
+    Map<LineLayer, List<String>> halves = new HashMap<>();
+    for (Step step : order) {
+      if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour) && inHalves(pour, 1)) {
+        halves.computeIfAbsent(LineLayer.of(pour), l -> new ArrayList<>()).add(pour.id());
+      }
+    }
+    for (LineLayer at : laidFirst()) {
+      all.add(lay(at.line(), at.layer(), filled));
+    }
+    for (Step step : order) {
+      switch (step) {
+        case Step.EmbedStep embed -> {
+          all.add(
+              embed(
+                  embed.at().line(),
+                  embed.at().layer(),
+                  PlacedEmbed.Moment.HALF_FILL,
+                  halves.getOrDefault(embed.at(), List.of())));
+        }
+        case Step.PourStep(Cup cup, Cup.Pour pour) -> {
+          String id = TaskIds.pour(pour.id());
+          double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * pour.volumeMl();
+          TaskDraft draft =
+              TaskDraft.of(id, Task.Kind.POUR, number, takes)
+                  .cup(cup.id())
+                  .pour(pour.id())
+                  .line(pour.line())
+                  .after(ready.get(cup.id()));
+          String cavity = pour.line() + "." + pour.cavity();
+          String before = below.put(cavity, id);
+          if (before != null) {
+            draft.after(before);
+          } else {
+            join(draft, pour, filled);
+          }
+          Job.Level level = job.lines().get(pour.line()).level(pour.layer());
+          if (level.gathered()) {
+            draft.after(gatherId(LineLayer.of(pour)));
+          }
+          if (inHalves(pour, 2)) {
+            draft.after(embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.HALF_FILL));
+          }
+          if (has(level, PlacedEmbed.Moment.BEFORE_POUR) && level.stage() > 0) {
+            draft.after(embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.BEFORE_POUR));
+          }
+          all.add(draft);
+        }
+      }
+    }
+  }
+
+  private boolean inHalves(Cup.Pour pour, int half) {
+    return pour.half() == half && job.lines().get(pour.line()).level(pour.layer()).inHalves();
+  }
+
+  static boolean has(Job.Level level, PlacedEmbed.Moment moment) {
+    return level.embeds().stream().anyMatch(e -> e.placed().moment() == moment);
+  }
+
+  /** Line and layer of what is laid on a layer below before this batch covers it. */
+  private List<LineLayer> laidFirst() {
+    Set<LineLayer> laid = new LinkedHashSet<>();
+    for (Cup cup : batch.cups()) {
+      for (Cup.Pour pour : cup.pours()) {
+        Job.Level level = job.lines().get(pour.line()).level(pour.layer());
+        if (level.stage() > 0 && has(level, PlacedEmbed.Moment.BEFORE_POUR)) {
+          laid.add(LineLayer.of(pour));
+        }
+      }
+    }
+    return List.copyOf(laid);
+  }
+
+  String embedId(int line, int layer, PlacedEmbed.Moment moment) {
+    return TaskIds.batch(number, Task.Kind.EMBED) + "/" + new LineLayer(line, layer) + "/" + moment;
+  }
+
+  private TaskDraft lay(int line, int layer, Filled filled) {
+    PlacedEmbed.Moment moment = PlacedEmbed.Moment.BEFORE_POUR;
+    TaskDraft draft =
+        TaskDraft.of(
+                embedId(line, layer, moment),
+                Task.Kind.LAY_EMBEDS,
+                number,
+                embedSeconds(line, layer, moment))
+            .line(line)
+            .pieces(job.lines().get(line).piece().count());
+    for (Integer cavity : cavities(line, layer)) {
+      joinLags(embedId(line, layer, moment), line, cavity, layer, filled, Lag.Why.EMBED)
+          .forEach(draft::lag);
+    }
+    return draft;
+  }
+
+  private Set<Integer> cavities(int line, int layer) {
+    Set<Integer> cavities = new LinkedHashSet<>();
+    for (Cup cup : batch.cups()) {
+      for (Cup.Pour pour : cup.pours()) {
+        if (pour.line() == line && pour.layer() == layer) {
+          cavities.add(pour.cavity());
+        }
+      }
+    }
+    return cavities;
+  }
+
+  /** All embeds of a moment into all cavities of a layer that this batch fills. */
+  private TaskDraft embed(int line, int layer, PlacedEmbed.Moment moment, List<String> afterPours) {
+    TaskDraft draft =
+        TaskDraft.of(
+                embedId(line, layer, moment),
+                Task.Kind.EMBED,
+                number,
+                embedSeconds(line, layer, moment))
+            .line(line)
+            .pieces(cavities(line, layer).size());
+    int rest =
+        moment == PlacedEmbed.Moment.HALF_FILL
+            ? seconds(habits.care().halfFillRestMinutes() * 60)
+            : 0;
+    for (String pour : afterPours) {
+      draft.lag(new Lag(Lag.Clock.POURED, pour, rest, null, false, Lag.Why.EMBED));
+    }
+    return draft;
+  }
+
+  private double embedSeconds(int line, int layer, PlacedEmbed.Moment moment) {
+    int each =
+        job.lines().get(line).level(layer).embeds().stream()
+            .filter(e -> e.placed().moment() == moment)
+            .mapToInt(e -> e.placed().count())
+            .sum();
+    return hands.embedSeconds() * each * cavities(line, layer).size();
+  }
+
+  private void join(TaskDraft draft, Cup.Pour pour, Filled filled) {
+    joinLags(
+            TaskIds.pour(pour.id()), pour.line(), pour.cavity(), pour.layer(), filled, Lag.Why.JOIN)
+        .forEach(draft::lag);
+    Job.Line line = job.lines().get(pour.line());
+    if (line.level(pour.layer()).coat()) {
+      PieceGroup its = filled.group(pour.line(), line.piece().count(), pour.cavity());
+      draft.after(its.taskId(Task.Kind.DEMOULD));
+    }
+  }
+
+  /** What a pour onto a layer of an earlier batch, or an embed laid on it, has to wait for. */
+  private List<Lag> joinLags(
+      String task, int line, int cavity, int layer, Filled filled, Lag.Why why) {
+    List<Lag> lags = new ArrayList<>();
+    for (Filled.Lies below :
+        layer == 0 ? List.<Filled.Lies>of() : filled.all(line, cavity, layer - 1)) {
+      BatchStates.LayerSpan states = below.states().layer(line, layer - 1);
+      if (below.batch().number() != number && states != null) {
+        lags.add(joinLag(task, line, layer, below, states, why));
+      }
+    }
+    return lags;
+  }
+
+  private Lag joinLag(
+      String task,
+      int line,
+      int layer,
+      Filled.Lies below,
+      BatchStates.LayerSpan states,
+      Lag.Why why) {
+    Job.Level level = job.lines().get(line).level(layer);
+    Job belowJob = job.in(below.batch().resinId());
+    Window window =
+        Window.join(
+            belowJob,
+            level.coat() ? Join.CURED : level.join(),
+            states,
+            below.contactSeconds(),
+            below.mixedSeconds(),
+            below.endSeconds());
+    best.merge(task, window.best(), Math::max);
+    Integer latest = window.until() == null ? null : window.until() - below.endSeconds();
+    return new Lag(
+        Lag.Clock.POURED,
+        below.pour().id(),
+        window.from() - below.endSeconds(),
+        latest,
+        false,
+        why);
+  }
+
+  private void afterwards(List<TaskDraft> all, List<Step> order) {
+    String last = null;
+    Set<String> cavities = new LinkedHashSet<>();
+    Map<LineLayer, List<String>> fresh = new LinkedHashMap<>();
+    for (Step step : order) {
+      if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour)) {
+        last = TaskIds.pour(pour.id());
+        cavities.add(pour.line() + "." + pour.cavity());
+        Job.Level level = job.lines().get(pour.line()).level(pour.layer());
+        if (has(level, PlacedEmbed.Moment.AFTER_POUR)) {
+          fresh.computeIfAbsent(LineLayer.of(pour), k -> new ArrayList<>()).add(pour.id());
+        }
+      }
+    }
+    fresh.forEach(
+        (at, pours) -> all.add(embed(at.line(), at.layer(), PlacedEmbed.Moment.AFTER_POUR, pours)));
+    if (hands.bubbleSecondsCavity() > 0) {
+      last = add(all, Task.Kind.BUBBLE_PASS, hands.bubbleSecondsCavity() * cavities.size(), last);
+    }
+    if (habits.care().bubbles() == Care.BubbleMethod.LAMP) {
+      last = add(all, Task.Kind.UNDER_LAMP, habits.care().lampMinutes() * 60, last);
+      all.get(all.size() - 1).byItself().pieces(cavities.size()).tool(toolId(Tool.Kind.LAMP));
+    }
+    if (hands.coverSeconds() > 0) {
+      last = add(all, Task.Kind.COVER, hands.coverSeconds(), last);
+    }
+    load(all, last, PieceWork.Curing.PRESSURE_POT, Task.Kind.LOAD_POT);
+    load(all, last, PieceWork.Curing.HOT_BOX, Task.Kind.LOAD_BOX);
+    leftovers(all, last);
+    if (hands.cleanUpSeconds() > 0) {
+      add(all, Task.Kind.CLEAN_UP, hands.cleanUpSeconds(), TaskIds.pour(lastPour(order)));
+    }
+  }
+
+  /** The overage is resin that was paid for: if there is time it goes into a filler. */
+  private void leftovers(List<TaskDraft> all, String after) {
+    double leftMl =
+        batch.cups().stream().mapToDouble(c -> c.pouredG() / c.contentG() * c.contentMl()).sum()
+            * habits.overagePercent()
+            / 100;
+    if (leftMl >= WORTH_A_FILLER_ML) {
+      double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * leftMl;
+      add(all, Task.Kind.LEFTOVERS, takes, after);
+      all.get(all.size() - 1).ifThereIsTime();
+    }
+  }
+
+  private static String lastPour(List<Step> order) {
+    String last = "";
+    for (Step step : order) {
+      if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour)) {
+        last = pour.id();
+      }
+    }
+    return last;
+  }
+
+  private void load(List<TaskDraft> all, String after, PieceWork.Curing where, Task.Kind kind) {
+    int pieces = finished(where).stream().mapToInt(l -> cavities(l, top(l)).size()).sum();
+    if (pieces > 0) {
+      add(all, kind, LOAD_SECONDS + hands.mouldSeconds() * pieces, after);
+      all.get(all.size() - 1).pieces(pieces);
+    }
+  }
+
+  private int top(int line) {
+    return job.lines().get(line).levels().size() - 1;
+  }
+
+  /** Lines whose last layer this batch pours and that cure there. */
+  List<Integer> finished(PieceWork.Curing where) {
+    List<Integer> lines = new ArrayList<>();
+    for (int l = 0; l < job.lines().size(); l++) {
+      boolean there = job.lines().get(l).piece().workOrNone().curing() == where;
+      if (there && !cavities(l, top(l)).isEmpty()) {
+        lines.add(l);
+      }
+    }
+    return lines;
+  }
+
+  /** The first such thing of the workshop; null when there is none. */
+  @Nullable String toolId(Tool.Kind kind) {
+    return job.tools().stream()
+        .filter(t -> t.kind() == kind)
+        .map(Tool::id)
+        .sorted()
+        .findFirst()
+        .orElse(null);
+  }
+
+  static int seconds(double seconds) {
+    return (int) Math.ceil(seconds);
+  }
+}

@@ -1,0 +1,144 @@
+package calmpour.core.plan.time;
+
+import calmpour.core.cure.BodyHistory;
+import calmpour.core.cure.BodyHistory.Segment;
+import calmpour.core.cure.BodyShape;
+import calmpour.core.cure.TintShift;
+import calmpour.core.design.PieceWork;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.session.CupKind;
+import calmpour.core.session.Job;
+import calmpour.core.tint.Tint;
+import calmpour.core.tool.Tool;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * The bodies of resin that one batch becomes: mixed in one cup, split into others that are emptied
+ * pour by pour, and what lies in the moulds. Everything is read off amounts and times, so a plan
+ * made by hand is followed in the same way as one of ours.
+ */
+public final class Bodies {
+  /** Nothing is ever poured out to nothing: what clings is more than that, g. */
+  private static final double LEAST_G = 1e-3;
+
+  private final Job job;
+  private final Batch batch;
+  private final Times times;
+  private final int contact;
+
+  /**
+   * @param job with the batch's resin at hand
+   */
+  public Bodies(Job job, Batch batch, Times times) {
+    this.job = job;
+    this.batch = batch;
+    this.times = times;
+    this.contact = times.contact(batch.number());
+  }
+
+  /** A mass that stays in a cup from the first contact on. */
+  public static BodyHistory alone(Job job, CupKind kind, double massG, Tint tint) {
+    Segment segment =
+        new Segment(
+            0, massG, kind.holding(massG / tint.mixDensity()), job.session().room().temperatureC());
+    return new BodyHistory(job.startC(), List.of(segment.tinted(TintShift.of(tint))));
+  }
+
+  /** A cup from which nothing is ever poured. */
+  BodyHistory forgotten(Cup cup) {
+    List<Segment> segments = new ArrayList<>(untilFilled(cup));
+    segments.add(inCup(cup, cup.contentG()));
+    return new BodyHistory(job.startC(), segments);
+  }
+
+  /**
+   * The same cup with what is left in it after every pour. The last one stays in it to the end: its
+   * deadline is when it would be too late for it, not for what clings.
+   */
+  public BodyHistory emptied(Cup cup) {
+    List<Cup.Pour> inOrder = new ArrayList<>(cup.pours());
+    inOrder.sort(Comparator.comparingInt(this::end));
+    List<Segment> segments = new ArrayList<>(untilFilled(cup));
+    double leftG = cup.contentG();
+    int from = from(cup);
+    for (Cup.Pour pour : inOrder.subList(0, Math.max(0, inOrder.size() - 1))) {
+      int end = Math.max(from, end(pour));
+      segments.add(inCup(cup, leftG).lasting((end - from) / 60.0));
+      leftG = Math.max(LEAST_G, leftG - pour.massG());
+      from = end;
+    }
+    segments.add(inCup(cup, leftG));
+    return new BodyHistory(job.startC(), segments);
+  }
+
+  /** The whole layer as it lies in its cavity, or the coat on its piece, once this is poured. */
+  BodyHistory layer(Cup cup, Cup.Pour pour) {
+    List<Segment> segments = new ArrayList<>(untilFilled(cup));
+    int end = Math.max(from(cup), end(pour));
+    segments.add(inCup(cup, cup.contentG()).lasting((end - from(cup)) / 60.0));
+    Job.Line line = job.lines().get(pour.line());
+    Job.Level level = line.level(pour.layer());
+    double massG = level.volumeMl() * cup.contentG() / cup.contentMl();
+    BodyShape shape =
+        level.coat()
+            ? new BodyShape.Spread(level.coatAreaCm2(), level.volumeMl() / level.coatAreaCm2() * 10)
+            : BodyShape.InMould.of(line.profile(), level.fromMm(), level.toMm(), level.volumeMl())
+                .in(
+                    BodyShape.Around.of(
+                        line.mould(), job.session().habits().care().knownStandsOn()));
+    Segment lying = new Segment(0, massG, shape, room()).tinted(TintShift.of(cup.stirred(job)));
+    Task loaded = times.task(TaskIds.batch(batch.number(), Task.Kind.IN_BOX));
+    Double boxC = loaded == null ? null : boxC(loaded);
+    boolean inBox =
+        boxC != null
+            && line.piece().workOrNone().curing() == PieceWork.Curing.HOT_BOX
+            && pour.layer() == line.levels().size() - 1;
+    if (inBox) {
+      segments.add(lying.lasting(Math.max(0, loaded.startSeconds() - end) / 60.0));
+      lying = new Segment(0, massG, shape, boxC).tinted(TintShift.of(cup.stirred(job)));
+    }
+    segments.add(lying);
+    return new BodyHistory(job.startC(), segments);
+  }
+
+  private @org.jspecify.annotations.Nullable Double boxC(Task loaded) {
+    return job.tools().stream()
+        .filter(t -> t.id().equals(loaded.toolId()))
+        .map(Tool::temperatureC)
+        .filter(java.util.Objects::nonNull)
+        .findFirst()
+        .orElse(null);
+  }
+
+  private int end(Cup.Pour pour) {
+    return times.end(TaskIds.pour(pour.id()));
+  }
+
+  /** Unsplit, the mix is in this cup from the first contact on. */
+  private int from(Cup cup) {
+    return batch.split() ? Math.max(contact, times.filled(batch.number(), cup.id())) : contact;
+  }
+
+  private double room() {
+    return job.session().room().temperatureC();
+  }
+
+  private List<Segment> untilFilled(Cup cup) {
+    if (!batch.split()) {
+      return List.of();
+    }
+    BodyShape shape = batch.mixingCup().holding(batch.totalG() / job.resin().mixedDensity());
+    return List.of(new Segment((from(cup) - contact) / 60.0, batch.totalG(), shape, room()));
+  }
+
+  private Segment inCup(Cup cup, double massG) {
+    double density = cup.contentG() / cup.contentMl();
+    Segment clear = new Segment(0, massG, cup.kind().holding(massG / density), room());
+    return clear.tinted(TintShift.of(cup.stirred(job)));
+  }
+}

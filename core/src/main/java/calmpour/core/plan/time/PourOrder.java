@@ -1,0 +1,201 @@
+package calmpour.core.plan.time;
+
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.session.Job;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** In which order the pours of one batch are done. */
+public final class PourOrder {
+  private final Job job;
+  private final Batch batch;
+
+  PourOrder(Job job, Batch batch) {
+    this.job = job;
+    this.batch = batch;
+  }
+
+  /** A pour in the order of pouring, or an embed between two halves. */
+  public sealed interface Step {
+    record PourStep(Cup cup, Cup.Pour pour) implements Step {}
+
+    record EmbedStep(LineLayer at) implements Step {}
+  }
+
+  /**
+   * The calm order: the cup that thickens first is emptied first, a lower layer always before the
+   * one on it, and a cup once picked up is kept in hand while it has something to pour. What waits
+   * for an embed comes after everything that does not.
+   *
+   * @param thickens when each cup's working time ends, by id; any clock
+   */
+  List<Step> cupInHand(Map<String, Integer> thickens) {
+    Map<String, List<Cup.Pour>> left = new LinkedHashMap<>();
+    Map<String, Integer> waiting = new HashMap<>();
+    Set<LineLayer> held = new LinkedHashSet<>();
+    Map<String, Cup> cups = new HashMap<>();
+    for (Cup cup : batch.cups()) {
+      cups.put(cup.id(), cup);
+      left.put(cup.id(), new ArrayList<>(cup.pours()));
+      for (Cup.Pour pour : cup.pours()) {
+        waiting.merge(cavityLayer(pour, pour.layer()), 1, Integer::sum);
+        if (pour.half() == 2) {
+          held.add(LineLayer.of(pour));
+        }
+      }
+    }
+    List<Step> order = new ArrayList<>();
+    String inHand = null;
+    while (left.values().stream().anyMatch(l -> !l.isEmpty())) {
+      Cup.Pour next = inHand == null ? null : ready(left.get(inHand), waiting, held);
+      if (next == null) {
+        int soonest = Integer.MAX_VALUE;
+        for (Map.Entry<String, List<Cup.Pour>> each : left.entrySet()) {
+          Cup.Pour candidate = ready(each.getValue(), waiting, held);
+          if (candidate != null && thickens.get(each.getKey()) < soonest) {
+            soonest = thickens.get(each.getKey());
+            inHand = each.getKey();
+            next = candidate;
+          }
+        }
+      }
+      if (next == null && !held.isEmpty()) {
+        // Nothing else can be poured: time for the embeds, one line after the other.
+        LineLayer first = nextHeld(held, left);
+        held.remove(first);
+        order.add(new Step.EmbedStep(first));
+        continue;
+      }
+      if (next == null) {
+        throw new IllegalStateException(
+            "bug: every cup waits for another in batch " + batch.number());
+      }
+      left.get(inHand).remove(next);
+      waiting.merge(cavityLayer(next, next.layer()), -1, Integer::sum);
+      order.add(new Step.PourStep(cups.get(inHand), next));
+    }
+    return order;
+  }
+
+  /**
+   * The order with the most time to spare at its tightest pour: from the end backwards, always the
+   * pour whose cup thickens last among those that nothing still has to follow. E. L. Lawler,
+   * Optimal sequencing of a single machine subject to precedence constraints, Management Science 19
+   * (1973) 544–546.
+   *
+   * @param thickens when each cup's working time ends, by id; any clock
+   * @return empty where an embed comes between two halves: there a wait is part of the order
+   */
+  List<Step> latestLast(Map<String, Integer> thickens) {
+    List<Step.PourStep> all = new ArrayList<>();
+    for (Cup cup : batch.cups()) {
+      for (Cup.Pour pour : cup.pours()) {
+        if (pour.half() == 2) {
+          return List.of();
+        }
+        all.add(new Step.PourStep(cup, pour));
+      }
+    }
+    Map<String, List<Step.PourStep>> byCavity = new HashMap<>();
+    for (Step.PourStep step : all) {
+      byCavity.computeIfAbsent(cavity(step.pour()), k -> new ArrayList<>()).add(step);
+    }
+    List<Step> backwards = new ArrayList<>();
+    String inHand = "";
+    while (!all.isEmpty()) {
+      Step.PourStep last = null;
+      for (Step.PourStep step : all) {
+        if (followed(step.pour(), byCavity.get(cavity(step.pour())))) {
+          continue;
+        }
+        int by = last == null ? 1 : thickens.get(step.cup().id()) - thickens.get(last.cup().id());
+        // Of equals the cup in hand, then what stands last in the plan.
+        boolean keeps = by == 0 && (step.cup().id().equals(inHand) || !holds(last, inHand));
+        if (by > 0 || keeps) {
+          last = step;
+        }
+      }
+      if (last == null) {
+        throw new IllegalStateException(
+            "bug: every pour waits for another in batch " + batch.number());
+      }
+      inHand = last.cup().id();
+      backwards.add(last);
+      all.remove(last);
+      byCavity.get(cavity(last.pour())).remove(last);
+    }
+    Collections.reverse(backwards);
+    return backwards;
+  }
+
+  private static boolean holds(Step.PourStep step, String cupId) {
+    return step.cup().id().equals(cupId);
+  }
+
+  private static String cavity(Cup.Pour pour) {
+    return pour.line() + "." + pour.cavity();
+  }
+
+  /** Whether another pour of its cavity has to come after it. */
+  private boolean followed(Cup.Pour pour, List<Step.PourStep> ofCavity) {
+    boolean several = severalColours(pour);
+    for (Step.PourStep other : ofCavity) {
+      boolean above = other.pour().layer() > pour.layer();
+      boolean after =
+          several && other.pour().layer() == pour.layer() && other.pour().part() > pour.part();
+      if (above || after) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private boolean severalColours(Cup.Pour pour) {
+    return job.lines().get(pour.line()).level(pour.layer()).colours().size() > 1;
+  }
+
+  private static String cavityLayer(Cup.Pour pour, int layer) {
+    return pour.line() + "." + pour.cavity() + "." + layer;
+  }
+
+  /** Embeds go in where all the first halves they are meant for lie in their moulds. */
+  private static LineLayer nextHeld(Set<LineLayer> held, Map<String, List<Cup.Pour>> left) {
+    for (LineLayer at : held) {
+      boolean poured =
+          left.values().stream()
+              .flatMap(List::stream)
+              .noneMatch(p -> p.half() == 1 && LineLayer.of(p).equals(at));
+      if (poured) {
+        return at;
+      }
+    }
+    return held.iterator().next();
+  }
+
+  /** The first pour with nothing of its cavity still to come below it, and no embed to wait for. */
+  private Cup.@Nullable Pour ready(
+      List<Cup.Pour> pours, Map<String, Integer> waiting, Set<LineLayer> held) {
+    for (Cup.Pour pour : pours) {
+      boolean free = pour.half() == 1 || !held.contains(LineLayer.of(pour));
+      for (int below = 0; below < pour.layer(); below++) {
+        free &= waiting.getOrDefault(cavityLayer(pour, below), 0) == 0;
+      }
+      // What presses others apart comes after them.
+      int before = pour.parts() - waiting.getOrDefault(cavityLayer(pour, pour.layer()), 0);
+      free &= !severalColours(pour) || before >= pour.part() - 1;
+      if (free) {
+        return pour;
+      }
+    }
+    return null;
+  }
+}

@@ -1,0 +1,91 @@
+package calmpour.core.plan.time;
+
+import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskIds;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** The moments of a plan, read off its tasks; seconds from the first step. */
+public final class Times {
+  private final Map<String, Task> byId = new HashMap<>();
+
+  Times() {}
+
+  public static Times of(List<Task> tasks) {
+    Times times = new Times();
+    tasks.forEach(times::put);
+    return times;
+  }
+
+  void put(Task task) {
+    byId.put(task.id(), task);
+  }
+
+  public @Nullable Task task(String id) {
+    return byId.get(id);
+  }
+
+  /** First contact of A and B; 0 where the plan never gets there. */
+  public int contact(int batch) {
+    return end(TaskIds.batch(batch, Task.Kind.WEIGH_FIRST));
+  }
+
+  /** End of mixing. */
+  public int mixed(int batch) {
+    Task over = byId.get(TaskIds.batch(batch, Task.Kind.SECOND_CUP));
+    return over == null ? end(TaskIds.batch(batch, Task.Kind.STIR)) : over.endSeconds();
+  }
+
+  /** When a cup has its resin: after its split, or from where the mix stays as it is. */
+  public int filled(int batch, String cupId) {
+    Task split = byId.get(TaskIds.cup(cupId, Task.Kind.SPLIT));
+    if (split != null) {
+      return split.endSeconds();
+    }
+    Task tinted = byId.get(TaskIds.batch(batch, Task.Kind.TINT));
+    Task rest = byId.get(TaskIds.batch(batch, Task.Kind.REST));
+    int mixed = mixed(batch);
+    return tinted != null ? tinted.endSeconds() : rest != null ? rest.endSeconds() : mixed;
+  }
+
+  public int end(String id) {
+    Task task = byId.get(id);
+    return task == null ? 0 : task.endSeconds();
+  }
+
+  public int start(String id) {
+    Task task = byId.get(id);
+    return task == null ? 0 : task.startSeconds();
+  }
+
+  /** The moment that a lag counts from; null when the plan has no such thing. */
+  public @Nullable Integer moment(Lag lag) {
+    return switch (lag.clock()) {
+      case CONTACT -> {
+        Task task = byId.get(TaskIds.batch(Integer.parseInt(lag.of()), Task.Kind.WEIGH_FIRST));
+        yield task == null ? null : (Integer) task.endSeconds();
+      }
+      case MIXED -> {
+        int batch = Integer.parseInt(lag.of());
+        yield byId.containsKey(TaskIds.batch(batch, Task.Kind.STIR))
+            ? (Integer) mixed(batch)
+            : null;
+      }
+      case POURED -> {
+        Task task = byId.get(TaskIds.pour(lag.of()));
+        yield task == null ? null : (Integer) task.endSeconds();
+      }
+      case DONE -> {
+        Task task = byId.get(lag.of());
+        yield task == null ? null : (Integer) task.endSeconds();
+      }
+      case BEGINS -> {
+        Task task = byId.get(lag.of());
+        yield task == null ? null : (Integer) task.startSeconds();
+      }
+    };
+  }
+}
