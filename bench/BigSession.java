@@ -10,7 +10,7 @@ import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
+import calmpour.core.cup.CupKind;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;

@@ -247,7 +247,7 @@ async function compare(name, asked) {
   }
   counts.audits++;
   await same(name, "/api/plan/audit", { session: asked, plan: answer.plan });
-  if (answer.plan.findings.some((finding) => finding.kind === "BREACH")) {
+  if (answer.plan.findings.some((finding) => finding.severity === "BREACH")) {
     counts.ways++;
     await same(name, "/api/plan/ways", asked);
   }

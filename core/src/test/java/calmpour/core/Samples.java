@@ -1,6 +1,7 @@
 package calmpour.core;
 
 import calmpour.core.audit.Audit;
+import calmpour.core.cup.CupKind;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.HalvingRule;
 import calmpour.core.habit.Habits;
@@ -12,7 +13,6 @@ import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.JustMix;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;

@@ -11,7 +11,7 @@ import calmpour.core.design.Design;
 import calmpour.core.embed.Embed;
 import calmpour.core.resin.LabelCheck;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
+import calmpour.core.cup.CupKind;
 import calmpour.core.session.Workshop;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;

@@ -4,7 +4,7 @@ import calmpour.core.design.Design;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
+import calmpour.core.cup.CupKind;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;

@@ -1,5 +1,6 @@
 package calmpour.core.audit;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Tinting;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
@@ -8,7 +9,6 @@ import calmpour.core.plan.doc.Finding;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import java.util.HashSet;

@@ -1,11 +1,11 @@
 package calmpour.core.audit;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
-import calmpour.core.session.CupKind;
 import java.util.HashMap;
 import java.util.Map;
 

@@ -3,7 +3,6 @@ package calmpour.core.resin;
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
-import calmpour.core.tint.LoadingBasis;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -1,6 +1,7 @@
 package calmpour.core.session;
 
 import calmpour.core.check.Problem;
+import calmpour.core.cup.CupKind;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

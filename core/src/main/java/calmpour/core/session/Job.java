@@ -1,5 +1,6 @@
 package calmpour.core.session;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.derive.Known;
 import calmpour.core.design.Join;
 import calmpour.core.design.PlacedEmbed;

@@ -2,6 +2,7 @@ package calmpour.core.session;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
+import calmpour.core.cup.CupKind;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;

@@ -4,6 +4,7 @@ import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
+import calmpour.core.resin.LoadingBasis;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,5 +1,6 @@
 package calmpour.core.tint;
 
+import calmpour.core.resin.LoadingBasis;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -3,6 +3,7 @@ package calmpour.core.audit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Join;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed.Moment;
@@ -26,7 +27,6 @@ import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Arrangement;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Room;

@@ -1,6 +1,7 @@
 package calmpour.core.audit;
 
 import calmpour.core.audit.RandomWork.Work;
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Join;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
@@ -14,7 +15,6 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding.Rule;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Resolution;

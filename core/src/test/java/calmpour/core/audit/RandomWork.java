@@ -2,6 +2,7 @@ package calmpour.core.audit;
 
 import calmpour.core.Samples;
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Fill;
 import calmpour.core.design.FinishStep;
 import calmpour.core.design.Join;
@@ -23,7 +24,6 @@ import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Arrangement;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;

@@ -1,6 +1,7 @@
 package calmpour.core.audit;
 
 import calmpour.core.Samples;
+import calmpour.core.cup.CupKind;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.design.Fill;
 import calmpour.core.design.FinishStep;
@@ -27,7 +28,6 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Arrangement;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Piece;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
+import calmpour.core.cup.CupKind;
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.cure.HalvingRule;
@@ -16,7 +17,6 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;

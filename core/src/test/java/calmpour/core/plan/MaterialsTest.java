@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Layer;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldState;
@@ -17,7 +18,6 @@ import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;

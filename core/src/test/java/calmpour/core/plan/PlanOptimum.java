@@ -1,11 +1,11 @@
 package calmpour.core.plan;
 
+import calmpour.core.cup.Clings;
+import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
-import calmpour.core.session.Clings;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.session.Resolution;
 import calmpour.core.session.Session;

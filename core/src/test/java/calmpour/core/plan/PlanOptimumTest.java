@@ -3,6 +3,7 @@ package calmpour.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
@@ -17,7 +18,6 @@ import calmpour.core.plan.PlanOptimum.Vector;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.JustMix;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;

@@ -3,14 +3,14 @@ package calmpour.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
+import calmpour.core.cup.Clings;
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
-import calmpour.core.session.Clings;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;

@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.BodyShape;
 import calmpour.core.cure.Calibrated;
@@ -8,7 +9,6 @@ import calmpour.core.cure.CureRun;
 import calmpour.core.cure.CureStates;
 import calmpour.core.cure.WorkingTimes;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.CupKind;
 import java.util.List;
 import java.util.Optional;
 

@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
+import calmpour.core.cup.CupKind;
 import calmpour.core.mould.Measurement;
 import calmpour.core.mould.MeshShape;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.mould.MouldState;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.LabelFacts;
-import calmpour.core.session.CupKind;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.ColourantForm;
 import calmpour.core.tint.Weighed;

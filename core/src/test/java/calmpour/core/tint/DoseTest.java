@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import calmpour.core.Samples;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
+import calmpour.core.resin.LoadingBasis;
 import java.util.List;
 import javax.measure.Quantity;
 import javax.measure.quantity.Mass;

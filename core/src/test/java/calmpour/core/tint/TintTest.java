@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
+import calmpour.core.resin.LoadingBasis;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

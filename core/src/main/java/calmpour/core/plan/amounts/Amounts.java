@@ -1,13 +1,13 @@
 package calmpour.core.plan.amounts;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
-import calmpour.core.session.CupKind;
+import calmpour.core.resin.LoadingBasis;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Dosing;
-import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.Look;
 import calmpour.core.tint.Tint;
 import java.util.List;

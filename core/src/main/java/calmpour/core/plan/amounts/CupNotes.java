@@ -1,18 +1,18 @@
 package calmpour.core.plan.amounts;
 
+import calmpour.core.cup.Clings;
+import calmpour.core.cup.CupKind;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
+import calmpour.core.resin.LoadingBasis;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.Clings;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Dosing;
-import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.StockCup;
 import calmpour.core.tint.Tint;
 import java.util.List;

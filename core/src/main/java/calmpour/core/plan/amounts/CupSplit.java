@@ -1,7 +1,7 @@
 package calmpour.core.plan.amounts;
 
-import calmpour.core.session.Clings;
-import calmpour.core.session.CupKind;
+import calmpour.core.cup.Clings;
+import calmpour.core.cup.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;

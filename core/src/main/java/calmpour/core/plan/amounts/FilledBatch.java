@@ -1,7 +1,7 @@
 package calmpour.core.plan.amounts;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.resin.WeighOut;
-import calmpour.core.session.CupKind;
 import calmpour.core.tint.Dosing;
 import java.util.List;
 

@@ -1,6 +1,6 @@
 package calmpour.core.plan.amounts;
 
-import calmpour.core.session.CupKind;
+import calmpour.core.cup.CupKind;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;

@@ -1,10 +1,10 @@
 package calmpour.core.plan.amounts;
 
+import calmpour.core.cup.Clings;
+import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
-import calmpour.core.session.Clings;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import java.util.List;

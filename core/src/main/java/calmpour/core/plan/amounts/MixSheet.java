@@ -1,5 +1,7 @@
 package calmpour.core.plan.amounts;
 
+import calmpour.core.cup.Clings;
+import calmpour.core.cup.CupKind;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
@@ -8,8 +10,6 @@ import calmpour.core.habit.Splitting;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
-import calmpour.core.session.Clings;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Dosing;

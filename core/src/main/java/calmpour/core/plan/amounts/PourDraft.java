@@ -1,6 +1,6 @@
 package calmpour.core.plan.amounts;
 
-import calmpour.core.session.Clings;
+import calmpour.core.cup.Clings;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
 import java.util.ArrayList;

@@ -2,9 +2,9 @@ package calmpour.core.plan.bench;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import calmpour.core.cup.CupKind;
 import calmpour.core.plan.amounts.Amounts;
 import calmpour.core.plan.doc.Cup;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.LoadingLimit;

@@ -1,9 +1,9 @@
 package calmpour.core.plan.doc;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.WeighOut;
-import calmpour.core.session.CupKind;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

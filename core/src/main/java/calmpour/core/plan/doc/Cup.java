@@ -1,9 +1,9 @@
 package calmpour.core.plan.doc;
 
-import calmpour.core.session.CupKind;
+import calmpour.core.cup.CupKind;
+import calmpour.core.resin.LoadingBasis;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Dosing;
-import calmpour.core.tint.LoadingBasis;
 import calmpour.core.tint.LoadingLimit;
 import calmpour.core.tint.Look;
 import calmpour.core.tint.StockCup;

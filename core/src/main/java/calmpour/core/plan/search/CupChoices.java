@@ -1,5 +1,6 @@
 package calmpour.core.plan.search;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.plan.amounts.BatchDraft;
 import calmpour.core.plan.amounts.CupDraft;
 import calmpour.core.plan.amounts.Limits;
@@ -7,7 +8,6 @@ import calmpour.core.plan.amounts.PourDraft;
 import calmpour.core.plan.search.Stages.Sitting;
 import calmpour.core.plan.search.Trials.Trial;
 import calmpour.core.plan.time.Chain;
-import calmpour.core.session.CupKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

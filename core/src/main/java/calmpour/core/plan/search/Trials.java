@@ -1,5 +1,6 @@
 package calmpour.core.plan.search;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.cure.CureModel;
 import calmpour.core.derive.Recorder;
 import calmpour.core.design.PieceWork;
@@ -18,7 +19,6 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Chain;
 import calmpour.core.plan.time.Schedule;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Tool;
 import java.util.Comparator;

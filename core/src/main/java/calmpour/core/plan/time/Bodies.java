@@ -1,5 +1,6 @@
 package calmpour.core.plan.time;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.BodyHistory.Segment;
 import calmpour.core.cure.BodyShape;
@@ -9,7 +10,6 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
-import calmpour.core.session.CupKind;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Tool;

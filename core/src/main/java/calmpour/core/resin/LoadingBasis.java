@@ -1,4 +1,4 @@
-package calmpour.core.tint;
+package calmpour.core.resin;
 
 import java.util.List;
 
@@ -15,11 +15,11 @@ public enum LoadingBasis {
   public static final List<LoadingBasis> PERCENTAGES =
       List.of(WEIGHT_OF_MIX, WEIGHT_OF_RESIN, VOLUME_OF_MIX, VOLUME_OF_RESIN);
 
-  boolean byWeight() {
+  public boolean byWeight() {
     return this == WEIGHT_OF_MIX || this == WEIGHT_OF_RESIN;
   }
 
-  boolean ofMix() {
+  public boolean ofMix() {
     return this == WEIGHT_OF_MIX || this == VOLUME_OF_MIX;
   }
 

@@ -1,4 +1,4 @@
-package calmpour.core.session;
+package calmpour.core.cup;
 
 /**
  * What stays in a cup and on its stick after it was poured out, of a content of m grams: {@code

@@ -1,4 +1,4 @@
-package calmpour.core.session;
+package calmpour.core.cup;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;

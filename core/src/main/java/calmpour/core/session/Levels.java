@@ -1,0 +1,232 @@
+package calmpour.core.session;
+
+import calmpour.core.check.Problem;
+import calmpour.core.check.Range;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.design.TopCoat;
+import calmpour.core.embed.Embed;
+import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.Measured;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.tint.Colour;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What is poured into the cavities of a line, level by level. */
+final class Levels {
+  /**
+   * Shares such as a third, a third and a third may sum to a hair above one; a millionth of the
+   * mould is less than any scale shows and more than the arithmetic's noise.
+   */
+  private static final double HAIR = 1e-6;
+
+  private final Found found;
+  private final Tints tints;
+
+  Levels(Found found, Tints tints) {
+    this.found = found;
+    this.tints = tints;
+  }
+
+  /** From the floor of the mould up; ends after noting why a layer does not fit. */
+  List<Job.Level> of(String at, Piece piece, String name, Measured mould, List<Colour> named) {
+    DepthProfile profile = mould.profile();
+    List<Job.Level> levels = new ArrayList<>();
+    double filled = 0;
+    double depth = 0;
+    int stage = 0;
+    for (int l = 0; l < piece.layers().size(); l++) {
+      Layer layer = piece.layers().get(l);
+      String layerAt = at + ".layers[" + l + "]";
+      boolean onTop = l == piece.layers().size() - 1;
+      ResinSystem resin = found.resinOf(layer.resinId(), layerAt + ".resinId");
+      List<Colour> colours = beside(layerAt, layer, named.get(l));
+      List<Job.EmbedIn> inside = embeds(layerAt, layer, l);
+      if (resin == null || colours.contains(null) || inside.contains(null)) {
+        return levels;
+      }
+      colours.forEach(c -> tints.tint(resin, c));
+      double displaced = inside.stream().mapToDouble(Job.EmbedIn::displacesMl).sum();
+      double density = tints.in(resin).get(layer.colourId()).mixDensity();
+      double room = room(layerAt, layer, onTop, name, mould, filled, depth, displaced, density);
+      double top = filled + room;
+      if (Double.isNaN(room)) {
+        return levels;
+      }
+      double mix = room - displaced;
+      if (mix < Fill.VOLUME_ML.minInclusive() && displaced > 0) {
+        found.problem(
+            Problem.outside(
+                layerAt + ".embeds",
+                Problem.Code.EMBEDS_FILL_LAYER,
+                displaced,
+                new Range(0, room)));
+        return levels;
+      }
+      if (top > mould.volumeMl() * (1 + HAIR)) {
+        Range legal = new Range(0, mould.volumeMl());
+        found.problem(Problem.outside(layerAt + ".fill", Problem.Code.OVERFILLED, top, legal));
+        return levels;
+      }
+      double level = profile.depthAtMm(Math.min(top, mould.volumeMl()));
+      boolean waits = l > 0 && layer.join() != Join.TOGETHER;
+      if (l > 0 && !waits && !resin.id().equals(levels.get(l - 1).resinId())) {
+        found.problem(Problem.of(layerAt + ".join", Problem.Code.JOIN_OF_TWO_RESINS, null));
+        return levels;
+      }
+      stage += waits ? 1 : 0;
+      levels.add(
+          new Job.Level(
+              named.get(l),
+              layer.join(),
+              stage,
+              mix,
+              depth,
+              level,
+              resin.id(),
+              shares(layer, colours, mix),
+              layer.meeting() == Layer.Meeting.ONE_CUP && colours.size() > 1,
+              inside,
+              0));
+      filled = top;
+      depth = level;
+    }
+    return levels;
+  }
+
+  /** The colours of a layer, its own first; null for one that is unknown. */
+  private List<Colour> beside(String at, Layer layer, Colour own) {
+    List<Colour> all = new ArrayList<>();
+    all.add(own);
+    for (int i = 0; i < layer.beside().size(); i++) {
+      all.add(
+          found.find(
+              found.colours, layer.beside().get(i).colourId(), at + ".beside[" + i + "].colourId"));
+    }
+    return all;
+  }
+
+  /** In the order they are poured: what presses the others apart comes last. */
+  private static List<Job.ColourShare> shares(Layer layer, List<Colour> colours, double volumeMl) {
+    List<Job.ColourShare> shares = new ArrayList<>();
+    for (int i = 1; i < colours.size(); i++) {
+      double share = layer.beside().get(i - 1).share();
+      shares.add(new Job.ColourShare(colours.get(i), volumeMl * share));
+    }
+    Job.ColourShare own = new Job.ColourShare(colours.get(0), volumeMl * layer.ownShare());
+    shares.add(layer.meeting() == Layer.Meeting.PRESSED_APART ? shares.size() : 0, own);
+    return shares;
+  }
+
+  private List<Job.EmbedIn> embeds(String at, Layer layer, int index) {
+    List<Job.EmbedIn> inside = new ArrayList<>();
+    for (int e = 0; e < layer.embeds().size(); e++) {
+      PlacedEmbed placed = layer.embeds().get(e);
+      String embedAt = at + ".embeds[" + e + "]";
+      Embed embed = found.find(found.embeds, placed.embedId(), embedAt + ".embedId");
+      boolean onFluid = index > 0 && layer.join() == Join.TOGETHER && !placed.anchored();
+      if (placed.moment() == PlacedEmbed.Moment.BEFORE_POUR && onFluid) {
+        found.problem(Problem.of(embedAt + ".moment", Problem.Code.EMBED_ON_FLUID, null));
+      }
+      inside.add(embed == null ? null : new Job.EmbedIn(embed, placed));
+    }
+    return inside;
+  }
+
+  /** Room of one layer in its cavity, mL, embeds and all; NaN after noting why there is none. */
+  private double room(
+      String at,
+      Layer layer,
+      boolean onTop,
+      String name,
+      Measured mould,
+      double filled,
+      double depth,
+      double displaced,
+      double density) {
+    Fill fill = layer.fill();
+    if (fill == null) {
+      double left = mould.volumeMl() - filled;
+      if (!onTop) {
+        found.problem(Problem.of(at + ".fill", Problem.Code.REST_ONLY_ON_TOP, null));
+        return Double.NaN;
+      }
+      if (left < Fill.VOLUME_ML.minInclusive()) {
+        found.problem(Problem.of(at + ".fill", Problem.Code.NOTHING_LEFT_FOR_LAYER, null));
+        return Double.NaN;
+      }
+      return left;
+    }
+    if (fill.share() != null) {
+      return fill.share() * mould.volumeMl();
+    }
+    if (fill.volumeMl() != null) {
+      return fill.volumeMl() + displaced;
+    }
+    if (fill.massG() != null) {
+      return fill.massG() / density + displaced;
+    }
+    double known = mould.profile().depthMm();
+    // A share of the depth means the same in a cavity whose depth nobody measured.
+    double thickness = fill.depthShare() == null ? fill.depthMm() : fill.depthShare() * known;
+    if (mould.depthAssumed() && fill.depthShare() == null) {
+      found.problem(Problem.of(at + ".fill.depthMm", Problem.Code.DEPTH_UNKNOWN, name));
+      return Double.NaN;
+    }
+    double level = depth + thickness;
+    if (level > known * (1 + HAIR)) {
+      Range legal = new Range(0, known);
+      String field = fill.depthShare() == null ? ".fill.depthMm" : ".fill.depthShare";
+      found.problem(Problem.outside(at + field, Problem.Code.OVERFILLED, level, legal));
+      return Double.NaN;
+    }
+    return mould.profile().volumeAtMl(Math.min(level, known)) - filled;
+  }
+
+  /** A coat over the topmost level; null after noting what it lacks. */
+  Job.@Nullable Level coat(String at, TopCoat coat, DepthProfile profile, Job.Level top) {
+    Colour colour = found.find(found.colours, coat.colourId(), at + ".colourId");
+    ResinSystem resin = found.resinOf(coat.resinId(), at + ".resinId");
+    if (colour == null || resin == null) {
+      return null;
+    }
+    tints.tint(resin, colour);
+    double open =
+        switch (coat.side()) {
+          case OPEN -> profile.areaAtMm2(top.toMm());
+          case FLOOR -> widest(profile, top.toMm());
+        };
+    double area = coat.areaCm2() == null ? open / 100 : coat.areaCm2();
+    double volume = coat.volumeMl(open / 100);
+    if (!(area > 0) || volume < Fill.VOLUME_ML.minInclusive()) {
+      found.problem(Problem.of(at + ".areaCm2", Problem.Code.MISSING, null));
+      return null;
+    }
+    return new Job.Level(
+        colour,
+        Join.CURED,
+        top.stage() + 1,
+        volume,
+        top.toMm(),
+        top.toMm(),
+        resin.id(),
+        List.of(new Job.ColourShare(colour, volume)),
+        false,
+        List.of(),
+        area);
+  }
+
+  /** Seen from the floor, a piece is as large as its widest place, mm². */
+  private static double widest(DepthProfile profile, double toMm) {
+    double widest = 0;
+    int steps = 40;
+    for (int i = 0; i <= steps; i++) {
+      widest = Math.max(widest, profile.areaAtMm2(Math.min(toMm, toMm * i / steps)));
+    }
+    return widest;
+  }
+}
