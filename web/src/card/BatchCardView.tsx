@@ -5,7 +5,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { useEffect, useRef, useState } from "react";
-import type { Batch, BatchCard, CardAnswer, CardStep, Session } from "../api/client";
+import type { Batch, BatchCard, BatchAtHand, CardStep, Session } from "../api/client";
 import { CupDrawing } from "../drawing/CupDrawing";
 import { EyeLevel } from "../drawing/EyeLevel";
 import { Cautions } from "../frame/Cautions";
@@ -94,7 +94,7 @@ function Card({
   startsAt,
   onEdit,
 }: {
-  answer: CardAnswer;
+  answer: BatchAtHand;
   session: Session;
   startsAt: Date;
   onEdit: (session: Session) => void;
@@ -386,7 +386,7 @@ function Also({
   session,
   onEdit,
 }: {
-  answer: CardAnswer;
+  answer: BatchAtHand;
   session: Session;
   onEdit: (session: Session) => void;
 }) {

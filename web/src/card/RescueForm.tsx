@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState, type ReactNode } from "react";
-import { api, ask, type RescueAnswer, type Session, type Trouble } from "../api/client";
+import { api, ask, type BatchRescue, type Session, type Trouble } from "../api/client";
 import { Told, WrongMark } from "../frame/Told";
 import { NumberField } from "../units/NumberField";
 import { showWith } from "../units/units";
@@ -17,7 +17,7 @@ export function RescueForm({ session, batch }: Props) {
   const units = useUnits();
   const [inA, setA] = useState<number | null>(null);
   const [inB, setB] = useState<number | null>(null);
-  const [answer, setAnswer] = useState<RescueAnswer | null>(null);
+  const [answer, setAnswer] = useState<BatchRescue | null>(null);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [readable, setReadable] = useState({ a: true, b: true });
   useEffect(() => {
@@ -139,7 +139,7 @@ export function RescueForm({ session, batch }: Props) {
   );
 }
 
-function adding(answer: RescueAnswer, mass: (g: number) => string): string {
+function adding(answer: BatchRescue, mass: (g: number) => string): string {
   const { addAG, addBG } = answer.rescue;
   if (addAG > 0 && addBG > 0) {
     return `Add ${mass(addAG)} of A and ${mass(addBG)} of B`;

@@ -1,12 +1,12 @@
 import { useEffect, useState } from "react";
-import { api, ask, type CardAnswer, type Session, type Trouble } from "../api/client";
+import { api, ask, type BatchAtHand, type Session, type Trouble } from "../api/client";
 
 /** The card of one batch of a session. */
 export function useCard(
   session: Session,
   batch: number,
-): { answer: CardAnswer | null; trouble: Trouble | null } {
-  const [state, setState] = useState<{ answer: CardAnswer | null; trouble: Trouble | null }>({
+): { answer: BatchAtHand | null; trouble: Trouble | null } {
+  const [state, setState] = useState<{ answer: BatchAtHand | null; trouble: Trouble | null }>({
     answer: null,
     trouble: null,
   });

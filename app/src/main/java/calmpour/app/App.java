@@ -5,6 +5,7 @@ import calmpour.app.device.SimulatedAir;
 import calmpour.app.device.SimulatedScale;
 import calmpour.app.device.SpoolFolder;
 import calmpour.app.store.WorkshopClock;
+import calmpour.app.work.SharedHelpers;
 import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.Planner;
@@ -69,13 +70,18 @@ public class App {
   }
 
   @Bean
-  Runs runs() {
-    return new Runs(new EngineModel(BODIES_AT_BENCH));
+  SharedHelpers helpers() {
+    return new SharedHelpers();
   }
 
   @Bean
-  EngineModel cure() {
-    return new EngineModel();
+  Runs runs(SharedHelpers helpers) {
+    return new Runs(new EngineModel(helpers, BODIES_AT_BENCH), helpers);
+  }
+
+  @Bean
+  EngineModel cure(SharedHelpers helpers) {
+    return new EngineModel(helpers);
   }
 
   @Bean

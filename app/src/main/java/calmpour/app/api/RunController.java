@@ -5,12 +5,13 @@ import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.store.WorkshopClock;
+import calmpour.app.work.PlanDesk;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
-import calmpour.core.plan.Planner;
 import calmpour.core.run.Change;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
@@ -43,7 +44,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 public class RunController {
   private final RunStore runs;
   private final Runs states;
-  private final Planner planner;
+  private final PlanDesk plans;
   private final ShelfStore shelf;
   private final OtherSessions others;
   private final WorkshopClock clock;
@@ -61,14 +62,14 @@ public class RunController {
   RunController(
       RunStore runs,
       Runs states,
-      Planner planner,
+      PlanDesk plans,
       ShelfStore shelf,
       OtherSessions others,
       WorkshopClock clock,
       Watchers watchers) {
     this.runs = runs;
     this.states = states;
-    this.planner = planner;
+    this.plans = plans;
     this.shelf = shelf;
     this.others = others;
     this.clock = clock;
@@ -144,7 +145,9 @@ public class RunController {
   OpenedRun begin(@RequestBody BeginRequest request) {
     Workshop workshop = shelf.workshop();
     Session session = request.session();
-    Plan plan = planner.plan(session, workshop.withBookings(others.bookings(request.sessionId())));
+    WorkedPlan worked =
+        plans.shown(session, workshop.withBookings(others.bookings(request.sessionId())));
+    Plan plan = worked.plan();
     List<Finding> hot = plan.findings().stream().filter(Finding::heatWarning).toList();
     boolean seen = request.heatSeen() != null && request.heatSeen();
     new Check()
@@ -152,7 +155,7 @@ public class RunController {
             hot.isEmpty() || seen,
             Problem.of("heatSeen", Problem.Code.HEAT_NOT_SEEN, "" + hot.size()))
         .orThrow();
-    Run run = new Run(session, Planner.snapshot(session, workshop), plan, clock.instant());
+    Run run = new Run(session, worked.job().used(), plan, clock.instant());
     KeptRun begun = runs.begin(request.sessionId(), run);
     if (!hot.isEmpty()) {
       begun = runs.append(begun.id(), List.of(heatSeen(hot, run))).orElseThrow();

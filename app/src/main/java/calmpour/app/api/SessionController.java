@@ -5,10 +5,12 @@ import calmpour.app.store.OtherSessions;
 import calmpour.app.store.SavedSession;
 import calmpour.app.store.SessionStore;
 import calmpour.app.store.ShelfStore;
+import calmpour.app.work.PlanDesk;
 import calmpour.core.check.Check;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.plan.Planner;
+import calmpour.core.plan.WorkedPlan;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.OffsetDateTime;
@@ -33,19 +35,19 @@ import tools.jackson.databind.JsonNode;
 public class SessionController {
   private final SessionStore sessions;
   private final ShelfStore shelf;
-  private final Planner planner;
+  private final PlanDesk plans;
   private final OtherSessions others;
   private final Formats formats;
 
   SessionController(
       SessionStore sessions,
       ShelfStore shelf,
-      Planner planner,
+      PlanDesk plans,
       OtherSessions others,
       Formats formats) {
     this.sessions = sessions;
     this.shelf = shelf;
-    this.planner = planner;
+    this.plans = plans;
     this.others = others;
     this.formats = formats;
   }
@@ -160,9 +162,8 @@ public class SessionController {
     try {
       Workshop workshop = shelf.workshop();
       String id = before == null ? null : before.id();
-      return new SessionStore.Kept(
-          Planner.snapshot(session, workshop),
-          planner.plan(session, workshop.withBookings(others.bookings(id))));
+      WorkedPlan worked = plans.shown(session, workshop.withBookings(others.bookings(id)));
+      return new SessionStore.Kept(worked.job().used(), worked.plan());
     } catch (InvalidValuesException cannotBePlanned) {
       return before == null
           ? new SessionStore.Kept(null, null)

@@ -1,10 +1,10 @@
 package calmpour.app.store;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Design;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.cup.CupKind;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;

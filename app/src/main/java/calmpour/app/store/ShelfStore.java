@@ -1,6 +1,7 @@
 package calmpour.app.store;
 
 import static calmpour.app.store.generated.Tables.SHELF_ITEM;
+import static calmpour.app.store.generated.Tables.SHELF_VERSION;
 
 import calmpour.app.store.generated.tables.records.ShelfItemRecord;
 import calmpour.core.session.Workshop;
@@ -10,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /** The shelves of this workshop. */
@@ -18,6 +20,10 @@ public class ShelfStore {
   private final DSLContext db;
   private final Formats formats;
   private final Clock clock;
+  private volatile @Nullable Read read;
+
+  /** What stood on the shelves at a version of them. */
+  private record Read(long version, Workshop workshop, List<String> unreadable) {}
 
   ShelfStore(DSLContext db, Formats formats, Clock clock) {
     this.db = db;
@@ -51,9 +57,7 @@ public class ShelfStore {
 
   /** Names of everything on the shelves that cannot be read. */
   public List<String> unreadable() {
-    List<String> names = new ArrayList<>();
-    ShelfKind.ALL.forEach(kind -> all(kind, names));
-    return names;
+    return read().unreadable();
   }
 
   public <T> Optional<T> find(ShelfKind<T> kind, String id) {
@@ -78,6 +82,7 @@ public class ShelfStore {
         .doUpdate()
         .set(row)
         .execute();
+    changed();
   }
 
   private <T> T read(ShelfKind<T> kind, String text, int format) {
@@ -86,23 +91,50 @@ public class ShelfStore {
 
   /** Takes it off the shelf; false when it was not there. */
   public boolean remove(ShelfKind<?> kind, String id) {
-    return db.deleteFrom(SHELF_ITEM)
-            .where(SHELF_ITEM.KIND.eq(kind.key()), SHELF_ITEM.ID.eq(id))
-            .execute()
-        > 0;
+    boolean gone =
+        db.deleteFrom(SHELF_ITEM)
+                .where(SHELF_ITEM.KIND.eq(kind.key()), SHELF_ITEM.ID.eq(id))
+                .execute()
+            > 0;
+    if (gone) {
+      changed();
+    }
+    return gone;
   }
 
-  /** All shelves at this moment. */
+  private void changed() {
+    db.update(SHELF_VERSION).set(SHELF_VERSION.VERSION, SHELF_VERSION.VERSION.plus(1)).execute();
+  }
+
+  /** All shelves at this moment; the documents are read again only when one of them changed. */
   public Workshop workshop() {
-    return new Workshop(
-        all(ShelfKind.MOULD),
-        all(ShelfKind.RESIN),
-        all(ShelfKind.COLOURANT),
-        all(ShelfKind.COLOUR),
-        all(ShelfKind.CUP),
-        all(ShelfKind.PART),
-        all(ShelfKind.EMBED),
-        all(ShelfKind.TOOL),
-        List.of());
+    return read().workshop();
+  }
+
+  private Read read() {
+    Read before = read;
+    // The version first: what is written meanwhile makes the next reader look again.
+    long version = db.select(SHELF_VERSION.VERSION).from(SHELF_VERSION).fetchSingle().value1();
+    if (before != null && before.version == version) {
+      return before;
+    }
+    List<String> names = new ArrayList<>();
+    all(ShelfKind.DESIGN, names);
+    Read now =
+        new Read(
+            version,
+            new Workshop(
+                all(ShelfKind.MOULD, names),
+                all(ShelfKind.RESIN, names),
+                all(ShelfKind.COLOURANT, names),
+                all(ShelfKind.COLOUR, names),
+                all(ShelfKind.CUP, names),
+                all(ShelfKind.PART, names),
+                all(ShelfKind.EMBED, names),
+                all(ShelfKind.TOOL, names),
+                List.of()),
+            names);
+    read = now;
+    return now;
   }
 }

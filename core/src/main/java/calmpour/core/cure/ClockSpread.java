@@ -2,11 +2,11 @@ package calmpour.core.cure;
 
 import calmpour.core.cure.CureStates.Moment;
 import calmpour.core.derive.Known;
+import calmpour.core.work.Memory;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -54,13 +54,16 @@ final class ClockSpread {
   private final Targets targets;
   private final double[][] root;
   private final double meantC;
-  private final Map<Integer, Slopes> known = new ConcurrentHashMap<>();
+  private final Memory<Integer, Slopes> known;
 
   /**
    * @param targets of the estimate itself
    * @param meantC temperature that the label is meant for, °C
+   * @param known slopes of like bodies of this resin
    */
-  ClockSpread(ClockEstimate estimate, Targets targets, double meantC) {
+  ClockSpread(
+      ClockEstimate estimate, Targets targets, double meantC, Memory<Integer, Slopes> known) {
+    this.known = known;
     this.estimate = estimate;
     this.targets = targets;
     this.root = estimate.root(BOTTLE);
@@ -79,7 +82,7 @@ final class ClockSpread {
   }
 
   /** How each state of a like body follows what may be off; without those it does not come to. */
-  private record Slopes(Map<State, List<Double>> of) {}
+  record Slopes(Map<State, List<Double>> of) {}
 
   /** One resin that may be behind the label, in a room that may be. */
   private record Node(Chemistry chemistry, @Nullable Targets targets, double warmerC) {}
@@ -320,7 +323,7 @@ final class ClockSpread {
                 case BodyShape.InCup cup -> cup.depthMm();
               });
     }
-    return known.computeIfAbsent(like, this::find);
+    return known.of(like, this::find);
   }
 
   /** On a scale of ratios. */

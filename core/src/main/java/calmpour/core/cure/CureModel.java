@@ -1,10 +1,21 @@
 package calmpour.core.cure;
 
 import calmpour.core.resin.ResinSystem;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Tells how long a body of resin stays pourable, and when everything else happens. */
 public interface CureModel {
+  /**
+   * Each body follows from its own history alone, so several may be followed at a time.
+   *
+   * @return what each comes to, in their order
+   */
+  default <T, R> List<R> each(List<T> all, Function<? super T, ? extends R> of) {
+    return all.stream().<R>map(of).toList();
+  }
+
   /**
    * States of a body over its history: of a cup as far as its gel and its peak, of a piece as far
    * as its full cure.

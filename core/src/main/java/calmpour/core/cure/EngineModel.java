@@ -4,11 +4,12 @@ import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.work.Helpers;
+import calmpour.core.work.Memory;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +29,9 @@ public final class EngineModel implements CureModel {
   /** Even a small cup in a cold room gels within so many pot lives of its label. */
   private static final double LIVES = 60;
 
+  /** Of a resin: as many as there are like bodies. */
+  private static final int SLOPES = 64;
+
   /** By which a maker knows a resin: g at °C, and mm deep. */
   private static final double[][] USUAL_CUPS = {{25, 23}, {100, 18}, {100, 28}};
 
@@ -39,27 +43,41 @@ public final class EngineModel implements CureModel {
   private static final double LEAST_MINUTES = 1e-3;
 
   private final HalvingRule otherwise = new HalvingRule();
-  private final Map<ResinSystem, Calibrations> resins = new ConcurrentHashMap<>();
-  private final Remembered<ResinBody, CureStates> bodies;
-  private final Remembered<ResinBody, Thickens> thickening;
-  private final Remembered<ResinBody, WorkingTimes> cups;
-  private final Map<ResinFactor, Optional<Chemistry>> quicker = new ConcurrentHashMap<>();
+  private final Helpers helpers;
+  private final Memory<ResinSystem, Calibrations> resins;
+  private final Memory<ResinBody, CureStates> bodies;
+  private final Memory<ResinBody, Thickens> thickening;
+  private final Memory<ResinBody, WorkingTimes> cups;
+  private final Memory<ResinFactor, Optional<Chemistry>> quicker;
+  private final Memory<ResinAt, Double> paces;
 
+  /** For one thread. */
   public EngineModel() {
-    this(MOST_BODIES);
+    this(Helpers.alone(), MOST_BODIES);
+  }
+
+  public EngineModel(Helpers helpers) {
+    this(helpers, MOST_BODIES);
   }
 
   /**
    * @param mostBodies how many bodies are remembered; few where each is asked for once and never
    *     again
    */
-  public EngineModel(int mostBodies) {
-    bodies = new Remembered<>(mostBodies);
-    thickening = new Remembered<>(mostBodies * 2);
-    cups = new Remembered<>(Math.max(1, mostBodies / 2));
+  public EngineModel(Helpers helpers, int mostBodies) {
+    this.helpers = helpers;
+    resins = helpers.memory("resins", MOST_RESINS);
+    bodies = helpers.memory("bodies", mostBodies);
+    thickening = helpers.memory("thickening", mostBodies * 2);
+    cups = helpers.memory("working times", Math.max(1, mostBodies / 2));
+    quicker = helpers.memory("resins of other pot lives", MOST_RESINS * 5);
+    paces = helpers.memory("paces", MOST_RESINS);
   }
 
-  private final Remembered<ResinAt, Double> paces = new Remembered<>(MOST_RESINS);
+  @Override
+  public <T, R> List<R> each(List<T> all, Function<? super T, ? extends R> of) {
+    return helpers.each(all, of);
+  }
 
   /** A resin in a place of so many °C. */
   private record ResinAt(ResinSystem resin, double temperatureC) {}
@@ -144,12 +162,9 @@ public final class EngineModel implements CureModel {
   }
 
   private Optional<Chemistry> chemistry(ResinSystem resin, double factor) {
-    if (quicker.size() > MOST_RESINS * 5) {
-      quicker.clear();
-    }
     double potLife = resin.knownPotLifeMinutes().value() * factor;
     Chemistry usual = calibrations(resin).usual.chemistry();
-    return quicker.computeIfAbsent(
+    return quicker.of(
         new ResinFactor(resin, factor),
         k -> Optional.ofNullable(Calibration.ofPotLife(resin, usual, potLife)));
   }
@@ -257,19 +272,20 @@ public final class EngineModel implements CureModel {
   }
 
   private Calibrations calibrations(ResinSystem resin) {
-    if (resins.size() > MOST_RESINS) {
-      resins.clear();
-    }
-    return resins.computeIfAbsent(resin, EngineModel::calibrate);
+    return resins.of(resin, this::calibrate);
   }
 
-  private static Calibrations calibrate(ResinSystem resin) {
+  private Calibrations calibrate(ResinSystem resin) {
     Calibrated usual = Calibration.of(resin);
     ClockEstimate estimate = usual.estimate();
     return new Calibrations(
         usual,
         estimate == null
             ? null
-            : new ClockSpread(estimate, usual.targets(), resin.knownPotLifeTemperatureC().value()));
+            : new ClockSpread(
+                estimate,
+                usual.targets(),
+                resin.knownPotLifeTemperatureC().value(),
+                helpers.memory("slopes", SLOPES)));
   }
 }

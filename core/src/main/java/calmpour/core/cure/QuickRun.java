@@ -1,41 +1,19 @@
 package calmpour.core.cure;
 
 import java.util.List;
-import java.util.function.ToDoubleFunction;
-import org.hipparchus.analysis.solvers.RiddersSolver;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Follows a body of resin like {@link CureEngine}, for estimates and spreads: to about a thousandth
- * of a time instead of a millionth, in a few dozen steps. A Rosenbrock method of order 3, four
- * stages, stiffly accurate (RODAS3: Sandu, Verwer, Blom, Spee, Potra and Carmichael, Atmospheric
- * Environment 31 (1997) 3459, from memory; the tests hold it against an explicit method): each step
- * solves the linearised equations, conversion eliminated cell by cell, so that what is left is a
- * row of temperatures that each pull at their next.
+ * of a time instead of a millionth, in a few dozen steps ({@link RosenbrockStep}).
  */
 final class QuickRun {
-  /** Errors of a step that are let pass: of conversion, and of temperature in K. */
-  private static final double OF_CONVERSION = 4e-4;
-
-  private static final double OF_TEMPERATURE = 0.04;
-
-  /** Of that error, what is let pass where all is cured. */
-  private static final double LAST = 0.05;
-
-  private static final double GAMMA = 0.5;
-  private static final double[][] A = {{}, {0}, {2, 0}, {2, 0, 1}};
-  private static final double[][] C = {{}, {4}, {1, -1}, {1, -1, -8.0 / 3}};
-  private static final double[] B = {2, 0, 1, 1};
-  private static final int STAGES = 4;
-
   /** Of the conversion that is to come, in the first step. */
   private static final double FIRST = 2e-3;
 
   private static final double MOST_STEP = 24 * 60;
   private static final double LEAST_STEP = 1e-9;
   private static final int MOST_STEPS = 20_000;
-  private static final double FOUND_TO = 1e-5;
-  private static final double BEYOND = 1e3;
   private static final double PAST_PEAK_K = 2;
 
   /** Between ends that differ by less there is no peak to speak of, K. */
@@ -154,7 +132,7 @@ final class QuickRun {
 
   private double[] stretch(Body first, double from, double to, double[] start, boolean last) {
     Body body = first;
-    Stepper stepper = new Stepper(body);
+    RosenbrockStep stepper = new RosenbrockStep(body);
     double[] y = start;
     double[] slope = new double[y.length];
     body.derivatives(y, slope);
@@ -173,7 +151,7 @@ final class QuickRun {
         h = Double.isFinite(error) ? next : step / 5;
         continue;
       }
-      double[] after = stepper.end.clone();
+      double[] after = stepper.end().clone();
       double[] slopeAfter = new double[y.length];
       body.derivatives(after, slopeAfter);
       look(body, t, step, y, slope, after, slopeAfter);
@@ -187,7 +165,7 @@ final class QuickRun {
       if (body.cells() > 1 && body.calm(y)) {
         y = body.calmed(y);
         body = body.calmer();
-        stepper = new Stepper(body);
+        stepper = new RosenbrockStep(body);
         slope = new double[y.length];
         body.derivatives(y, slope);
       }
@@ -238,7 +216,7 @@ final class QuickRun {
   /** What happens inside a step, on the cubic through its two ends. */
   private void look(
       Body body, double t, double h, double[] y, double[] dy, double[] z, double[] dz) {
-    Within within = new Within(t, h, y, dy, z, dz);
+    WithinStep within = new WithinStep(t, h, y, dy, z, dz);
     if (workingTimeEnds == null) {
       workingTimeEnds = within.first(s -> pourable(body, s));
     }
@@ -277,148 +255,5 @@ final class QuickRun {
   private static double pourable(Body body, double[] y) {
     double thick = Math.log(body.viscosity(y) / CureEngine.POURABLE_PA_S);
     return Math.max(thick, body.warmest(y) - CureEngine.TOO_WARM_C);
-  }
-
-  /** One step from two states and their slopes: Hermite's cubic. */
-  private static final class Within {
-    private final double t;
-    private final double h;
-    private final double[] y;
-    private final double[] dy;
-    private final double[] z;
-    private final double[] dz;
-
-    Within(double t, double h, double[] y, double[] dy, double[] z, double[] dz) {
-      this.t = t;
-      this.h = h;
-      this.y = y;
-      this.dy = dy;
-      this.z = z;
-      this.dz = dz;
-    }
-
-    double[] at(double minutes) {
-      double s = (minutes - t) / h;
-      double[] state = new double[y.length];
-      double a = (1 + 2 * s) * (1 - s) * (1 - s);
-      double b = s * (1 - s) * (1 - s) * h;
-      double c = s * s * (3 - 2 * s);
-      double d = s * s * (s - 1) * h;
-      // The flow is not followed.
-      for (int i = 0; i < y.length - 1; i++) {
-        state[i] = a * y[i] + b * dy[i] + c * z[i] + d * dz[i];
-      }
-      return state;
-    }
-
-    @Nullable Double first(ToDoubleFunction<double[]> of) {
-      if (of.applyAsDouble(z) < 0) {
-        return null;
-      }
-      if (of.applyAsDouble(y) >= 0) {
-        return t;
-      }
-      return new RiddersSolver(FOUND_TO, FOUND_TO * h)
-          .solve(200, m -> Math.min(BEYOND, of.applyAsDouble(at(m))), t, t + h);
-    }
-  }
-
-  /** One linearly implicit step of one body. */
-  private static final class Stepper {
-    private final Body body;
-    private final int cells;
-    private final double[][] k;
-    private final double[] at;
-    private final double[] f;
-    private final double[] byAlpha;
-    private final double[] byC;
-    private final double[] upper;
-    private final double[] right;
-
-    /** Where the step ends. */
-    private final double[] end;
-
-    Stepper(Body body) {
-      this.body = body;
-      this.cells = body.cells();
-      int n = body.getDimension();
-      k = new double[STAGES][2 * cells];
-      at = new double[n];
-      f = new double[n];
-      end = new double[n];
-      byAlpha = new double[cells];
-      byC = new double[cells];
-      upper = new double[cells];
-      right = new double[cells];
-    }
-
-    /**
-     * @return its error beside what is let pass; 1 and less is good
-     */
-    double step(double[] y, double[] slope, double h) {
-      body.slopes(y, byAlpha, byC);
-      double d = 1 / (h * GAMMA);
-      for (int s = 0; s < STAGES; s++) {
-        if (s == 0) {
-          System.arraycopy(slope, 0, f, 0, f.length);
-        } else if (s > 1) {
-          System.arraycopy(y, 0, at, 0, at.length);
-          add(at, A[s], 1);
-          body.derivatives(at, f);
-        }
-        double[] b = k[s];
-        System.arraycopy(f, 0, b, 0, 2 * cells);
-        add(b, C[s], 1 / h);
-        solve(b, d);
-      }
-      System.arraycopy(y, 0, end, 0, end.length);
-      add(end, B, 1);
-      double worst = 0;
-      for (int i = 0; i < cells; i++) {
-        // The last stage alone is the difference to the method of order 2 within.
-        // The more it is cured the slower it goes, and the more a little of it is in time.
-        double let = OF_CONVERSION * (LAST + Math.max(0, 1 - y[i]));
-        worst = Math.max(worst, Math.abs(k[3][i]) / let);
-        worst = Math.max(worst, Math.abs(k[3][cells + i]) / OF_TEMPERATURE);
-        if (Double.isNaN(k[3][i])) {
-          return Double.NaN;
-        }
-      }
-      return worst;
-    }
-
-    private void add(double[] to, double[] weights, double times) {
-      for (int s = 0; s < weights.length; s++) {
-        double w = weights[s] * times;
-        if (w != 0) {
-          for (int i = 0; i < 2 * cells; i++) {
-            to[i] += w * k[s][i];
-          }
-        }
-      }
-    }
-
-    /** (d − J)·x = b in place: conversions out of the way, then a row of temperatures. */
-    private void solve(double[] b, double d) {
-      double w = body.warming();
-      double pull = body.exchange();
-      for (int i = 0; i < cells; i++) {
-        double own = d - byAlpha[i];
-        int next = (i > 0 ? 1 : 0) + (i < cells - 1 ? 1 : 0);
-        double diagonal =
-            d + body.loses(i) + next * pull - w * byC[i] - w * byAlpha[i] * byC[i] / own;
-        double rhs = b[cells + i] + w * byAlpha[i] * b[i] / own;
-        if (i > 0) {
-          diagonal -= pull * upper[i - 1];
-          rhs += pull * right[i - 1];
-        }
-        upper[i] = pull / diagonal;
-        right[i] = rhs / diagonal;
-      }
-      for (int i = cells - 1; i >= 0; i--) {
-        b[cells + i] = right[i] + (i < cells - 1 ? upper[i] * b[cells + i + 1] : 0);
-        b[i] = (b[i] + byC[i] * b[cells + i]) / (d - byAlpha[i]);
-      }
-    }
   }
 }

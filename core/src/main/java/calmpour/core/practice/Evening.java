@@ -3,11 +3,12 @@ package calmpour.core.practice;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.run.AsRun;
+import calmpour.core.run.CupCurve;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunState;
 import calmpour.core.run.Runs;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -37,6 +38,7 @@ final class Evening {
 
   private final Exercise exercise;
   private final Run run;
+  private final EveningPlan plan;
   private final Drawn drawn;
   private final Runs runs;
   private final List<Mishap.Choice> choices;
@@ -69,6 +71,7 @@ final class Evening {
   Evening(Exercise exercise, Run run, Drawn drawn, Runs runs, List<Mishap.Choice> choices) {
     this.exercise = exercise;
     this.run = run;
+    this.plan = new EveningPlan(run);
     this.drawn = drawn;
     this.runs = runs;
     this.choices = choices;
@@ -229,14 +232,14 @@ final class Evening {
     if (choice == Mishap.Choice.WARM_THE_BOTTLES) {
       now += WARMING_SECONDS;
     } else if (choice == Mishap.Choice.GO_ON) {
-      for (Cup.Pour pour : pours(step.batch())) {
+      for (Cup.Pour pour : plan.pours(step.batch())) {
         flaws.add(new Judged.Flaw(pour.line(), pour.cavity(), Rehearsed.Why.COLD_RESIN));
       }
     }
   }
 
   private void wrongCup(Mishap mishap, RunState.Step step) {
-    Cup.Pour here = pour(step.taskId());
+    Cup.Pour here = plan.pour(step.taskId());
     Cup other = here == null ? null : other(step);
     if (here == null || other == null) {
       return;
@@ -294,7 +297,7 @@ final class Evening {
     now += drawn.takes(embed.taskId(), embed.endSeconds() - embed.startSeconds());
     tell(RunEvent.Kind.DONE, embed.taskId(), null);
     frame(from, embed, null);
-    if (now > thickSeconds(embed)) {
+    if (now > plan.thickSeconds(embed, told)) {
       flaw(embed, Rehearsed.Why.EMBED_TOO_LATE);
     }
   }
@@ -302,39 +305,10 @@ final class Evening {
   private void flaw(RunState.Step step, Rehearsed.Why why) {
     int line = step.line() == null ? -1 : step.line();
     for (Batch batch : run.plan().batches()) {
-      pours(batch.number()).stream()
+      plan.pours(batch.number()).stream()
           .filter(p -> p.line() == line)
           .forEach(p -> flaws.add(new Judged.Flaw(p.line(), p.cavity(), why)));
     }
-  }
-
-  /**
-   * When what lies in a line's moulds draws threads, s: as planned, but as late as it was poured.
-   */
-  private int thickSeconds(RunState.Step embed) {
-    int thick = Integer.MAX_VALUE;
-    for (Batch batch : run.plan().batches()) {
-      for (Cup cup : batch.cups()) {
-        for (Cup.LayerCure layer : cup.layers()) {
-          if (embed.line() != null
-              && layer.line() == embed.line()
-              && batch.number() == embed.batch()) {
-            RunEvent poured =
-                told.stream()
-                    .filter(e -> ("pour/" + layer.pourId()).equals(e.of()))
-                    .findFirst()
-                    .orElse(null);
-            int shift =
-                poured == null
-                    ? 0
-                    : (int) Duration.between(run.begunAt(), poured.at()).toSeconds()
-                        - layer.pouredSeconds();
-            thick = Math.min(thick, layer.thick().seconds() + shift);
-          }
-        }
-      }
-    }
-    return thick;
   }
 
   /** Asked once; false while the answer is not there. */
@@ -366,30 +340,13 @@ final class Evening {
         "e" + (told.size() + happened.size()), at(now), kind, of, value, List.of(), null);
   }
 
-  private List<Cup.Pour> pours(int batch) {
-    return batch == 0
-        ? List.of()
-        : run.plan().batches().get(batch - 1).cups().stream()
-            .flatMap(c -> c.pours().stream())
-            .toList();
-  }
-
-  private Cup.@Nullable Pour pour(String task) {
-    return run.plan().batches().stream()
-        .flatMap(b -> pours(b.number()).stream())
-        .filter(p -> task.equals("pour/" + p.id()))
-        .findFirst()
-        .orElse(null);
-  }
-
   private Rehearsed over() {
     Judged judged = new Judged(run.session().habits().ratioTolerancePercent(), flaws);
     Instant end = at(now);
     // What was really so: the label as it is, and the room also where nobody told it.
-    List<Rehearsed.PieceScore> pieces =
-        judged.pieces(
-            runs.lookBack(drawn.really(), happened, end),
-            runs.curves(drawn.really(), happened, end));
+    AsRun lookBack = runs.lookBack(drawn.really(), happened, end);
+    List<CupCurve> curves = runs.curves(drawn.really(), happened, end);
+    List<Rehearsed.PieceScore> pieces = judged.pieces(lookBack, curves);
     return new Rehearsed(
         frames,
         null,
@@ -402,7 +359,7 @@ final class Evening {
                 .mapToDouble(RunEvent::value)
                 .reduce(drawn.roomC(), (a, b) -> b),
             drawn.labelTimes(),
-            runs.curves(drawn.really(), happened, end),
-            runs.lookBack(drawn.really(), happened, end)));
+            curves,
+            lookBack));
   }
 }

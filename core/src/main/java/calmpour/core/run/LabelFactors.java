@@ -2,8 +2,9 @@ package calmpour.core.run;
 
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
-import calmpour.core.cure.Remembered;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.work.Helpers;
+import calmpour.core.work.Memory;
 import java.util.List;
 
 /**
@@ -17,10 +18,11 @@ final class LabelFactors {
   private record Asked(ResinSystem resin, BodyHistory past, List<Measured.Warmth> readings) {}
 
   private final CureModel cure;
-  private final Remembered<Asked, Double> known = new Remembered<>(MOST);
+  private final Memory<Asked, Double> known;
 
-  LabelFactors(CureModel cure) {
+  LabelFactors(CureModel cure, Helpers helpers) {
     this.cure = cure;
+    this.known = helpers.memory("what thermometers said", MOST);
   }
 
   /** See {@link Measured#labelFactor}. */

@@ -2,6 +2,7 @@ package calmpour.core.run;
 
 import calmpour.core.cure.CureCurve;
 import calmpour.core.cure.CureModel;
+import calmpour.core.work.Helpers;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,9 +15,14 @@ public final class Runs {
   private final CureModel cure;
   private final LabelFactors labels;
 
+  /** For one thread. */
   public Runs(CureModel cure) {
+    this(cure, Helpers.alone());
+  }
+
+  public Runs(CureModel cure, Helpers helpers) {
     this.cure = cure;
-    this.labels = new LabelFactors(cure);
+    this.labels = new LabelFactors(cure, helpers);
   }
 
   /**

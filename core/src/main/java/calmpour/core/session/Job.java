@@ -2,7 +2,9 @@ package calmpour.core.session;
 
 import calmpour.core.cup.CupKind;
 import calmpour.core.derive.Known;
+import calmpour.core.design.Design;
 import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Mixing;
@@ -19,6 +21,7 @@ import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -248,6 +251,21 @@ public record Job(
     static Assumption of(String id, String name, String quantity, Known known, String unit) {
       return new Assumption(id, name, quantity, known.value(), unit);
     }
+  }
+
+  /**
+   * The layers of a line as shares of the depth, good for any mould.
+   *
+   * @param line from 0
+   * @return empty when there is no such line
+   */
+  public Optional<List<Layer>> design(int line) {
+    if (line < 0 || line >= lines.size()) {
+      return Optional.empty();
+    }
+    Line its = lines.get(line);
+    List<Double> tops = its.levels().stream().map(Level::toMm).toList();
+    return Optional.of(Design.scalable(its.piece().layers(), tops, its.profile()));
   }
 
   /** Temperature of A and B when they meet, °C. */

@@ -6,6 +6,7 @@ import calmpour.core.Replay;
 import calmpour.core.Samples;
 import calmpour.core.derive.Formula;
 import calmpour.core.plan.Planner;
+import calmpour.core.session.Resolution;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -19,7 +20,8 @@ class ReplayWorkTest {
     for (int i = 0; i < 150; i++) {
       RandomWork.Work work = RandomWork.of(random);
       planner
-          .everyDerivation(work.session(), work.workshop(), tried -> tried < 4)
+          .work(Resolution.of(work.session(), work.workshop()), tried -> tried < 4)
+          .everyDerivation()
           .forEach(replay::check);
     }
     assertThat(replay.replayed())

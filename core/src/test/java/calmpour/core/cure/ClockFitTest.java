@@ -12,6 +12,7 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.PotLifeRow;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.work.Helpers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -59,7 +60,8 @@ class ClockFitTest {
     CureRun usual =
         new CureEngine(label.chemistry(), cup ? null : label.targets())
             .run(body, CureEngine.MOST_MINUTES);
-    return new ClockSpread(label.estimate(), label.targets(), 23)
+    return new ClockSpread(
+            label.estimate(), label.targets(), 23, Helpers.alone().memory("slopes", 64))
         .states(body, usual, CureEngine.MOST_MINUTES);
   }
 

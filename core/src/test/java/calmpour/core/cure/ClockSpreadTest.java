@@ -9,6 +9,7 @@ import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.work.Helpers;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -91,7 +92,8 @@ class ClockSpreadTest {
     CureRun usual =
         new CureEngine(label.chemistry(), inCup(body) ? null : label.targets())
             .run(body, CureEngine.MOST_MINUTES);
-    return new ClockSpread(label.estimate(), label.targets(), 23)
+    return new ClockSpread(
+            label.estimate(), label.targets(), 23, Helpers.alone().memory("slopes", 64))
         .states(body, usual, CureEngine.MOST_MINUTES);
   }
 

@@ -16,6 +16,8 @@ import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.search.Watch;
+import calmpour.core.plan.ways.Way;
+import calmpour.core.plan.ways.Ways;
 import calmpour.core.plan.ways.WaysOut;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
@@ -156,22 +158,22 @@ class ArrangingTest {
                 new Layer("ember", null, Join.TOGETHER)));
     Session session = Samples.session(List.of(deep), null, Habits.DEFAULT.withRestMinutes(14));
     Planner planner = Samples.planner(new EngineModel());
-    WaysOut.Ways ways = planner.ways(session, workshop, Watch.NOBODY);
+    Ways ways = Planner.ways(session, workshop, planner::plan, Watch.NOBODY);
     assertThat(ways.binding()).isNotNull();
     // So long in the mixing cup that it gets hot; heat is told before what is late.
     assertThat(ways.binding().rule()).isEqualTo(Finding.Rule.RESIN_HOT);
     assertThat(ways.binding().value()).isGreaterThan(ways.binding().limit());
     assertThat(ways.ways()).isNotEmpty().hasSizeLessThanOrEqualTo(3);
-    for (WaysOut.Way way : ways.ways()) {
+    for (Way way : ways.ways()) {
       Plan fresh = Samples.planner(new EngineModel()).plan(way.session(), workshop);
       assertThat(breaches(fresh)).as("%s", way.kind()).isEmpty();
       assertThat(fresh).isEqualTo(way.plan());
     }
-    assertThat(ways.ways()).extracting(WaysOut.Way::kind).contains(WaysOut.Kind.SHORTER_REST);
+    assertThat(ways.ways()).extracting(Way::kind).contains(Way.Kind.SHORTER_REST);
     // The least that does: a minute more of rest, and it is late again or takes a batch more.
-    WaysOut.Way shorter =
+    Way shorter =
         ways.ways().stream()
-            .filter(w -> w.kind() == WaysOut.Kind.SHORTER_REST)
+            .filter(w -> w.kind() == Way.Kind.SHORTER_REST)
             .findFirst()
             .orElseThrow();
     Session more =
@@ -202,8 +204,8 @@ class ArrangingTest {
   @Test
   void whereNothingIsInTheWayThereIsNoWayOut() {
     Session session = Samples.session(List.of(piece("knob", 2, "oat")));
-    WaysOut.Ways ways =
-        Samples.planner(new EngineModel()).ways(session, workshop(40), Watch.NOBODY);
+    Ways ways =
+        Planner.ways(session, workshop(40), Samples.planner(new EngineModel())::plan, Watch.NOBODY);
     assertThat(ways.binding()).isNull();
     assertThat(ways.ways()).isEmpty();
   }

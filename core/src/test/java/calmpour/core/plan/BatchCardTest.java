@@ -33,7 +33,7 @@ class BatchCardTest {
     Plan plan = planner.plan(given.session(), given.workshop());
     for (Batch batch : plan.batches()) {
       BatchCard card =
-          planner.card(given.session(), given.workshop(), batch.number()).orElseThrow();
+          planner.work(given.session(), given.workshop()).card(batch.number()).orElseThrow();
       double shows = 0;
       int before = 0;
       double split = 0;
@@ -63,7 +63,7 @@ class BatchCardTest {
         assertThat(left.leftMl()).isPositive();
       }
     }
-    assertThat(planner.card(given.session(), given.workshop(), 0)).isEmpty();
+    assertThat(planner.work(given.session(), given.workshop()).card(0)).isEmpty();
   }
 
   private static double tinted(Batch batch) {

@@ -9,6 +9,7 @@ import calmpour.core.design.Fill;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
 import calmpour.core.session.Piece;
+import calmpour.core.session.Resolution;
 import calmpour.core.tint.Colour;
 import java.util.List;
 import net.jqwik.api.Example;
@@ -25,7 +26,8 @@ class ReplayTest {
   @Property(tries = 120, seed = "20261127")
   void everyNumberFollowsFromWhatIsShown(@ForAll RandomSessions.Case given) {
     planner
-        .everyDerivation(given.session(), given.workshop(), tried -> tried < 4)
+        .work(Resolution.of(given.session(), given.workshop()), tried -> tried < 4)
+        .everyDerivation()
         .forEach(replay::check);
   }
 
@@ -43,11 +45,11 @@ class ReplayTest {
                 new Layer("clear", Fill.ofMassG(2), Join.GEL),
                 new Layer("clear", null, Join.GEL)));
     planner
-        .everyDerivation(
+        .work(
             Samples.session(List.of(piece)),
             Samples.workshop(
-                Samples.slow(), List.of(Samples.mould("deep", 30, 25.0)), List.of(Colour.CLEAR)),
-            tried -> tried < 4)
+                Samples.slow(), List.of(Samples.mould("deep", 30, 25.0)), List.of(Colour.CLEAR)))
+        .everyDerivation()
         .forEach(replay::check);
     assertThat(replay.replayed())
         .contains(Formula.FILL_BY_DEPTH, Formula.FILL_BY_VOLUME, Formula.FILL_THE_REST);

@@ -98,7 +98,7 @@ class SplittingTest {
     double density = SLOW.mixedDensity();
     assertThat(with.reserveG()).isCloseTo(20 * density, within(1e-9));
     assertThat(with.needG() - without.needG()).isCloseTo(20 * density / 0.98, within(0.05));
-    BatchCard card = PLANNER.card(session(reserve, pieces), WORKSHOP, 1).orElseThrow();
+    BatchCard card = PLANNER.work(session(reserve, pieces), WORKSHOP).card(1).orElseThrow();
     assertThat(card.leftovers())
         .filteredOn(l -> l.cupId().equals("batch/1"))
         .singleElement()
@@ -152,7 +152,7 @@ class SplittingTest {
     assertThat(all).isGreaterThan(inCups);
     // The recipe's 1.5 g in 100 g of the mix, residue and all.
     assertThat(all / (batch.totalG() + all)).isCloseTo(0.015, within(1e-4));
-    BatchCard card = PLANNER.card(large, WORKSHOP, 1).orElseThrow();
+    BatchCard card = PLANNER.work(large, WORKSHOP).card(1).orElseThrow();
     List<Task.Kind> kinds = card.steps().stream().map(BatchCard.CardStep::kind).toList();
     assertThat(kinds.indexOf(Task.Kind.TINT)).isLessThan(kinds.indexOf(Task.Kind.SPLIT));
     // Two colours cannot be split afterwards.
@@ -428,7 +428,7 @@ class SplittingTest {
     Session session =
         session(
             Habits.DEFAULT.withMixing(cup), piece("pull", 5, "blue"), piece("knob", 3, "clear"));
-    BatchCard card = PLANNER.card(session, workshop(byVolume), 1).orElseThrow();
+    BatchCard card = PLANNER.work(session, workshop(byVolume)).card(1).orElseThrow();
     BatchCard.CardStep a =
         card.steps().stream().filter(s -> s.what().equals("A")).findFirst().orElseThrow();
     assertThat(a.addMl()).isGreaterThan(100);
@@ -538,9 +538,11 @@ class SplittingTest {
     assertThat(tally(session, 13 + left).orElseThrow().overLimit()).isTrue();
     assertThat(tally(session, 13 + left).orElseThrow().loading().get(0).percent())
         .isBetween(6.0, 6.3);
-    assertThat(PLANNER.tally(session, WORKSHOP, "9.9", List.of())).isEmpty();
+    assertThat(PLANNER.work(session, WORKSHOP).tally("9.9", List.of(), WORKSHOP)).isEmpty();
     assertThatThrownBy(() ->
-            PLANNER.tally(session, WORKSHOP, "1.1", List.of(new BenchTally.AddedColour("gone", 1))))
+            PLANNER
+                .work(session, WORKSHOP)
+                .tally("1.1", List.of(new BenchTally.AddedColour("gone", 1)), WORKSHOP))
         .isInstanceOf(InvalidValuesException.class)
         .hasMessageContaining("added[0].colourantId");
   }
@@ -570,7 +572,8 @@ class SplittingTest {
     for (int drops : new int[] {most, most + 1}) {
       BenchTally tally =
           PLANNER
-              .tally(session, with, "1.1", List.of(new BenchTally.AddedColour("strict", drops)))
+              .work(session, with)
+              .tally("1.1", List.of(new BenchTally.AddedColour("strict", drops)), with)
               .orElseThrow();
       assertThat(tally.overLimit()).isEqualTo(drops > most);
       assertThat(tally.doses().get(1).moreCounted()).isEqualTo(most - drops);
@@ -578,8 +581,9 @@ class SplittingTest {
   }
 
   private static Optional<BenchTally> tally(Session session, int drops) {
-    return PLANNER.tally(
-        session, WORKSHOP, "1.1", List.of(new BenchTally.AddedColour("tint", drops)));
+    return PLANNER
+        .work(session, WORKSHOP)
+        .tally("1.1", List.of(new BenchTally.AddedColour("tint", drops)), WORKSHOP);
   }
 
   /** The other way: a round batch, and a mould that takes the difference. */

@@ -24,6 +24,11 @@ public final class Amounts {
     this.job = job;
   }
 
+  /** The amounts of every batch, in their order. */
+  public static List<Batch> all(Job job, List<FilledBatch> filled) {
+    return filled.stream().map(b -> new Amounts(job.in(b.resinId())).batch(b)).toList();
+  }
+
   /** A batch of which nothing is known but what is in it. */
   public Batch batch(FilledBatch batch) {
     Habits habits = job.session().habits();

@@ -5,15 +5,11 @@ import calmpour.core.cup.CupKind;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
-import calmpour.core.design.Fill;
-import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.LoadingBasis;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Job;
-import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Dosing;
-import calmpour.core.tint.StockCup;
 import calmpour.core.tint.Tint;
 import java.util.List;
 
@@ -42,7 +38,7 @@ public final class CupNotes {
     String contentKey = at + (lone ? "/contentNeededG" : "/contentG");
     noteDensities(cup, at);
     for (PourDraft pour : cup.pours()) {
-      notePour(pour, cup, at);
+      new PourNotes(job, recorder).note(pour, cup, at);
     }
     double poured = Milligrams.grams(cup.pouredMg());
     recorder.note(
@@ -87,7 +83,7 @@ public final class CupNotes {
           step.from("content", contentKey, content, "g");
           doses(step, cup, at + (lone ? "/doseNeeded/" : "/dose/"));
         });
-    noteDoses(cup, at + (lone ? "/doseNeeded/" : "/dose/"), resinG);
+    new DoseNotes(job, recorder).note(cup, at + (lone ? "/doseNeeded/" : "/dose/"), resinG);
     if (!lone) {
       noteLoading(cup, at, resinG);
     }
@@ -132,7 +128,7 @@ public final class CupNotes {
           step.from("resin", at + "/resinG", resinG, "g");
           doses(step, cup, at + "/dose/");
         });
-    noteDoses(cup, at + "/dose/", resinG);
+    new DoseNotes(job, recorder).note(cup, at + "/dose/", resinG);
     noteLoading(cup, at, resinG);
     noteStays(cup, at);
   }
@@ -187,207 +183,6 @@ public final class CupNotes {
                 .given("true density", colourant.name(), colourant.knownTrueDensity(), "g/mL");
           }
         });
-  }
-
-  private void notePour(PourDraft pour, FilledCup cup, String cupAt) {
-    String at = "pour/" + pour.id();
-    Job.Line line = job.lines().get(pour.line());
-    Job.Level level = pour.level();
-    // A coat and what goes round embeds have a sum of their own.
-    Layer layer = level.coat() ? null : line.piece().layers().get(pour.layer());
-    Fill fill = layer == null ? null : layer.fill();
-    Formula formula =
-        layer == null
-            ? Formula.COAT_VOLUME
-            : fill == null
-                ? Formula.FILL_THE_REST
-                : fill.share() != null
-                    ? Formula.FILL_BY_SHARE
-                    : fill.volumeMl() != null || fill.massG() != null
-                        ? Formula.FILL_BY_VOLUME
-                        : Formula.FILL_BY_DEPTH;
-    recorder.note(
-        at + "/volumeMl",
-        pour.volumeMl(),
-        "mL",
-        formula,
-        step -> {
-          if (layer == null) {
-            double thick = level.volumeMl() / level.coatAreaCm2() * 10;
-            step.given("area", line.name(), level.coatAreaCm2(), "cm²", Origin.MEASURED)
-                .given("thickness with edges and drip", null, thick, "mm", Origin.CHOSEN);
-            return;
-          }
-          step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", Origin.MEASURED);
-          double off = line.measured().plusMinusMl();
-          step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
-          if (fill == null) {
-            double below = line.profile().volumeAtMl(pour.level().fromMm());
-            step.given("filled below", null, below, "mL", Origin.WORKED_OUT);
-          } else if (fill.share() != null) {
-            step.given("share", null, fill.share() * 100, "%", Origin.CHOSEN);
-          } else if (fill.volumeMl() != null) {
-            step.given("layer", null, fill.volumeMl(), "mL", Origin.CHOSEN);
-          } else if (fill.massG() != null) {
-            double density = cup.tint().mixDensity();
-            step.given("layer", null, fill.massG(), "g", Origin.CHOSEN)
-                .from("density of the mix", cupAt + "/mixDensity", density, "g/mL");
-          } else {
-            double deep = level.toMm() - level.fromMm();
-            step.given("mould depth", line.name(), line.profile().depthMm(), "mm", Origin.MEASURED)
-                .given("layer", null, deep, "mm", Origin.CHOSEN)
-                .given(
-                    "holds up to there",
-                    line.name(),
-                    line.profile().volumeAtMl(level.toMm()),
-                    "mL",
-                    Origin.MEASURED)
-                .given(
-                    "holds below",
-                    line.name(),
-                    line.profile().volumeAtMl(level.fromMm()),
-                    "mL",
-                    Origin.MEASURED);
-          }
-          for (Job.EmbedIn inside : level.embeds()) {
-            String name = inside.embed().name();
-            step.given("displaced by", name, inside.displacesMl(), "mL", Origin.MEASURED);
-          }
-          double share = pour.volumeMl() / level.volumeMl();
-          if (Math.abs(share - 1) > 1e-9) {
-            // One of several colours, halves, or parts that one cup cannot hold.
-            step.given("of the layer", null, share * 100, "%", Origin.WORKED_OUT);
-          }
-        });
-    recorder.note(
-        at + "/massG",
-        Milligrams.grams(pour.massMg()),
-        "g",
-        Formula.POUR_MASS,
-        step -> {
-          double density = cup.tint().mixDensity();
-          step.from("volume", at + "/volumeMl", pour.volumeMl(), "mL")
-              .from("density of the mix", cupAt + "/mixDensity", density, "g/mL");
-          double more = Milligrams.grams(pour.massMg()) - pour.volumeMl() * density;
-          if (more > WHOLE_MILLIGRAMS) {
-            step.given("stays in the cup of all colours", null, more, "g", Origin.ASSUMED);
-          }
-        });
-  }
-
-  private void noteDoses(FilledCup cup, String at, double resinG) {
-    double strength = job.session().strengthOf(cup.colour().id());
-    List<Double> percents = cup.colour().percentsOfMix();
-    double all = percents.stream().mapToDouble(p -> p * strength).sum();
-    for (int i = 0; i < cup.doses().size(); i++) {
-      Dosing.Counted dose = cup.doses().get(i);
-      String its = at + dose.colourant().id();
-      if (dose.by() == Dosing.By.WITH_MIX) {
-        noteShare(dose, its, resinG);
-        continue;
-      }
-      double asked = percents.get(i) * strength;
-      recorder.note(
-          its + "/wantedG",
-          dose.wantedG(),
-          "g",
-          Formula.DOSE,
-          step ->
-              step.given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT)
-                  .given("recipe, of the mix", dose.colourant().name(), asked, "%", Origin.CHOSEN)
-                  .given(
-                      "the whole recipe, of the mix", cup.colour().name(), all, "%", Origin.CHOSEN)
-                  .given(
-                      "held at, of the recipe",
-                      null,
-                      cup.tint().heldAt() * 100,
-                      "%",
-                      Origin.WORKED_OUT));
-      noteCounted(dose, its);
-    }
-  }
-
-  /** A cup's share of what was counted into the whole mix. */
-  private void noteShare(Dosing.Counted dose, String its, double resinG) {
-    recorder.note(
-        its + "/massG",
-        Milligrams.grams(Milligrams.down(dose.massG())),
-        "g",
-        Formula.DOSE_WITH_MIX,
-        step ->
-            step.given("resin in the cup", null, resinG, "g", Origin.WORKED_OUT)
-                .given(
-                    "in 1 g of resin, as counted",
-                    dose.colourant().name(),
-                    dose.massG() / resinG,
-                    "g",
-                    Origin.WORKED_OUT));
-  }
-
-  private void noteCounted(Dosing.Counted dose, String its) {
-    var colourant = dose.colourant();
-    double mass = Milligrams.grams(Milligrams.down(dose.massG()));
-    boolean liquid = colourant.form().liquid();
-    String wanted = its + "/wantedG";
-    recorder.note(
-        its + "/massG",
-        mass,
-        "g",
-        switch (dose.by()) {
-          case SCALE -> Formula.DOSE_WEIGHED;
-          case STOCK -> Formula.DOSE_FROM_STOCK;
-          case NOTHING -> Formula.DOSE_LEFT_OUT;
-          case WITH_MIX -> throw new IllegalStateException("bug: counted in the whole mix");
-          case COUNT -> liquid ? Formula.DOSE_IN_DROPS : Formula.DOSE_IN_SCOOPS;
-        },
-        step -> {
-          switch (dose.by()) {
-            case STOCK -> {
-              StockCup stock = java.util.Objects.requireNonNull(dose.stock());
-              step.given("taken of the stock", null, stock.takeG(), "g", Origin.WORKED_OUT)
-                  .given("resin in the stock", null, stock.resinG(), "g", Origin.WORKED_OUT)
-                  .given(
-                      "colour in the stock",
-                      colourant.name(),
-                      stock.colourantG(),
-                      "g",
-                      Origin.WORKED_OUT)
-                  .from("wanted", wanted, dose.wantedG(), "g");
-            }
-            case COUNT -> {
-              String counted = its + (liquid ? "/drops" : "/scoops");
-              double count = liquid ? dose.count() : dose.count() / 4.0;
-              step.from("counted", counted, count, liquid ? "drops" : "scoops");
-              implement(step, colourant);
-            }
-            case SCALE ->
-                step.from("wanted", wanted, dose.wantedG(), "g")
-                    .rounded(dose.wantedG(), job.session().habits().scaleDivisionG(), false);
-            case NOTHING, WITH_MIX -> step.from("wanted", wanted, dose.wantedG(), "g");
-          }
-        });
-    if (dose.by() == Dosing.By.COUNT) {
-      double unitG = colourant.countedG() * (liquid ? 1 : 4);
-      recorder.note(
-          its + (liquid ? "/drops" : "/scoops"),
-          liquid ? dose.count() : dose.count() / 4.0,
-          liquid ? "drops" : "scoops",
-          liquid ? Formula.DROPS : Formula.SCOOPS,
-          step -> {
-            step.from("wanted", wanted, dose.wantedG(), "g");
-            implement(step, colourant);
-            step.rounded(dose.wantedG() / unitG, liquid ? 1 : 0.25, false);
-          });
-    }
-  }
-
-  private static void implement(Recorder.Step step, Colourant colourant) {
-    if (colourant.form().liquid()) {
-      step.given("one drop", colourant.name(), colourant.knownDropG(), "g");
-    } else {
-      step.given("one scoop", colourant.name(), colourant.knownScoopMl(), "mL")
-          .given("bulk density", colourant.name(), colourant.knownBulkDensity(), "g/mL");
-    }
   }
 
   private void noteLoading(FilledCup cup, String at, double resinG) {

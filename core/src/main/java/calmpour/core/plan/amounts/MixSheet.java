@@ -11,6 +11,7 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
 import calmpour.core.session.Job;
+import calmpour.core.session.JustMix;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;
@@ -130,6 +131,27 @@ public final class MixSheet {
         + cups.stream().mapToDouble(FilledCup::stockExtraG).sum();
   }
 
+  /** Every batch of a session: of its drafts, or of what is just mixed. */
+  public static List<FilledBatch> all(Job job, List<BatchDraft.Settled> drafts, Recorder recorder) {
+    List<FilledBatch> filled = new ArrayList<>();
+    JustMix mix = job.session().justMix();
+    if (mix != null) {
+      double totalG =
+          mix.massG() != null ? mix.massG() : mix.volumeMl() * job.resin().mixedDensity();
+      double largest = new Limits(job).largestMixG();
+      int batches = (int) Math.max(job.session().splitInto(), Math.ceil(totalG / largest));
+      for (int b = 1; b <= batches; b++) {
+        filled.add(new MixSheet(job, recorder).justMix(b, totalG / batches));
+      }
+      return filled;
+    }
+    for (BatchDraft.Settled draft : drafts) {
+      MixSheet sheet = new MixSheet(job.in(draft.resinId()), recorder);
+      filled.add(sheet.fill(filled.size() + 1, draft));
+    }
+    return filled;
+  }
+
   /** A mix without moulds: everything stays in the cup it was mixed in. */
   public FilledBatch justMix(int number, double massG) {
     Tint clear = job.tints().get(Colour.CLEAR.id());
@@ -208,7 +230,7 @@ public final class MixSheet {
             basis,
             division,
             out.ratioErrorPercent());
-    noteParts("batch/" + number, needG, weighed, division);
+    new PartNotes(job, recorder).note("batch/" + number, needG, weighed, division);
     long firstStaysMg = firstStaysMg(mixingCup, partAMg + partBMg);
     List<FilledCup> filled = cups;
     if (lone) {
@@ -243,98 +265,6 @@ public final class MixSheet {
     }
     Clings clings = limits.clings(kind);
     return Milligrams.down(clings.alwaysG() + clings.share() * Milligrams.grams(mixedMg));
-  }
-
-  private void noteParts(String at, double needG, WeighOut out, double division) {
-    double shareA = WeighOut.shareA(resin, habits.mixing().extraAPercent());
-    notePart(at, "partA", needG, shareA, out, out.partA(), division);
-    notePart(at, "partB", needG, 1 - shareA, out, out.partB(), division);
-    recorder.note(
-        at + "/totalG",
-        out.totalG(),
-        "g",
-        Formula.PARTS_TOGETHER,
-        step ->
-            step.from("part A", at + "/partA/massG", out.partA().massG(), "g")
-                .from("part B", at + "/partB/massG", out.partB().massG(), "g"));
-    recorder.note(
-        at + "/ratioErrorPercent",
-        out.ratioErrorPercent(),
-        "%",
-        Formula.RATIO_ERROR,
-        step -> {
-          step.from("part A", at + "/partA/massG", out.partA().massG(), "g")
-              .from("part B", at + "/partB/massG", out.partB().massG(), "g");
-          ratio(step);
-          if (resin.ratio().basis() == MixRatio.Basis.VOLUME) {
-            densities(step);
-          }
-        });
-  }
-
-  private void notePart(
-      String at,
-      String part,
-      double needG,
-      double share,
-      WeighOut out,
-      WeighOut.Amount amount,
-      double division) {
-    String mass = at + "/" + part + "/massG";
-    String volume = at + "/" + part + "/volumeMl";
-    boolean a = part.equals("partA");
-    boolean byWeight = out.measured() == MixRatio.Basis.WEIGHT;
-    double exactG = needG * share;
-    var density = a ? resin.knownDensityA() : resin.knownDensityB();
-    String densityName = a ? "density of A" : "density of B";
-    recorder.note(
-        mass,
-        amount.massG(),
-        "g",
-        byWeight ? Formula.PART_BY_WEIGHT : Formula.PART_MASS_FROM_VOLUME,
-        step -> {
-          if (byWeight) {
-            step.from("A and B needed", at + "/needG", needG, "g");
-            ratio(step);
-            if (resin.ratio().basis() == MixRatio.Basis.VOLUME) {
-              densities(step);
-            }
-            step.rounded(exactG, division, true);
-          } else {
-            step.from("volume", volume, amount.volumeMl(), "mL")
-                .given(densityName, resin.name(), density, "g/mL");
-          }
-        });
-    recorder.note(
-        volume,
-        amount.volumeMl(),
-        "mL",
-        byWeight ? Formula.PART_VOLUME_FROM_MASS : Formula.PART_BY_VOLUME,
-        step -> {
-          if (byWeight) {
-            step.from("mass", mass, amount.massG(), "g")
-                .given(densityName, resin.name(), density, "g/mL");
-          } else {
-            step.from("A and B needed", at + "/needG", needG, "g");
-            ratio(step);
-            densities(step);
-            step.rounded(exactG / density.value(), division, true);
-          }
-        });
-  }
-
-  private void ratio(Recorder.Step step) {
-    String unit = resin.ratio().basis() == MixRatio.Basis.WEIGHT ? "by weight" : "by volume";
-    step.given("parts of A", resin.name(), resin.ratio().partsA(), unit, Origin.LABEL)
-        .given("parts of B", resin.name(), resin.ratio().partsB(), unit, Origin.LABEL);
-    if (habits.mixing().extraAPercent() > 0) {
-      step.given("extra A", null, habits.mixing().extraAPercent(), "%", Origin.CHOSEN);
-    }
-  }
-
-  private void densities(Recorder.Step step) {
-    step.given("density of A", resin.name(), resin.knownDensityA(), "g/mL")
-        .given("density of B", resin.name(), resin.knownDensityB(), "g/mL");
   }
 
   private static FilledCup empty(String id, CupDraft draft) {

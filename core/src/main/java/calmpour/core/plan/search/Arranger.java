@@ -14,7 +14,7 @@ import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.search.Stages.Sitting;
 import calmpour.core.plan.time.Chain;
 import calmpour.core.plan.time.Filled;
-import calmpour.core.plan.time.Schedule;
+import calmpour.core.plan.time.Spare;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -166,7 +166,7 @@ public final class Arranger {
           if (sittingOf.get(b) == s) {
             Batch batch = batches.get(b);
             its.add(batch.number());
-            spare = Math.min(spare, Schedule.spare(job.in(batch.resinId()), cure, List.of(batch)));
+            spare = Math.min(spare, Spare.of(job.in(batch.resinId()), cure, List.of(batch)));
           }
         }
         // A sitting that is hardly ever late is not in the way.

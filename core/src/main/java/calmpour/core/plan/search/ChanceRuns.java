@@ -188,9 +188,7 @@ public final class ChanceRuns {
         cupIds.add(cup.id());
       }
       windows.addAll(
-          batch.cups().parallelStream()
-              .map(c -> cure.workingTimes(job.resin(), bodies.emptied(c)))
-              .toList());
+          cure.each(batch.cups(), c -> cure.workingTimes(job.resin(), bodies.emptied(c))));
       int n = tasks.size();
       Map<String, Integer> at = new HashMap<>();
       int contact = times.contact(number);

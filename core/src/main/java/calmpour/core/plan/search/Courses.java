@@ -54,7 +54,12 @@ public final class Courses {
     int missed(int notBefore);
   }
 
-  record Choice(List<BatchDraft.Settled> drafts, Day day, int notBefore, int missed) {}
+  record Choice(List<BatchDraft.Settled> drafts, Day day, int notBefore, int missed) {
+    /** The batches are the same in every course: what they waste and spare is as well. */
+    Quality quality() {
+      return new Quality(missed, drafts.size(), 0, 0);
+    }
+  }
 
   int tried() {
     return tried;
@@ -95,7 +100,7 @@ public final class Courses {
       return best;
     }
     Choice other = tried(order, inOrder, start);
-    return other.missed < best.missed ? other : best;
+    return other.quality().betterThan(best.quality(), 1, 0) ? other : best;
   }
 
   private boolean goOn() {

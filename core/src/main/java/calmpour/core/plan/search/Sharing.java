@@ -6,7 +6,6 @@ import calmpour.core.plan.amounts.Milligrams;
 import calmpour.core.plan.amounts.PourDraft;
 import calmpour.core.plan.search.Stages.Sitting;
 import calmpour.core.plan.search.Trials.Trial;
-import calmpour.core.plan.time.Chain;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -57,6 +56,10 @@ public final class Sharing {
     int spare() {
       return trials.stream().mapToInt(Trial::spareSeconds).min().orElseThrow();
     }
+
+    Quality quality() {
+      return new Quality(0, batches.size(), wasteG(), spare());
+    }
   }
 
   /** The batches themselves. */
@@ -99,16 +102,7 @@ public final class Sharing {
   }
 
   boolean better(Shared a, Shared b) {
-    if (a.batches.size() != b.batches.size()) {
-      return a.batches.size() < b.batches.size();
-    }
-    long stepsA = Trials.steps(a.wasteG(), stepG);
-    long stepsB = Trials.steps(b.wasteG(), stepG);
-    if (stepsA != stepsB) {
-      return stepsA < stepsB;
-    }
-    int calm = Chain.calm(required);
-    return Math.min(a.spare(), calm) > Math.min(b.spare(), calm);
+    return a.quality().betterThan(b.quality(), stepG, required);
   }
 
   @Nullable Shared tried(List<List<Integer>> batches) {

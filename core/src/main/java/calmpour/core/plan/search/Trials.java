@@ -18,7 +18,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Chain;
-import calmpour.core.plan.time.Schedule;
+import calmpour.core.plan.time.Spare;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Tool;
 import java.util.Comparator;
@@ -72,25 +72,13 @@ public final class Trials {
       return spares.stream().mapToInt(Integer::intValue).min().orElseThrow();
     }
 
-    boolean betterThan(Trial other, int required) {
-      boolean does = spareSeconds() >= required;
-      if (does != other.spareSeconds() >= required) {
-        return does;
-      }
-      if (!does) {
-        return spareSeconds() > other.spareSeconds();
-      }
-      long steps = steps(wasteG, STEP_G);
-      long others = steps(other.wasteG, STEP_G);
-      int calm = Chain.calm(required);
-      return steps != others
-          ? steps < others
-          : Math.min(spareSeconds(), calm) > Math.min(other.spareSeconds(), calm);
+    Quality quality() {
+      return new Quality(0, 1, wasteG, spareSeconds());
     }
-  }
 
-  static long steps(double wasteG, double stepG) {
-    return (long) Math.floor(wasteG / stepG + 1e-9);
+    boolean betterThan(Trial other, int required) {
+      return quality().betterThan(other.quality(), STEP_G, required);
+    }
   }
 
   /** With nothing known yet, for other groups; what was tried counts on. */
@@ -220,8 +208,7 @@ public final class Trials {
     FilledBatch filled = new MixSheet(sitting.job(), Recorder.off()).fill(1, settled);
     Batch batch = new Amounts(sitting.job()).batch(filled);
     double waste = batch.staysG() + batch.cups().stream().mapToDouble(Cup::staysG).sum();
-    return new Trial(
-        settled, List.copyOf(groups), waste, Schedule.spares(sitting.job(), cure, batch));
+    return new Trial(settled, List.copyOf(groups), waste, Spare.ofCups(sitting.job(), cure, batch));
   }
 
   /** What pouring alone takes, s. */

@@ -41,9 +41,7 @@ public record BatchStates(Map<String, CupStates> cups) {
    */
   public static BatchStates of(Job job, CureModel cure, Batch batch, Times times) {
     Bodies bodies = new Bodies(job, batch, times);
-    // Each body is worked out from its own history alone, so they may be at the same time.
-    List<CupStates> found =
-        batch.cups().parallelStream().map(cup -> cup(job, cure, bodies, cup, times)).toList();
+    List<CupStates> found = cure.each(batch.cups(), cup -> cup(job, cure, bodies, cup, times));
     Map<String, CupStates> cups = new LinkedHashMap<>();
     for (int i = 0; i < found.size(); i++) {
       cups.put(batch.cups().get(i).id(), found.get(i));
@@ -72,13 +70,13 @@ public record BatchStates(Map<String, CupStates> cups) {
           pour,
           (a, b) -> times.end(TaskIds.pour(a.id())) > times.end(TaskIds.pour(b.id())) ? a : b);
     }
-    return last.values().parallelStream()
-        .map(pour -> {
+    return cure.each(
+        List.copyOf(last.values()),
+        pour -> {
           BodyHistory body = bodies.layer(cup, pour);
           return new LayerStates(
               pour, times.end(TaskIds.pour(pour.id())), cure.states(job.resin(), body), body);
-        })
-        .toList();
+        });
   }
 
   /**

@@ -1,6 +1,5 @@
 package calmpour.core.plan.time;
 
-import calmpour.core.design.Join;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.habit.Care;
@@ -8,9 +7,7 @@ import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
-import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.LineLayer;
-import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.plan.time.PourOrder.Step;
@@ -42,9 +39,8 @@ public final class BatchWork {
   private final Hands hands;
   private final Habits habits;
   private final int number;
-
-  /** From when on a plan of ours does a task, where that is later than it could. */
-  private final Map<String, Integer> best = new HashMap<>();
+  private final Joins joins;
+  private final EmbedWork embeds;
 
   /**
    * @param job with the batch's resin at hand
@@ -55,11 +51,17 @@ public final class BatchWork {
     this.hands = job.session().hands();
     this.habits = job.session().habits();
     this.number = batch.number();
+    this.joins = new Joins(job, number);
+    this.embeds = new EmbedWork(job, batch, joins);
   }
 
   /** Moments that a plan of ours waits for, by task id; filled with the tasks. */
   Map<String, Integer> best() {
-    return best;
+    return joins.best();
+  }
+
+  EmbedWork embeds() {
+    return embeds;
   }
 
   /** The tasks in the order they are meant to be done in, the pours as they are given. */
@@ -188,14 +190,14 @@ public final class BatchWork {
         halves.computeIfAbsent(LineLayer.of(pour), l -> new ArrayList<>()).add(pour.id());
       }
     }
-    for (LineLayer at : laidFirst()) {
-      all.add(lay(at.line(), at.layer(), filled));
+    for (LineLayer at : embeds.laidFirst()) {
+      all.add(embeds.lay(at.line(), at.layer(), filled));
     }
     for (Step step : order) {
       switch (step) {
         case Step.EmbedStep embed -> {
           all.add(
-              embed(
+              embeds.embed(
                   embed.at().line(),
                   embed.at().layer(),
                   PlacedEmbed.Moment.HALF_FILL,
@@ -215,17 +217,17 @@ public final class BatchWork {
           if (before != null) {
             draft.after(before);
           } else {
-            join(draft, pour, filled);
+            joins.wait(draft, pour, filled);
           }
           Job.Level level = job.lines().get(pour.line()).level(pour.layer());
           if (level.gathered()) {
             draft.after(gatherId(LineLayer.of(pour)));
           }
           if (inHalves(pour, 2)) {
-            draft.after(embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.HALF_FILL));
+            draft.after(embeds.embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.HALF_FILL));
           }
-          if (has(level, PlacedEmbed.Moment.BEFORE_POUR) && level.stage() > 0) {
-            draft.after(embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.BEFORE_POUR));
+          if (EmbedWork.has(level, PlacedEmbed.Moment.BEFORE_POUR) && level.stage() > 0) {
+            draft.after(embeds.embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.BEFORE_POUR));
           }
           all.add(draft);
         }
@@ -237,139 +239,6 @@ public final class BatchWork {
     return pour.half() == half && job.lines().get(pour.line()).level(pour.layer()).inHalves();
   }
 
-  static boolean has(Job.Level level, PlacedEmbed.Moment moment) {
-    return level.embeds().stream().anyMatch(e -> e.placed().moment() == moment);
-  }
-
-  /** Line and layer of what is laid on a layer below before this batch covers it. */
-  private List<LineLayer> laidFirst() {
-    Set<LineLayer> laid = new LinkedHashSet<>();
-    for (Cup cup : batch.cups()) {
-      for (Cup.Pour pour : cup.pours()) {
-        Job.Level level = job.lines().get(pour.line()).level(pour.layer());
-        if (level.stage() > 0 && has(level, PlacedEmbed.Moment.BEFORE_POUR)) {
-          laid.add(LineLayer.of(pour));
-        }
-      }
-    }
-    return List.copyOf(laid);
-  }
-
-  String embedId(int line, int layer, PlacedEmbed.Moment moment) {
-    return TaskIds.batch(number, Task.Kind.EMBED) + "/" + new LineLayer(line, layer) + "/" + moment;
-  }
-
-  private TaskDraft lay(int line, int layer, Filled filled) {
-    PlacedEmbed.Moment moment = PlacedEmbed.Moment.BEFORE_POUR;
-    TaskDraft draft =
-        TaskDraft.of(
-                embedId(line, layer, moment),
-                Task.Kind.LAY_EMBEDS,
-                number,
-                embedSeconds(line, layer, moment))
-            .line(line)
-            .pieces(job.lines().get(line).piece().count());
-    for (Integer cavity : cavities(line, layer)) {
-      joinLags(embedId(line, layer, moment), line, cavity, layer, filled, Lag.Why.EMBED)
-          .forEach(draft::lag);
-    }
-    return draft;
-  }
-
-  private Set<Integer> cavities(int line, int layer) {
-    Set<Integer> cavities = new LinkedHashSet<>();
-    for (Cup cup : batch.cups()) {
-      for (Cup.Pour pour : cup.pours()) {
-        if (pour.line() == line && pour.layer() == layer) {
-          cavities.add(pour.cavity());
-        }
-      }
-    }
-    return cavities;
-  }
-
-  /** All embeds of a moment into all cavities of a layer that this batch fills. */
-  private TaskDraft embed(int line, int layer, PlacedEmbed.Moment moment, List<String> afterPours) {
-    TaskDraft draft =
-        TaskDraft.of(
-                embedId(line, layer, moment),
-                Task.Kind.EMBED,
-                number,
-                embedSeconds(line, layer, moment))
-            .line(line)
-            .pieces(cavities(line, layer).size());
-    int rest =
-        moment == PlacedEmbed.Moment.HALF_FILL
-            ? seconds(habits.care().halfFillRestMinutes() * 60)
-            : 0;
-    for (String pour : afterPours) {
-      draft.lag(new Lag(Lag.Clock.POURED, pour, rest, null, false, Lag.Why.EMBED));
-    }
-    return draft;
-  }
-
-  private double embedSeconds(int line, int layer, PlacedEmbed.Moment moment) {
-    int each =
-        job.lines().get(line).level(layer).embeds().stream()
-            .filter(e -> e.placed().moment() == moment)
-            .mapToInt(e -> e.placed().count())
-            .sum();
-    return hands.embedSeconds() * each * cavities(line, layer).size();
-  }
-
-  private void join(TaskDraft draft, Cup.Pour pour, Filled filled) {
-    joinLags(
-            TaskIds.pour(pour.id()), pour.line(), pour.cavity(), pour.layer(), filled, Lag.Why.JOIN)
-        .forEach(draft::lag);
-    Job.Line line = job.lines().get(pour.line());
-    if (line.level(pour.layer()).coat()) {
-      PieceGroup its = filled.group(pour.line(), line.piece().count(), pour.cavity());
-      draft.after(its.taskId(Task.Kind.DEMOULD));
-    }
-  }
-
-  /** What a pour onto a layer of an earlier batch, or an embed laid on it, has to wait for. */
-  private List<Lag> joinLags(
-      String task, int line, int cavity, int layer, Filled filled, Lag.Why why) {
-    List<Lag> lags = new ArrayList<>();
-    for (Filled.Lies below :
-        layer == 0 ? List.<Filled.Lies>of() : filled.all(line, cavity, layer - 1)) {
-      BatchStates.LayerSpan states = below.states().layer(line, layer - 1);
-      if (below.batch().number() != number && states != null) {
-        lags.add(joinLag(task, line, layer, below, states, why));
-      }
-    }
-    return lags;
-  }
-
-  private Lag joinLag(
-      String task,
-      int line,
-      int layer,
-      Filled.Lies below,
-      BatchStates.LayerSpan states,
-      Lag.Why why) {
-    Job.Level level = job.lines().get(line).level(layer);
-    Job belowJob = job.in(below.batch().resinId());
-    Window window =
-        Window.join(
-            belowJob,
-            level.coat() ? Join.CURED : level.join(),
-            states,
-            below.contactSeconds(),
-            below.mixedSeconds(),
-            below.endSeconds());
-    best.merge(task, window.best(), Math::max);
-    Integer latest = window.until() == null ? null : window.until() - below.endSeconds();
-    return new Lag(
-        Lag.Clock.POURED,
-        below.pour().id(),
-        window.from() - below.endSeconds(),
-        latest,
-        false,
-        why);
-  }
-
   private void afterwards(List<TaskDraft> all, List<Step> order) {
     String last = null;
     Set<String> cavities = new LinkedHashSet<>();
@@ -379,13 +248,13 @@ public final class BatchWork {
         last = TaskIds.pour(pour.id());
         cavities.add(pour.line() + "." + pour.cavity());
         Job.Level level = job.lines().get(pour.line()).level(pour.layer());
-        if (has(level, PlacedEmbed.Moment.AFTER_POUR)) {
+        if (EmbedWork.has(level, PlacedEmbed.Moment.AFTER_POUR)) {
           fresh.computeIfAbsent(LineLayer.of(pour), k -> new ArrayList<>()).add(pour.id());
         }
       }
     }
-    fresh.forEach(
-        (at, pours) -> all.add(embed(at.line(), at.layer(), PlacedEmbed.Moment.AFTER_POUR, pours)));
+    fresh.forEach((at, pours) ->
+        all.add(embeds.embed(at.line(), at.layer(), PlacedEmbed.Moment.AFTER_POUR, pours)));
     if (hands.bubbleSecondsCavity() > 0) {
       last = add(all, Task.Kind.BUBBLE_PASS, hands.bubbleSecondsCavity() * cavities.size(), last);
     }
@@ -428,7 +297,7 @@ public final class BatchWork {
   }
 
   private void load(List<TaskDraft> all, String after, PieceWork.Curing where, Task.Kind kind) {
-    int pieces = finished(where).stream().mapToInt(l -> cavities(l, top(l)).size()).sum();
+    int pieces = finished(where).stream().mapToInt(l -> embeds.cavities(l, top(l)).size()).sum();
     if (pieces > 0) {
       add(all, kind, LOAD_SECONDS + hands.mouldSeconds() * pieces, after);
       all.get(all.size() - 1).pieces(pieces);
@@ -444,7 +313,7 @@ public final class BatchWork {
     List<Integer> lines = new ArrayList<>();
     for (int l = 0; l < job.lines().size(); l++) {
       boolean there = job.lines().get(l).piece().workOrNone().curing() == where;
-      if (there && !cavities(l, top(l)).isEmpty()) {
+      if (there && !embeds.cavities(l, top(l)).isEmpty()) {
         lines.add(l);
       }
     }

@@ -149,9 +149,7 @@ public record Chain(List<Task> tasks, BatchWork work) {
       Job job, CureModel cure, Batch batch, List<Task> before) {
     Bodies bodies = new Bodies(job, batch, Times.of(before));
     Map<String, Thickens> full = new LinkedHashMap<>();
-    batch.cups().parallelStream()
-        .map(c -> Map.entry(c.id(), cure.thickens(job.resin(), bodies.forgotten(c))))
-        .toList()
+    cure.each(batch.cups(), c -> Map.entry(c.id(), cure.thickens(job.resin(), bodies.forgotten(c))))
         .forEach(e -> full.put(e.getKey(), e.getValue()));
     return full;
   }

@@ -107,9 +107,9 @@ public final class FollowUps {
   private void embeds(Map<String, List<Lag>> lags, int line, int layer) {
     for (PlacedEmbed.Moment moment :
         List.of(PlacedEmbed.Moment.HALF_FILL, PlacedEmbed.Moment.AFTER_POUR)) {
-      if (BatchWork.has(level(line, layer), moment)) {
+      if (EmbedWork.has(level(line, layer), moment)) {
         Window window = window(line, layer, moment);
-        lags.computeIfAbsent(work.embedId(line, layer, moment), k -> new ArrayList<>())
+        lags.computeIfAbsent(work.embeds().embedId(line, layer, moment), k -> new ArrayList<>())
             .add(
                 new Lag(
                     Lag.Clock.CONTACT,
@@ -157,7 +157,7 @@ public final class FollowUps {
     PlacedEmbed.Moment moment = PlacedEmbed.Moment.WHEN_THICK;
     for (LineLayer at : layers()) {
       Job.Level level = level(at.line(), at.layer());
-      if (BatchWork.has(level, moment)) {
+      if (EmbedWork.has(level, moment)) {
         Window window = window(at.line(), at.layer(), moment);
         int each =
             level.embeds().stream()
@@ -167,7 +167,7 @@ public final class FollowUps {
         int pieces = cavities(at.line(), at.layer());
         tasks.add(
             TaskDraft.of(
-                    work.embedId(at.line(), at.layer(), moment),
+                    work.embeds().embedId(at.line(), at.layer(), moment),
                     Task.Kind.EMBED,
                     number,
                     job.session().hands().embedSeconds() * each * pieces)
@@ -201,7 +201,8 @@ public final class FollowUps {
       int from = 0;
       for (Job.EmbedIn inside : level.embeds()) {
         boolean rests = inside.embed().in(density) == Embed.Tendency.HOVERS;
-        Task put = placed.task(work.embedId(at.line(), at.layer(), inside.placed().moment()));
+        Task put =
+            placed.task(work.embeds().embedId(at.line(), at.layer(), inside.placed().moment()));
         if (put != null && !rests && !inside.placed().anchored()) {
           each += inside.placed().count();
           from = Math.max(from, put.endSeconds());

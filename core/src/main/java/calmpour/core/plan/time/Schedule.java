@@ -44,8 +44,7 @@ public final class Schedule {
   private final Set<PieceGroup> demoulded = new HashSet<>();
   private final Set<String> begun = new HashSet<>();
 
-  /** When each shared thing is taken, here and in other sessions. */
-  private final Map<String, List<int[]>> taken = new HashMap<>();
+  private final SharedThings things = new SharedThings();
 
   private final int notBefore;
   private int lastStart;
@@ -70,7 +69,7 @@ public final class Schedule {
           // Somebody who helps elsewhere does not help here.
           hands.stream().limit(booking.count()).forEach(h -> h.elsewhere(from, to));
         }
-        case TOOL -> take(booking.id(), from, to);
+        case TOOL -> things.take(booking.id(), from, to);
         case MOULD -> {}
       }
     }
@@ -101,42 +100,6 @@ public final class Schedule {
     return new Laid(schedule.tasks, schedule.times, schedule.states);
   }
 
-  /**
-   * The least time between the end of a pour and its cup's last good moment, s. Whether a pour is
-   * in time does not depend on when its batch begins, so nothing but the cups is worked out.
-   *
-   * @param batches their amounts, at least one pour among them
-   */
-  public static int spare(Job job, CureModel cure, List<Batch> batches) {
-    return batches.stream()
-        .flatMap(b -> spares(job.in(b.resinId()), cure, b).stream())
-        .mapToInt(Integer::intValue)
-        .min()
-        .orElseThrow();
-  }
-
-  /**
-   * The same for each cup of a batch, in their order.
-   *
-   * @param inResin with the batch's resin at hand
-   */
-  public static List<Integer> spares(Job inResin, CureModel cure, Batch batch) {
-    Times laid = Times.of(Chain.of(inResin, cure, batch, new Filled()).tasks());
-    Bodies bodies = new Bodies(inResin, batch, laid);
-    int fromContact = laid.contact(batch.number()) - inResin.session().habits().marginSeconds();
-    return batch.cups().parallelStream()
-        .map(cup -> {
-          double ends = cure.thickens(inResin.resin(), bodies.emptied(cup)).workingMinutes();
-          int last =
-              cup.pours().stream()
-                  .mapToInt(p -> laid.end(TaskIds.pour(p.id())))
-                  .max()
-                  .orElse(Integer.MIN_VALUE / 2);
-          return Window.down(fromContact, ends) - last;
-        })
-        .toList();
-  }
-
   private void batch(Job inResin, Batch batch) {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
@@ -148,8 +111,8 @@ public final class Schedule {
     }
     Chain made = Chain.of(inResin, cure, batch, filled);
     List<Task> chain = pieces.prepared(batch, made.tasks(), begun);
-    List<ToolUse> uses = toolUses(inResin, batch, chain);
-    int start = firstFit(ready(chain, made.work()), chain, uses);
+    List<SharedThings.ToolUse> uses = toolUses(inResin, batch, chain);
+    int start = things.firstFit(hands, ready(chain, made.work()), chain, uses);
     boolean moved = chain.stream().anyMatch(t -> pins.containsKey(t.id()));
     if (moved) {
       aroundPins(chain, start);
@@ -268,7 +231,7 @@ public final class Schedule {
       hands.get(task.pair()).take(task.startSeconds(), task.endSeconds());
     }
     if (task.toolId() != null) {
-      take(task.toolId(), task.startSeconds(), task.endSeconds());
+      things.take(task.toolId(), task.startSeconds(), task.endSeconds());
     }
     tasks.add(task);
     times.put(task);
@@ -333,17 +296,8 @@ public final class Schedule {
     return task.at(begin, false).by(best);
   }
 
-  private void take(String toolId, int from, int to) {
-    if (to > from) {
-      taken.computeIfAbsent(toolId, k -> new ArrayList<>()).add(new int[] {from, to});
-    }
-  }
-
-  /** A shared thing that a batch needs, from its own start. */
-  private record ToolUse(String toolId, int from, int to) {}
-
   /** Pot, box and lamp: for how long follows from how this batch cures, whenever it begins. */
-  private List<ToolUse> toolUses(Job inResin, Batch batch, List<Task> chain) {
+  private List<SharedThings.ToolUse> toolUses(Job inResin, Batch batch, List<Task> chain) {
     Times alone = Times.of(chain);
     boolean shut =
         chain.stream()
@@ -356,28 +310,8 @@ public final class Schedule {
     }
     return using.stream()
         .filter(t -> t.toolId() != null)
-        .map(t -> new ToolUse(t.toolId(), t.startSeconds(), t.endSeconds()))
+        .map(t -> new SharedThings.ToolUse(t.toolId(), t.startSeconds(), t.endSeconds()))
         .toList();
-  }
-
-  /** The first start from which hands and shared things are free for all of a chain. */
-  private int firstFit(int from, List<Task> chain, List<ToolUse> uses) {
-    int start = from;
-    for (int tries = 0; tries < 1_000; tries++) {
-      int moved = Timeline.firstFit(hands, start, chain);
-      for (ToolUse use : uses) {
-        for (int[] busy : taken.getOrDefault(use.toolId, List.of())) {
-          if (busy[0] < moved + use.to && moved + use.from < busy[1]) {
-            moved = busy[1] - use.from;
-          }
-        }
-      }
-      if (moved == start) {
-        return start;
-      }
-      start = moved;
-    }
-    return from;
   }
 
   private boolean inTime(Task task) {

@@ -1,0 +1,100 @@
+package calmpour.app.work;
+
+import calmpour.core.plan.Planner;
+import calmpour.core.plan.WorkedPlan;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.search.Watch;
+import calmpour.core.plan.ways.Sensitivity;
+import calmpour.core.plan.ways.Ways;
+import calmpour.core.session.Job;
+import calmpour.core.session.Resolution;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.tool.Booking;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/**
+ * Plans as they are asked for: each is worked out once, and its card, curves and doses read off it.
+ */
+@Component
+public class PlanDesk {
+  /** Tasks of all plans that are kept: a few of the largest sessions, many of the usual ones. */
+  private static final int MOST_TASKS = 8_000;
+
+  /** What a plan weighs beside its tasks, as tasks. */
+  private static final int AT_LEAST = 60;
+
+  private final Planner planner;
+  private final Cache<Asked, WorkedPlan> worked =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_TASKS)
+          .weigher((Asked asked, WorkedPlan plan) -> AT_LEAST + plan.plan().tasks().size())
+          .executor(Runnable::run)
+          .build();
+
+  /** All that a plan depends on. */
+  private record Asked(Session session, Workshop used, List<Booking> bookings) {}
+
+  PlanDesk(Planner planner) {
+    this.planner = planner;
+  }
+
+  /**
+   * A plan while somebody waits for it; one that was stopped before is looked for again.
+   *
+   * @throws calmpour.core.check.InvalidValuesException when the session cannot be planned
+   */
+  public WorkedPlan work(Session session, Workshop workshop, Watch watch) {
+    Job job = Resolution.of(session, workshop);
+    Asked asked = asked(job);
+    WorkedPlan known = worked.getIfPresent(asked);
+    if (known != null && !stopped(known)) {
+      return known;
+    }
+    WorkedPlan found = planner.work(job, watch);
+    worked.put(asked, found);
+    return found;
+  }
+
+  /**
+   * The plan that was shown for this session, even if it was stopped; worked out if there is none.
+   */
+  public WorkedPlan shown(Session session, Workshop workshop) {
+    Job job = Resolution.of(session, workshop);
+    Asked asked = asked(job);
+    WorkedPlan known = worked.getIfPresent(asked);
+    if (known != null) {
+      return known;
+    }
+    WorkedPlan found = planner.work(job, Watch.NOBODY);
+    worked.put(asked, found);
+    return found;
+  }
+
+  /** See {@link Planner#ways}. */
+  public Ways ways(Session session, Workshop workshop, Watch watch) {
+    return Planner.ways(session, workshop, (s, w, its) -> work(s, w, its).plan(), watch);
+  }
+
+  /** See {@link Planner#audit}. */
+  public List<Finding> audit(Session session, Workshop workshop, Plan plan) {
+    return planner.audit(session, workshop, plan);
+  }
+
+  /** See {@link Planner#assumed}. */
+  public List<Sensitivity.Weight> assumed(Session session, Workshop workshop) {
+    return planner.assumed(session, workshop);
+  }
+
+  private static Asked asked(Job job) {
+    return new Asked(job.session(), job.used(), job.bookings());
+  }
+
+  private static boolean stopped(WorkedPlan plan) {
+    return plan.plan().arranged() != null && plan.plan().arranged().stopped();
+  }
+}

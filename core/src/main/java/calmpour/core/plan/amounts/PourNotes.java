@@ -1,0 +1,108 @@
+package calmpour.core.plan.amounts;
+
+import calmpour.core.derive.Formula;
+import calmpour.core.derive.Origin;
+import calmpour.core.derive.Recorder;
+import calmpour.core.design.Fill;
+import calmpour.core.design.Layer;
+import calmpour.core.session.Job;
+
+/** Writes down how much a pour takes. */
+final class PourNotes {
+  /** Beyond that something else than rounding up to milligrams made it more, g. */
+  private static final double WHOLE_MILLIGRAMS = 0.002;
+
+  private final Job job;
+  private final Recorder recorder;
+
+  PourNotes(Job job, Recorder recorder) {
+    this.job = job;
+    this.recorder = recorder;
+  }
+
+  void note(PourDraft pour, FilledCup cup, String cupAt) {
+    String at = "pour/" + pour.id();
+    Job.Line line = job.lines().get(pour.line());
+    Job.Level level = pour.level();
+    // A coat and what goes round embeds have a sum of their own.
+    Layer layer = level.coat() ? null : line.piece().layers().get(pour.layer());
+    Fill fill = layer == null ? null : layer.fill();
+    Formula formula =
+        layer == null
+            ? Formula.COAT_VOLUME
+            : fill == null
+                ? Formula.FILL_THE_REST
+                : fill.share() != null
+                    ? Formula.FILL_BY_SHARE
+                    : fill.volumeMl() != null || fill.massG() != null
+                        ? Formula.FILL_BY_VOLUME
+                        : Formula.FILL_BY_DEPTH;
+    recorder.note(
+        at + "/volumeMl",
+        pour.volumeMl(),
+        "mL",
+        formula,
+        step -> {
+          if (layer == null) {
+            double thick = level.volumeMl() / level.coatAreaCm2() * 10;
+            step.given("area", line.name(), level.coatAreaCm2(), "cm²", Origin.MEASURED)
+                .given("thickness with edges and drip", null, thick, "mm", Origin.CHOSEN);
+            return;
+          }
+          step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", Origin.MEASURED);
+          double off = line.measured().plusMinusMl();
+          step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
+          if (fill == null) {
+            double below = line.profile().volumeAtMl(pour.level().fromMm());
+            step.given("filled below", null, below, "mL", Origin.WORKED_OUT);
+          } else if (fill.share() != null) {
+            step.given("share", null, fill.share() * 100, "%", Origin.CHOSEN);
+          } else if (fill.volumeMl() != null) {
+            step.given("layer", null, fill.volumeMl(), "mL", Origin.CHOSEN);
+          } else if (fill.massG() != null) {
+            double density = cup.tint().mixDensity();
+            step.given("layer", null, fill.massG(), "g", Origin.CHOSEN)
+                .from("density of the mix", cupAt + "/mixDensity", density, "g/mL");
+          } else {
+            double deep = level.toMm() - level.fromMm();
+            step.given("mould depth", line.name(), line.profile().depthMm(), "mm", Origin.MEASURED)
+                .given("layer", null, deep, "mm", Origin.CHOSEN)
+                .given(
+                    "holds up to there",
+                    line.name(),
+                    line.profile().volumeAtMl(level.toMm()),
+                    "mL",
+                    Origin.MEASURED)
+                .given(
+                    "holds below",
+                    line.name(),
+                    line.profile().volumeAtMl(level.fromMm()),
+                    "mL",
+                    Origin.MEASURED);
+          }
+          for (Job.EmbedIn inside : level.embeds()) {
+            String name = inside.embed().name();
+            step.given("displaced by", name, inside.displacesMl(), "mL", Origin.MEASURED);
+          }
+          double share = pour.volumeMl() / level.volumeMl();
+          if (Math.abs(share - 1) > 1e-9) {
+            // One of several colours, halves, or parts that one cup cannot hold.
+            step.given("of the layer", null, share * 100, "%", Origin.WORKED_OUT);
+          }
+        });
+    recorder.note(
+        at + "/massG",
+        Milligrams.grams(pour.massMg()),
+        "g",
+        Formula.POUR_MASS,
+        step -> {
+          double density = cup.tint().mixDensity();
+          step.from("volume", at + "/volumeMl", pour.volumeMl(), "mL")
+              .from("density of the mix", cupAt + "/mixDensity", density, "g/mL");
+          double more = Milligrams.grams(pour.massMg()) - pour.volumeMl() * density;
+          if (more > WHOLE_MILLIGRAMS) {
+            step.given("stays in the cup of all colours", null, more, "g", Origin.ASSUMED);
+          }
+        });
+  }
+}
