@@ -9,12 +9,24 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Headless Chromium, watched: what leaves the machine or fails in a page is remembered. */
 final class Browser implements AutoCloseable {
+  private static @Nullable Browser shared;
+
   private final Playwright playwright;
   private final com.microsoft.playwright.Browser browser;
   private final List<String> complaints = new ArrayList<>();
+  private final List<BrowserContext> contexts = new ArrayList<>();
+
+  /** One for all tests of a JVM; it ends with it. */
+  static synchronized Browser shared() {
+    if (shared == null) {
+      shared = new Browser();
+    }
+    return shared;
+  }
 
   Browser() {
     playwright =
@@ -46,6 +58,7 @@ final class Browser implements AutoCloseable {
                 .setViewportSize(width, height)
                 .setTimezoneId("Europe/London")
                 .setLocale("en-GB"));
+    contexts.add(context);
     Page page = context.newPage();
     page.setDefaultTimeout(10_000);
     page.onRequest(request -> {
@@ -66,6 +79,15 @@ final class Browser implements AutoCloseable {
   /** Requests to other machines, failures of scripts, failures of the server. */
   List<String> complaints() {
     return complaints;
+  }
+
+  /** Closes every page: what is still open goes on asking the server. */
+  List<String> done() {
+    contexts.forEach(BrowserContext::close);
+    contexts.clear();
+    List<String> all = List.copyOf(complaints);
+    complaints.clear();
+    return all;
   }
 
   @Override

@@ -2,32 +2,15 @@ package calmpour.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.io.TempDir;
 
-/** Screens of the demo workshop in a browser; each class has a server of its own. */
+/** Screens of the demo workshop in a browser, both shared by all tests of a JVM. */
 abstract class DemoScreens {
-  @TempDir static Path data;
-  static RunningApp demo;
-  static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    demo = RunningApp.demo(data);
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    demo.close();
-  }
+  static final RunningApp demo = RunningApp.sharedDemo();
+  static final Browser browser = Browser.shared();
 
   @AfterEach
   void nothingLeftTheMachineAndNothingFailed() {
-    assertThat(browser.complaints()).isEmpty();
+    assertThat(browser.done()).isEmpty();
   }
 }

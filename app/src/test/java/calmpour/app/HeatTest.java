@@ -5,20 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Heat stands above everything about time, and is asked about before the work begins. */
-class HeatTest {
+class HeatTest extends DemoScreens {
   private static final Set<String> HEAT =
       Set.of(
           "RESIN_HOT",
@@ -27,29 +23,13 @@ class HeatTest {
           "BATCH_TOO_LARGE",
           "DEEPER_THAN_RATED");
 
-  @TempDir static Path data;
-  private static RunningApp app;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    app = RunningApp.demo(data);
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    app.close();
-  }
-
   /** A warning that is always on is none. */
   @ParameterizedTest
   @ValueSource(strings = {"pantry-knobs", "fern-bell-pushes", "garden-row-labels"})
   void anOrdinaryEveningHasNone(String name) {
     ObjectNode session = RunningApp.demoDocument("sessions/" + name);
     ((ObjectNode) session.get("room")).put("temperatureC", 22);
-    JsonNode plan = app.post("/api/plan", session).body().get("plan");
+    JsonNode plan = demo.post("/api/plan", session).body().get("plan");
     assertThat(rules(plan)).doesNotContainAnyElementsOf(HEAT);
     for (JsonNode batch : plan.get("batches")) {
       JsonNode heat = batch.get("heat");
@@ -85,27 +65,27 @@ class HeatTest {
   void aHotPlanBeginsOnlyWhenItsHeatWasSeenAndTheAnswerIsKept() {
     ObjectNode begin = RunningApp.JSON.createObjectNode();
     begin.set("session", hot("Heat seen"));
-    JsonNode plan = app.post("/api/plan", begin.get("session")).body().get("plan");
+    JsonNode plan = demo.post("/api/plan", begin.get("session")).body().get("plan");
     assertThat(rules(plan)).contains("RESIN_HOT", "PIECE_GETS_HOT", "DEEPER_THAN_RATED");
     assertThat(HEAT).as("told first").contains(rules(plan).get(0));
-    RunningApp.Answer refused = app.post("/api/runs", begin);
+    RunningApp.Answer refused = demo.post("/api/runs", begin);
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.error(0).get("field").asString()).isEqualTo("heatSeen");
     begin.put("heatSeen", true);
-    RunningApp.Answer begun = app.post("/api/runs", begin);
+    RunningApp.Answer begun = demo.post("/api/runs", begin);
     assertThat(begun.status()).isEqualTo(201);
     assertThat(begun.body().get("stands").get("state").get("checked").toString()).contains("heat");
     // An ordinary one is not asked about.
     ObjectNode cool = RunningApp.JSON.createObjectNode();
     cool.set("session", RunningApp.demoDocument("sessions/pantry-knobs"));
-    assertThat(app.post("/api/runs", cool).status()).isEqualTo(201);
+    assertThat(demo.post("/api/runs", cool).status()).isEqualTo(201);
   }
 
   @Test
   void theTitleTheCupThePaperTheKeyAndTheBenchSayIt() {
-    String id = app.post("/api/sessions", hot("Heat on screen")).body().get("id").asString();
+    String id = demo.post("/api/sessions", hot("Heat on screen")).body().get("id").asString();
     Page page = browser.page(1280, 800);
-    page.navigate(app.url("/#/plan/" + id));
+    page.navigate(demo.url("/#/plan/" + id));
     Locator alert = page.getByRole(AriaRole.ALERT).first();
     page.getByText("Warmest:").waitFor();
     assertThat(alert.innerText()).startsWith("Heat: The mixing cup");

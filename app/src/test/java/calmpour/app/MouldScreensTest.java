@@ -18,7 +18,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -27,29 +26,18 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** Moulds and the shelf in a real browser, driven by roles and visible names. */
-class MouldScreensTest {
+class MouldScreensTest extends DemoScreens {
   @TempDir static Path data;
-  private static RunningApp demo;
   private static RunningApp own;
-  private static Browser browser;
 
   @BeforeAll
-  static void start() {
-    demo = RunningApp.demo(data.resolve("demo"));
+  static void startOwn() {
     own = RunningApp.empty(data.resolve("own"));
-    browser = new Browser();
   }
 
   @AfterAll
-  static void stop() {
-    browser.close();
-    demo.close();
+  static void stopOwn() {
     own.close();
-  }
-
-  @AfterEach
-  void nothingLeftTheMachineAndNothingFailed() {
-    assertThat(browser.complaints()).isEmpty();
   }
 
   private static Page open(RunningApp app, String path) {

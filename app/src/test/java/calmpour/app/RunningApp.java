@@ -6,13 +6,16 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -29,6 +32,26 @@ final class RunningApp implements AutoCloseable {
 
   static RunningApp demo(Path data) {
     return start(data, true);
+  }
+
+  private static @Nullable RunningApp shared;
+
+  /**
+   * One demo workshop for all tests of a JVM that leave others their sessions and materials; it
+   * ends with the JVM.
+   */
+  static synchronized RunningApp sharedDemo() {
+    if (shared == null) {
+      try {
+        Path folder = Files.createTempDirectory("calm-pour-tests");
+        shared = demo(folder);
+        Runtime.getRuntime()
+            .addShutdownHook(new Thread(() -> FileSystemUtils.deleteRecursively(folder.toFile())));
+      } catch (IOException e) {
+        throw new java.io.UncheckedIOException(e);
+      }
+    }
+    return shared;
   }
 
   static RunningApp empty(Path data) {

@@ -6,7 +6,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.resin.ResinKind;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;
 import java.util.List;
@@ -28,7 +28,7 @@ final class CupLimits implements Rule {
   @Override
   public void judge(Facts facts, Told told) {
     for (Batch batch : facts.plan().batches()) {
-      Job job = facts.job(batch);
+      JobInResin job = facts.job(batch);
       if (!batch.tintedWhole().isEmpty()) {
         Tint tint = job.tints().get(batch.cups().get(0).colourId());
         double resinG = batch.totalG() - batch.firstCupStaysG();
@@ -44,7 +44,7 @@ final class CupLimits implements Rule {
     }
   }
 
-  private static void loading(Job job, Cup cup, Told told) {
+  private static void loading(JobInResin job, Cup cup, Told told) {
     String place = "cup/" + cup.id();
     Mend colour = Told.open("colour/" + cup.colourId());
     Tint stirred = cup.stirred(job);
@@ -103,7 +103,7 @@ final class CupLimits implements Rule {
         : new Mend(Mend.Kind.RELEASE_CUP, cup.byHand());
   }
 
-  private static void room(Job job, Cup cup, Told told) {
+  private static void room(JobInResin job, Cup cup, Told told) {
     String place = "cup/" + cup.id();
     double capacity = cup.kind().capacityMl();
     double contentMl = cup.contentG() / job.tints().get(cup.colourId()).mixDensity();

@@ -9,7 +9,7 @@ import calmpour.core.plan.doc.Finding;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import java.util.HashSet;
 import java.util.Set;
@@ -29,7 +29,7 @@ final class CupsAndColours implements Rule {
           waxed("cup/" + cup.id(), cup.kind(), told);
         }
         if (!cup.pours().isEmpty() && seen.add(batch.resinId() + "/" + cup.colourId())) {
-          Job job = facts.job(batch);
+          JobInResin job = facts.job(batch);
           colour(job, "colour/" + cup.colourId(), job.tints().get(cup.colourId()), told);
         }
       }
@@ -42,7 +42,7 @@ final class CupsAndColours implements Rule {
     }
   }
 
-  private static void colour(Job job, String place, Tint tint, Told told) {
+  private static void colour(JobInResin job, String place, Tint tint, Told told) {
     double water = tint.waterPercent();
     if (water > 0) {
       boolean never = job.session().habits().tinting().waterPaint() == Tinting.WaterPaint.FORBID;

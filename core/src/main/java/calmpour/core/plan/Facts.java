@@ -21,6 +21,7 @@ import calmpour.core.plan.time.Presence;
 import calmpour.core.plan.time.Times;
 import calmpour.core.plan.time.Window;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -81,8 +82,8 @@ public final class Facts {
     return cure;
   }
 
-  /** The job with a batch's resin at hand. */
-  public Job job(Batch batch) {
+  /** With the resin of a batch at hand. */
+  public JobInResin job(Batch batch) {
     return job.in(batch.resinId());
   }
 
@@ -108,7 +109,7 @@ public final class Facts {
 
   /** The cups whose colours meet in one more cup, layer by layer. */
   public List<List<Cup>> gathered(Batch batch) {
-    return List.copyOf(BatchWork.gatheredCups(job, batch).values());
+    return List.copyOf(BatchWork.gatheredCups(job(batch), batch).values());
   }
 
   /** Cups and cavities that nobody else can be at while a task is done, as the plan names them. */
@@ -148,7 +149,7 @@ public final class Facts {
     Set<String> begun = new HashSet<>();
     List<Task> later = new ArrayList<>();
     for (Batch batch : plan.batches()) {
-      Job inResin = job.in(batch.resinId());
+      JobInResin inResin = job.in(batch.resinId());
       BatchStates states = BatchStates.of(inResin, cure, batch, times);
       int contact = times.contact(batch.number());
       states

@@ -7,6 +7,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.HashSet;
 import java.util.Set;
 
@@ -51,7 +52,7 @@ final class PlanCheck {
     check.orThrow();
   }
 
-  private static void cup(Job job, Cup cup, String at, Check check) {
+  private static void cup(JobInResin job, Cup cup, String at, Check check) {
     check.present(at + ".kind", cup.kind());
     check.that(
         job.tints().containsKey(cup.colourId()),
@@ -59,7 +60,7 @@ final class PlanCheck {
     for (int d = 0; d < cup.doses().size(); d++) {
       String id = cup.doses().get(d).colourantId();
       check.that(
-          job.used().colourants().stream().anyMatch(c -> c.id().equals(id)),
+          job.job().used().colourants().stream().anyMatch(c -> c.id().equals(id)),
           Problem.of(at + ".doses[" + d + "].colourantId", Problem.Code.UNKNOWN_ID, id));
     }
     for (int p = 0; p < cup.pours().size(); p++) {

@@ -63,10 +63,10 @@ public final class WorkedPlan {
     Schedule.Laid laid = Schedule.of(job, cure, amounts, course.notBefore());
     List<Batch> batches = new ArrayList<>();
     for (FilledBatch batch : filled) {
-      Assembly assembly = new Assembly(job.in(batch.resinId()), cure, recorder);
+      BatchAssembly assembly = new BatchAssembly(job.in(batch.resinId()), cure, recorder);
       batches.add(assembly.batch(batch, laid, laid.tasks()));
     }
-    Plan plan = new Assembly(job, cure, recorder).plan(batches, laid.tasks());
+    Plan plan = new Assembly(job, recorder).plan(batches, laid.tasks());
     return new WorkedPlan(job, cure, course, amounts, laid, plan);
   }
 

@@ -7,13 +7,11 @@ import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.embed.Embed;
-import calmpour.core.habit.Mixing;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
 import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.resin.WeighOut;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Booking;
@@ -29,8 +27,6 @@ import org.jspecify.annotations.Nullable;
  * A session with every id replaced by the thing itself and every fill turned into volume: all that
  * a plan is made from.
  *
- * @param resin which is looked at: the session's own, or that of the batch at hand
- * @param tints by colour id in that resin, each held within the limits
  * @param resins every resin of the session, its own first
  * @param mixingCups kinds fit for the whole mix, smallest first
  * @param colourCups kinds fit for one colour, smallest first
@@ -42,9 +38,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Job(
     Session session,
-    ResinSystem resin,
     List<Line> lines,
-    Map<String, Tint> tints,
     List<ResinUse> resins,
     List<CupKind> mixingCups,
     List<CupKind> colourCups,
@@ -55,7 +49,6 @@ public record Job(
     List<Assumption> assumptions) {
   public Job {
     lines = List.copyOf(lines);
-    tints = Map.copyOf(tints);
     resins = List.copyOf(resins);
     mixingCups = List.copyOf(mixingCups);
     colourCups = List.copyOf(colourCups);
@@ -76,43 +69,22 @@ public record Job(
     }
   }
 
-  /** The same job, looked at with another of its resins at hand. */
-  public Job in(String resinId) {
-    if (resin.id().equals(resinId)) {
-      return this;
-    }
+  /** The resin of the session itself. */
+  public ResinSystem resin() {
+    return resins.get(0).resin();
+  }
+
+  /** With the resin of a batch at hand. */
+  public JobInResin in(String resinId) {
     ResinUse use =
         resins.stream().filter(r -> r.resin().id().equals(resinId)).findFirst().orElseThrow();
-    return new Job(
-        session,
-        use.resin,
-        lines,
-        use.tints,
-        resins,
-        mixingCups,
-        colourCups,
-        handCups,
-        tools,
-        bookings,
-        used,
-        assumptions);
+    return new JobInResin(this, use.resin, use.tints);
   }
 
   /** The same for a session that differs in its room or its habits alone. */
   public Job of(Session other) {
     return new Job(
-        other,
-        resin,
-        lines,
-        tints,
-        resins,
-        mixingCups,
-        colourCups,
-        handCups,
-        tools,
-        bookings,
-        used,
-        assumptions);
+        other, lines, resins, mixingCups, colourCups, handCups, tools, bookings, used, assumptions);
   }
 
   /** A colour as it is in the resin of a level. */
@@ -266,12 +238,5 @@ public record Job(
     Line its = lines.get(line);
     List<Double> tops = its.levels().stream().map(Level::toMm).toList();
     return Optional.of(Design.scalable(its.piece().layers(), tops, its.profile()));
-  }
-
-  /** Temperature of A and B when they meet, °C. */
-  public double startC() {
-    Mixing mixing = session.habits().mixing();
-    double shareA = WeighOut.shareA(resin, mixing.extraAPercent());
-    return mixing.startC(session.room().temperatureC(), shareA);
   }
 }

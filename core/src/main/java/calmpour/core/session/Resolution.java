@@ -91,9 +91,7 @@ public final class Resolution {
     found.bottled().forEach(assumptions::resin);
     return new Job(
         session,
-        resin,
         lines,
-        tints.in(resin),
         found.bottled().stream().map(r -> new Job.ResinUse(r, tints.in(r))).toList(),
         LaidOutCups.fit(laidOut, CupKind.Use.COLOUR),
         LaidOutCups.fit(laidOut, CupKind.Use.MIXING),

@@ -18,6 +18,7 @@ import calmpour.core.plan.doc.Task.Kind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.session.Resolution;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -259,7 +260,7 @@ final class Simulator {
     return tasks.containsKey(over) ? end(over) : end(b(batch, Kind.STIR));
   }
 
-  private Job in(Batch batch) {
+  private JobInResin in(Batch batch) {
     return job.in(batch.resinId());
   }
 

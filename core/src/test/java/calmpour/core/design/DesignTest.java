@@ -186,7 +186,7 @@ class DesignTest {
   @Test
   void gramsAreOfTheTintedMix() {
     Job job = job(new Piece("straight", 1, List.of(new Layer("blue", Fill.ofMassG(11), null))));
-    double density = job.tints().get("blue").mixDensity();
+    double density = job.in(job.session().resinId()).tints().get("blue").mixDensity();
     assertThat(job.lines().get(0).levels().get(0).volumeMl()).isCloseTo(11 / density, within(1e-9));
   }
 

@@ -6,6 +6,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.resin.LoadingBasis;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Look;
@@ -15,12 +16,10 @@ import org.jspecify.annotations.Nullable;
 
 /** What is in a batch and its cups, as the plan tells it; of times and looks it knows nothing. */
 public final class Amounts {
-  private final Job job;
+  private final JobInResin job;
 
-  /**
-   * @param job with the batch's resin at hand
-   */
-  public Amounts(Job job) {
+  /** */
+  public Amounts(JobInResin job) {
     this.job = job;
   }
 

@@ -1,7 +1,7 @@
 package calmpour.core.plan.amounts;
 
 import calmpour.core.cup.CupKind;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * other; which pours share a cup in the end is settled when all are there.
  */
 public final class BatchDraft {
-  private final Job job;
+  private final JobInResin job;
   private final Limits limits;
   private final CupSplits splits;
   private final int stage;
@@ -28,14 +28,14 @@ public final class BatchDraft {
   /** One pour out of more cups than that is a matter of batches. */
   private static final int MOST_CUPS = 20;
 
-  public BatchDraft(Job job, Limits limits, int stage) {
+  public BatchDraft(JobInResin job, Limits limits, int stage) {
     this(job, limits, stage, new CupSplits());
   }
 
   /**
    * @param splits found for other batches of the same session
    */
-  public BatchDraft(Job job, Limits limits, int stage, CupSplits splits) {
+  public BatchDraft(JobInResin job, Limits limits, int stage, CupSplits splits) {
     this.job = job;
     this.limits = limits;
     this.splits = splits;

@@ -8,7 +8,7 @@ import calmpour.core.derive.Recorder;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.LoadingBasis;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;
 import java.util.List;
@@ -18,11 +18,11 @@ public final class CupNotes {
   /** Beyond that something else than rounding up to milligrams made it more, g. */
   private static final double WHOLE_MILLIGRAMS = 0.002;
 
-  private final Job job;
+  private final JobInResin job;
   private final Recorder recorder;
   private final ResinSystem resin;
 
-  CupNotes(Job job, Recorder recorder) {
+  CupNotes(JobInResin job, Recorder recorder) {
     this.job = job;
     this.recorder = recorder;
     this.resin = job.resin();

@@ -2,7 +2,7 @@ package calmpour.core.plan.amounts;
 
 import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -52,7 +52,7 @@ public final class CupSplit {
   /** A kind with what the search needs of it, g. */
   private record Kind(CupKind cup, double mostG, Clings clings) {}
 
-  CupSplit(Job job, Limits limits, List<CupDraft> given) {
+  CupSplit(JobInResin job, Limits limits, List<CupDraft> given) {
     this.limits = limits;
     this.given = given;
     this.tint = given.get(0).tint();

@@ -1,6 +1,6 @@
 package calmpour.core.plan.amounts;
 
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +22,7 @@ public final class CupSplits {
   /**
    * @param given cups of one colour, each of a kind that holds it
    */
-  List<CupDraft> best(Job job, Limits limits, List<CupDraft> given) {
+  List<CupDraft> best(JobInResin job, Limits limits, List<CupDraft> given) {
     Pours pours =
         new Pours(
             job.resin().id(),

@@ -3,7 +3,7 @@ package calmpour.core.plan.amounts;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.StockCup;
@@ -11,10 +11,10 @@ import java.util.List;
 
 /** Writes down how the colourants of a cup were counted or weighed. */
 final class DoseNotes {
-  private final Job job;
+  private final JobInResin job;
   private final Recorder recorder;
 
-  DoseNotes(Job job, Recorder recorder) {
+  DoseNotes(JobInResin job, Recorder recorder) {
     this.job = job;
     this.recorder = recorder;
   }

@@ -5,7 +5,7 @@ import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * poured out of it.
  */
 public final class Limits {
-  private final Job job;
+  private final JobInResin job;
   private final Habits habits;
   private final double usable;
   private final double heatMl;
@@ -25,7 +25,7 @@ public final class Limits {
   /** A mixing cup and how much A + B has to be mixed in it, g. */
   record Mixed(CupKind kind, double needG) {}
 
-  public Limits(Job job) {
+  public Limits(JobInResin job) {
     this.job = job;
     this.habits = job.session().habits();
     this.usable = 1 - habits.headroomPercent() / 100;
@@ -43,7 +43,7 @@ public final class Limits {
   }
 
   /** How A and B are measured in this session. */
-  static MixRatio.Basis measured(Job job) {
+  static MixRatio.Basis measured(JobInResin job) {
     return switch (job.session().habits().measureBy()) {
       case LABEL -> job.resin().ratio().basis();
       case WEIGHT -> MixRatio.Basis.WEIGHT;
@@ -52,7 +52,7 @@ public final class Limits {
   }
 
   /** Most in one cup because of its own heat, mL; slow deep resins are ruled by their label. */
-  static double mostMlForHeat(Job job) {
+  static double mostMlForHeat(JobInResin job) {
     return job.resin().kind() == ResinKind.DEEP
         ? Double.POSITIVE_INFINITY
         : job.session().habits().splitting().cupAtMostMl();

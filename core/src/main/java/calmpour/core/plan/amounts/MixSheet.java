@@ -11,6 +11,7 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.session.JustMix;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Dosing;
@@ -27,13 +28,13 @@ public final class MixSheet {
 
   private static final int STOCK_TURNS = 12;
 
-  private final Job job;
+  private final JobInResin job;
   private final Recorder recorder;
   private final Habits habits;
   private final ResinSystem resin;
   private final Limits limits;
 
-  public MixSheet(Job job, Recorder recorder) {
+  public MixSheet(JobInResin job, Recorder recorder) {
     this.job = job;
     this.recorder = recorder;
     this.habits = job.session().habits();
@@ -136,12 +137,13 @@ public final class MixSheet {
     List<FilledBatch> filled = new ArrayList<>();
     JustMix mix = job.session().justMix();
     if (mix != null) {
+      JobInResin own = job.in(job.session().resinId());
       double totalG =
-          mix.massG() != null ? mix.massG() : mix.volumeMl() * job.resin().mixedDensity();
-      double largest = new Limits(job).largestMixG();
+          mix.massG() != null ? mix.massG() : mix.volumeMl() * own.resin().mixedDensity();
+      double largest = new Limits(own).largestMixG();
       int batches = (int) Math.max(job.session().splitInto(), Math.ceil(totalG / largest));
       for (int b = 1; b <= batches; b++) {
-        filled.add(new MixSheet(job, recorder).justMix(b, totalG / batches));
+        filled.add(new MixSheet(own, recorder).justMix(b, totalG / batches));
       }
       return filled;
     }

@@ -7,7 +7,7 @@ import calmpour.core.habit.Habits;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 
 /** Writes down how much A and B a batch takes. */
 final class PartNotes {
@@ -15,7 +15,7 @@ final class PartNotes {
   private final Habits habits;
   private final ResinSystem resin;
 
-  PartNotes(Job job, Recorder recorder) {
+  PartNotes(JobInResin job, Recorder recorder) {
     this.recorder = recorder;
     this.habits = job.session().habits();
     this.resin = job.resin();

@@ -6,16 +6,17 @@ import calmpour.core.derive.Recorder;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Layer;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 
 /** Writes down how much a pour takes. */
 final class PourNotes {
   /** Beyond that something else than rounding up to milligrams made it more, g. */
   private static final double WHOLE_MILLIGRAMS = 0.002;
 
-  private final Job job;
+  private final JobInResin job;
   private final Recorder recorder;
 
-  PourNotes(Job job, Recorder recorder) {
+  PourNotes(JobInResin job, Recorder recorder) {
     this.job = job;
     this.recorder = recorder;
   }

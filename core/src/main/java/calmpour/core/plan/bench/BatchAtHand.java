@@ -2,7 +2,7 @@ package calmpour.core.plan.bench;
 
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.util.List;
@@ -37,10 +37,9 @@ public record BatchAtHand(
   }
 
   /**
-   * @param job with the batch's resin at hand
    * @param workshop with every mould that may be filled
    */
-  public static BatchAtHand of(Job job, Batch batch, List<Task> tasks, Workshop workshop) {
+  public static BatchAtHand of(JobInResin job, Batch batch, List<Task> tasks, Workshop workshop) {
     Session session = job.session();
     BatchCard card = BatchCard.of(job, batch, tasks);
     double leftMl = card.leftovers().stream().mapToDouble(BatchCard.Leftover::leftMl).sum();

@@ -10,7 +10,7 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.TwoMeasures;
 import calmpour.core.resin.WeighOut;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import java.util.ArrayList;
@@ -84,7 +84,7 @@ public record BatchCard(
   public record Leftover(
       String cupId, String colourName, String swatch, double leftMl, int openSeconds) {}
 
-  public static BatchCard of(Job job, Batch batch, List<Task> tasks) {
+  public static BatchCard of(JobInResin job, Batch batch, List<Task> tasks) {
     Habits habits = job.session().habits();
     ResinSystem resin = job.resin();
     boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
@@ -246,7 +246,7 @@ public record BatchCard(
     return batch.cups().stream().filter(c -> c.id().equals(task.cupId())).findFirst().orElseThrow();
   }
 
-  private static @Nullable Counted pumps(Job job, Batch batch) {
+  private static @Nullable Counted pumps(JobInResin job, Batch batch) {
     ResinPart a = part(job, job.resin().partAId());
     ResinPart b = part(job, job.resin().partBId());
     if (a == null || b == null || a.pumpMl() == null || b.pumpMl() == null) {
@@ -260,7 +260,7 @@ public record BatchCard(
         job.session().habits().ratioTolerancePercent());
   }
 
-  private static @Nullable Counted kit(Job job, Batch batch) {
+  private static @Nullable Counted kit(JobInResin job, Batch batch) {
     ResinPart a = part(job, job.resin().partAId());
     ResinPart b = part(job, job.resin().partBId());
     if (a == null || b == null || a.kitG() == null || b.kitG() == null) {
@@ -274,12 +274,15 @@ public record BatchCard(
         job.session().habits().ratioTolerancePercent());
   }
 
-  private static @Nullable ResinPart part(Job job, @Nullable String id) {
-    return job.used().parts().stream().filter(p -> p.id().equals(id)).findFirst().orElse(null);
+  private static @Nullable ResinPart part(JobInResin job, @Nullable String id) {
+    return job.job().used().parts().stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElse(null);
   }
 
   /** What stays less what clings: that much can still be poured into a filler. */
-  private static List<Leftover> leftovers(Job job, Batch batch) {
+  private static List<Leftover> leftovers(JobInResin job, Batch batch) {
     Habits habits = job.session().habits();
     int lastPour =
         batch.cups().stream()

@@ -3,7 +3,7 @@ package calmpour.core.plan.bench;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.resin.Rescue;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.util.List;
@@ -29,12 +29,12 @@ public record BatchRescue(
   }
 
   /**
-   * @param job with the batch's resin at hand
    * @param inAG what is really in the cup, g
    * @param inBG what is really in the cup, g
    * @param workshop with every mould that may be filled
    */
-  public static BatchRescue of(Job job, Batch batch, double inAG, double inBG, Workshop workshop) {
+  public static BatchRescue of(
+      JobInResin job, Batch batch, double inAG, double inBG, Workshop workshop) {
     Session session = job.session();
     Rescue rescue =
         Rescue.of(

@@ -5,7 +5,7 @@ import calmpour.core.check.Range;
 import calmpour.core.cup.CupKind;
 import calmpour.core.plan.amounts.Amounts;
 import calmpour.core.plan.doc.Cup;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.LoadingLimit;
 import calmpour.core.tint.Look;
@@ -79,7 +79,7 @@ public record BenchTally(
    * @param colourants all that may be added, by id
    */
   public static BenchTally of(
-      Job job, Cup cup, List<AddedColour> added, Map<String, Colourant> colourants) {
+      JobInResin job, Cup cup, List<AddedColour> added, Map<String, Colourant> colourants) {
     Map<String, Integer> counts = new LinkedHashMap<>();
     Map<String, Double> grams = new LinkedHashMap<>();
     for (Cup.Dose dose : cup.doses()) {

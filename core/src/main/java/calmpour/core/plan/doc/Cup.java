@@ -2,7 +2,7 @@ package calmpour.core.plan.doc;
 
 import calmpour.core.cup.CupKind;
 import calmpour.core.resin.LoadingBasis;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.LoadingLimit;
 import calmpour.core.tint.Look;
@@ -162,12 +162,12 @@ public record Cup(
   }
 
   /** Its colour as it is in its batch's resin. */
-  public Tint tint(Job inResin) {
+  public Tint tint(JobInResin inResin) {
     return inResin.tints().get(colourId);
   }
 
   /** The mix as it is dosed in this cup, with the limits of its colour. */
-  public Tint stirred(Job inResin) {
+  public Tint stirred(JobInResin inResin) {
     Tint planned = tint(inResin);
     return Tint.asStirred(
         planned.shares().stream()

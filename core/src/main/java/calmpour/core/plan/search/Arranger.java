@@ -16,6 +16,7 @@ import calmpour.core.plan.time.Chain;
 import calmpour.core.plan.time.Filled;
 import calmpour.core.plan.time.Spare;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -141,7 +142,7 @@ public final class Arranger {
       List<Integer> sittingOf = new ArrayList<>();
       for (int s = 0; s < shared.size(); s++) {
         for (BatchDraft.Settled draft : shared.get(s)) {
-          Job inResin = job.in(draft.resinId());
+          JobInResin inResin = job.in(draft.resinId());
           FilledBatch filled =
               new MixSheet(inResin, Recorder.off()).fill(batches.size() + 1, draft);
           batches.add(new Amounts(inResin).batch(filled));
@@ -166,7 +167,7 @@ public final class Arranger {
           if (sittingOf.get(b) == s) {
             Batch batch = batches.get(b);
             its.add(batch.number());
-            spare = Math.min(spare, Spare.of(job.in(batch.resinId()), cure, List.of(batch)));
+            spare = Math.min(spare, Spare.of(job, cure, List.of(batch)));
           }
         }
         // A sitting that is hardly ever late is not in the way.

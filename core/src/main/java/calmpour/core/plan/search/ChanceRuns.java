@@ -13,6 +13,7 @@ import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Times;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -178,7 +179,8 @@ public final class ChanceRuns {
     private final double[] windowEnds;
     private final boolean[] cupIsLate;
 
-    BatchRun(Job job, CureModel cure, Batch batch, List<Task> tasks, Times times, int resin) {
+    BatchRun(
+        JobInResin job, CureModel cure, Batch batch, List<Task> tasks, Times times, int resin) {
       this.number = batch.number();
       this.resin = resin;
       Bodies bodies = new Bodies(job, batch, times);

@@ -9,6 +9,7 @@ import calmpour.core.plan.amounts.CupDraft;
 import calmpour.core.plan.amounts.Limits;
 import calmpour.core.plan.amounts.PourDraft;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -28,15 +29,14 @@ public final class Stages {
   /** More parts than anybody would pour one layer in. */
   private static final Range PARTS = new Range(1, 100);
 
-  private final Job job;
+  private final JobInResin job;
   private final Join waits;
   private final Limits limits;
 
   /**
-   * @param job with the resin at hand of which batches are gathered
    * @param waits for what the pours of these batches wait
    */
-  private Stages(Job job, Join waits) {
+  private Stages(JobInResin job, Join waits) {
     this.job = job;
     this.waits = waits;
     this.limits = new Limits(job);
@@ -46,10 +46,9 @@ public final class Stages {
    * Pours that may share batches: of one resin and stage, and waiting for the same. The shortest
    * wait first; what waits for a day is a sitting of its own.
    *
-   * @param job with that resin at hand
    * @param groups pours that cannot be parted, in the order of the session
    */
-  record Sitting(Job job, int stage, Join waits, List<List<PourDraft>> groups) {}
+  record Sitting(JobInResin job, int stage, Join waits, List<List<PourDraft>> groups) {}
 
   static List<Sitting> sittings(Job job) {
     List<Sitting> sittings = new ArrayList<>();
@@ -62,7 +61,7 @@ public final class Stages {
     for (int stage = 0; stage <= last; stage++) {
       for (Join waits : Join.values()) {
         for (Job.ResinUse use : job.resins()) {
-          Job inResin = job.in(use.resin().id());
+          JobInResin inResin = job.in(use.resin().id());
           List<List<PourDraft>> groups = new Stages(inResin, waits).groups(stage);
           if (!groups.isEmpty()) {
             sittings.add(new Sitting(inResin, stage, waits, groups));

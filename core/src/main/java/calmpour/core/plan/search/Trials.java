@@ -20,6 +20,7 @@ import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Chain;
 import calmpour.core.plan.time.Spare;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tool.Tool;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -226,7 +227,7 @@ public final class Trials {
    * margin; infinite where even that is too late.
    */
   double longestSeconds(Stages.Sitting sitting) {
-    Job job = sitting.job();
+    JobInResin job = sitting.job();
     double most = 0;
     for (List<PourDraft> group : sitting.groups()) {
       for (PourDraft pour : group) {
@@ -252,7 +253,7 @@ public final class Trials {
   }
 
   /** Minutes; pours alike are not asked about twice. */
-  private double known(Job job, CupDraft cup, CupKind kind) {
+  private double known(JobInResin job, CupDraft cup, CupKind kind) {
     String key =
         job.resin().id() + " " + cup.colour().id() + " " + cup.pouredMg() + " " + kind.id();
     return alone.computeIfAbsent(key, k -> lasts(job, cup, kind));
@@ -261,7 +262,7 @@ public final class Trials {
   /**
    * Minutes for which a cup's load would stay pourable in a kind, forgotten there from the start.
    */
-  double lasts(Job job, CupDraft cup, CupKind kind) {
+  double lasts(JobInResin job, CupDraft cup, CupKind kind) {
     Limits limits = new Limits(job);
     double massG =
         limits.clings(kind).contentFor(limits.loadG(cup.pouredMg(), cup.mayTakeMoreMg()));
@@ -285,7 +286,7 @@ public final class Trials {
         && holds(sitting.job(), Tool.Kind.HOT_BOX, pieces.get(PieceWork.Curing.HOT_BOX));
   }
 
-  private static boolean holds(Job job, Tool.Kind kind, @Nullable Integer pieces) {
+  private static boolean holds(JobInResin job, Tool.Kind kind, @Nullable Integer pieces) {
     Tool tool =
         job.tools().stream()
             .filter(t -> t.kind() == kind)

@@ -6,7 +6,7 @@ import calmpour.core.cure.CureStates;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.TaskIds;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,10 +36,8 @@ public record BatchStates(Map<String, CupStates> cups) {
    */
   public record LayerStates(Cup.Pour pour, int poured, CureStates states, BodyHistory body) {}
 
-  /**
-   * @param job with the batch's resin at hand
-   */
-  public static BatchStates of(Job job, CureModel cure, Batch batch, Times times) {
+  /** */
+  public static BatchStates of(JobInResin job, CureModel cure, Batch batch, Times times) {
     Bodies bodies = new Bodies(job, batch, times);
     List<CupStates> found = cure.each(batch.cups(), cup -> cup(job, cure, bodies, cup, times));
     Map<String, CupStates> cups = new LinkedHashMap<>();
@@ -49,7 +47,8 @@ public record BatchStates(Map<String, CupStates> cups) {
     return new BatchStates(cups);
   }
 
-  private static CupStates cup(Job job, CureModel cure, Bodies bodies, Cup cup, Times times) {
+  private static CupStates cup(
+      JobInResin job, CureModel cure, Bodies bodies, Cup cup, Times times) {
     BodyHistory body = bodies.emptied(cup);
     BodyHistory full = bodies.forgotten(cup);
     return new CupStates(
@@ -62,7 +61,7 @@ public record BatchStates(Map<String, CupStates> cups) {
 
   /** One for each layer of each line that this cup fills: the last of its cavities. */
   private static List<LayerStates> layers(
-      Job job, CureModel cure, Bodies bodies, Cup cup, Times times) {
+      JobInResin job, CureModel cure, Bodies bodies, Cup cup, Times times) {
     Map<String, Cup.Pour> last = new LinkedHashMap<>();
     for (Cup.Pour pour : cup.pours()) {
       last.merge(

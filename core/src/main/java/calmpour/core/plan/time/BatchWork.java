@@ -12,6 +12,7 @@ import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.plan.time.PourOrder.Step;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
@@ -34,7 +35,7 @@ public final class BatchWork {
   /** Less than that fills no mould (starting value, no source), mL. */
   private static final double WORTH_A_FILLER_ML = 3;
 
-  private final Job job;
+  private final JobInResin job;
   private final Batch batch;
   private final Hands hands;
   private final Habits habits;
@@ -42,10 +43,8 @@ public final class BatchWork {
   private final Joins joins;
   private final EmbedWork embeds;
 
-  /**
-   * @param job with the batch's resin at hand
-   */
-  public BatchWork(Job job, Batch batch) {
+  /** */
+  public BatchWork(JobInResin job, Batch batch) {
     this.job = job;
     this.batch = batch;
     this.hands = job.session().hands();
@@ -160,7 +159,7 @@ public final class BatchWork {
   }
 
   /** The cups of each layer whose colours meet in one more cup before they are poured. */
-  public static Map<LineLayer, List<Cup>> gatheredCups(Job job, Batch batch) {
+  public static Map<LineLayer, List<Cup>> gatheredCups(JobInResin job, Batch batch) {
     Map<LineLayer, List<Cup>> gathered = new LinkedHashMap<>();
     for (Cup cup : batch.cups()) {
       cup.pours().stream()

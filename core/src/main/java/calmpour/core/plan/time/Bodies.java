@@ -11,6 +11,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
@@ -26,15 +27,13 @@ public final class Bodies {
   /** Nothing is ever poured out to nothing: what clings is more than that, g. */
   private static final double LEAST_G = 1e-3;
 
-  private final Job job;
+  private final JobInResin job;
   private final Batch batch;
   private final Times times;
   private final int contact;
 
-  /**
-   * @param job with the batch's resin at hand
-   */
-  public Bodies(Job job, Batch batch, Times times) {
+  /** */
+  public Bodies(JobInResin job, Batch batch, Times times) {
     this.job = job;
     this.batch = batch;
     this.times = times;
@@ -42,7 +41,7 @@ public final class Bodies {
   }
 
   /** A mass that stays in a cup from the first contact on. */
-  public static BodyHistory alone(Job job, CupKind kind, double massG, Tint tint) {
+  public static BodyHistory alone(JobInResin job, CupKind kind, double massG, Tint tint) {
     Segment segment =
         new Segment(
             0, massG, kind.holding(massG / tint.mixDensity()), job.session().room().temperatureC());

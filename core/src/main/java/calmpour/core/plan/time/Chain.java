@@ -7,7 +7,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -37,10 +37,9 @@ public record Chain(List<Task> tasks, BatchWork work) {
   private static final Set<Task.Kind> AT_CUPS = EnumSet.range(Task.Kind.SPLIT, Task.Kind.EMBED);
 
   /**
-   * @param job with the batch's resin at hand
    * @param filled what lies below
    */
-  public static Chain of(Job job, CureModel cure, Batch batch, Filled filled) {
+  public static Chain of(JobInResin job, CureModel cure, Batch batch, Filled filled) {
     BatchWork work = new BatchWork(job, batch);
     int pairs = job.session().habits().planning().pairsOfHands();
     List<Task> before = laidOut(work.tasks(List.of(), filled), pairs);
@@ -53,7 +52,7 @@ public record Chain(List<Task> tasks, BatchWork work) {
     return new Chain(inTime(best, contact, full, pairs), work);
   }
 
-  private static int marginOf(Job job) {
+  private static int marginOf(JobInResin job) {
     return job.session().habits().marginSeconds();
   }
 
@@ -146,7 +145,7 @@ public record Chain(List<Task> tasks, BatchWork work) {
 
   /** How each cup thickens if nothing is poured from it: what its place in the order follows. */
   private static Map<String, Thickens> asFull(
-      Job job, CureModel cure, Batch batch, List<Task> before) {
+      JobInResin job, CureModel cure, Batch batch, List<Task> before) {
     Bodies bodies = new Bodies(job, batch, Times.of(before));
     Map<String, Thickens> full = new LinkedHashMap<>();
     cure.each(batch.cups(), c -> Map.entry(c.id(), cure.thickens(job.resin(), bodies.forgotten(c))))

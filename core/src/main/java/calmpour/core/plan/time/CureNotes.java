@@ -17,18 +17,18 @@ import calmpour.core.derive.Recorder;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** Writes down how the moments of a body of resin came about. */
 public final class CureNotes {
-  private final Job job;
+  private final JobInResin job;
   private final CureModel cure;
   private final Recorder recorder;
 
-  public CureNotes(Job job, CureModel cure, Recorder recorder) {
+  public CureNotes(JobInResin job, CureModel cure, Recorder recorder) {
     this.job = job;
     this.cure = cure;
     this.recorder = recorder;

@@ -8,20 +8,19 @@ import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 
 /** What it takes to put embeds into the layers of one batch. */
 final class EmbedWork {
-  private final Job job;
+  private final JobInResin job;
   private final Batch batch;
   private final Joins joins;
 
-  /**
-   * @param job with the batch's resin at hand
-   */
-  EmbedWork(Job job, Batch batch, Joins joins) {
+  /** */
+  EmbedWork(JobInResin job, Batch batch, Joins joins) {
     this.job = job;
     this.batch = batch;
     this.joins = joins;

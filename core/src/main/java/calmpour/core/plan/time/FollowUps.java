@@ -10,6 +10,7 @@ import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -33,7 +34,7 @@ public final class FollowUps {
   /** A look need not be to the minute. */
   private static final int LOOK_WITHIN_SECONDS = 600;
 
-  private final Job job;
+  private final JobInResin job;
   private final Batch batch;
   private final BatchStates states;
   private final Times times;
@@ -42,10 +43,9 @@ public final class FollowUps {
   private final BatchWork work;
 
   /**
-   * @param job with the batch's resin at hand
    * @param times of the batch's own tasks
    */
-  public FollowUps(Job job, Batch batch, BatchStates states, Times times) {
+  public FollowUps(JobInResin job, Batch batch, BatchStates states, Times times) {
     this.job = job;
     this.batch = batch;
     this.states = states;

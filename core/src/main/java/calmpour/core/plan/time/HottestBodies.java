@@ -7,7 +7,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.BatchHeat;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.TaskIds;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import java.util.Comparator;
 import java.util.List;
@@ -19,11 +19,11 @@ public final class HottestBodies {
   private HottestBodies() {}
 
   /**
-   * @param job with the batch's resin at hand
    * @param batch its amounts
    * @return empty where a rule of thumb stands in, which knows no heat
    */
-  public static Optional<BatchHeat> of(Job job, CureModel cure, Batch batch, Schedule.Laid laid) {
+  public static Optional<BatchHeat> of(
+      JobInResin job, CureModel cure, Batch batch, Schedule.Laid laid) {
     Times times = laid.times();
     int contact = times.contact(batch.number());
     BatchStates states = laid.states().get(batch.number());

@@ -7,6 +7,7 @@ import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -14,17 +15,16 @@ import java.util.Map;
 
 /** What the layers of one batch wait for before they meet what earlier batches poured. */
 final class Joins {
-  private final Job job;
+  private final JobInResin job;
   private final int number;
 
   /** From when on a plan of ours does a task, where that is later than it could. */
   private final Map<String, Integer> best = new HashMap<>();
 
   /**
-   * @param job with the batch's resin at hand
    * @param number of the batch
    */
-  Joins(Job job, int number) {
+  Joins(JobInResin job, int number) {
     this.job = job;
     this.number = number;
   }
@@ -66,7 +66,7 @@ final class Joins {
       BatchStates.LayerSpan states,
       Lag.Why why) {
     Job.Level level = job.lines().get(line).level(layer);
-    Job belowJob = job.in(below.batch().resinId());
+    JobInResin belowJob = job.in(below.batch().resinId());
     Window window =
         Window.join(
             belowJob,

@@ -3,7 +3,7 @@ package calmpour.core.plan.time;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.LineLayer;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -16,10 +16,10 @@ import org.jspecify.annotations.Nullable;
 
 /** In which order the pours of one batch are done. */
 public final class PourOrder {
-  private final Job job;
+  private final JobInResin job;
   private final Batch batch;
 
-  PourOrder(Job job, Batch batch) {
+  PourOrder(JobInResin job, Batch batch) {
     this.job = job;
     this.batch = batch;
   }

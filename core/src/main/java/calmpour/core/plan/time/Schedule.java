@@ -9,6 +9,7 @@ import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.session.Arrangement;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import calmpour.core.tool.Booking;
 import java.time.Duration;
 import java.time.Instant;
@@ -100,7 +101,7 @@ public final class Schedule {
     return new Laid(schedule.tasks, schedule.times, schedule.states);
   }
 
-  private void batch(Job inResin, Batch batch) {
+  private void batch(JobInResin inResin, Batch batch) {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
         Job.Line line = job.lines().get(pour.line());
@@ -243,7 +244,7 @@ public final class Schedule {
   }
 
   /** How the batch follows, with the deadlines and tasks that come of it. */
-  private void follow(Job inResin, Batch batch) {
+  private void follow(JobInResin inResin, Batch batch) {
     Task load = times.task(TaskIds.batch(batch.number(), Task.Kind.LOAD_BOX));
     if (load != null) {
       // In the box from here on; for how long follows from how it cures there.
@@ -297,7 +298,7 @@ public final class Schedule {
   }
 
   /** Pot, box and lamp: for how long follows from how this batch cures, whenever it begins. */
-  private List<SharedThings.ToolUse> toolUses(Job inResin, Batch batch, List<Task> chain) {
+  private List<SharedThings.ToolUse> toolUses(JobInResin inResin, Batch batch, List<Task> chain) {
     Times alone = Times.of(chain);
     boolean shut =
         chain.stream()
@@ -335,7 +336,7 @@ public final class Schedule {
   private void afterwards(List<Batch> batches) {
     List<Task> looks = new ArrayList<>();
     for (Batch batch : batches) {
-      Job inResin = job.in(batch.resinId());
+      JobInResin inResin = job.in(batch.resinId());
       BatchStates follows = states.get(batch.number());
       FollowUps next = new FollowUps(inResin, batch, follows, times);
       looks.addAll(next.nudges(times));

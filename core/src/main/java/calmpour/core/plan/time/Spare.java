@@ -4,6 +4,7 @@ import calmpour.core.cure.CureModel;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.List;
 
 /** How much time cups have left when the last of them is poured out. */
@@ -24,12 +25,8 @@ public final class Spare {
         .orElseThrow();
   }
 
-  /**
-   * The same for each cup of a batch, in their order.
-   *
-   * @param inResin with the batch's resin at hand
-   */
-  public static List<Integer> ofCups(Job inResin, CureModel cure, Batch batch) {
+  /** The same for each cup of a batch, in their order. */
+  public static List<Integer> ofCups(JobInResin inResin, CureModel cure, Batch batch) {
     Times laid = Times.of(Chain.of(inResin, cure, batch, new Filled()).tasks());
     Bodies bodies = new Bodies(inResin, batch, laid);
     int fromContact = laid.contact(batch.number()) - inResin.session().habits().marginSeconds();

@@ -4,7 +4,7 @@ import calmpour.core.cure.CureStates;
 import calmpour.core.design.Join;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.habit.Habits;
-import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,7 +27,7 @@ public record Window(int best, int from, @Nullable Integer until) {
    * @param poured end of the pour into this cavity
    */
   static Window join(
-      Job job, Join join, BatchStates.LayerSpan layer, int contact, int mixed, int poured) {
+      JobInResin job, Join join, BatchStates.LayerSpan layer, int contact, int mixed, int poured) {
     CureStates first = layer.first();
     CureStates last = layer.last();
     Habits habits = job.session().habits();
@@ -77,7 +77,11 @@ public record Window(int best, int from, @Nullable Integer until) {
    * @param poured end of the pour that it goes into
    */
   static Window embed(
-      Job job, PlacedEmbed.Moment moment, BatchStates.LayerSpan layer, int contact, int poured) {
+      JobInResin job,
+      PlacedEmbed.Moment moment,
+      BatchStates.LayerSpan layer,
+      int contact,
+      int poured) {
     // A thread that holds no longer runs round anything: it would not be wetted.
     int wetsUntil = down(contact, layer.first().tooThick().minutes());
     return switch (moment) {
