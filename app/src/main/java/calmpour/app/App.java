@@ -9,7 +9,7 @@ import calmpour.app.work.SharedHelpers;
 import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.Planner;
-import calmpour.core.run.Runs;
+import calmpour.core.run.RunReader;
 import java.net.InetSocketAddress;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -75,8 +75,8 @@ public class App {
   }
 
   @Bean
-  Runs runs(SharedHelpers helpers) {
-    return new Runs(new EngineModel(helpers, BODIES_AT_BENCH), helpers);
+  RunReader runs(SharedHelpers helpers) {
+    return new RunReader(new EngineModel(helpers, BODIES_AT_BENCH), helpers);
   }
 
   @Bean

@@ -6,8 +6,8 @@ import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunReader;
 import calmpour.core.run.RunState;
-import calmpour.core.run.Runs;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
@@ -45,7 +45,7 @@ class BenchReadings {
   private final Map<String, Instant> cupsReadAt = new HashMap<>();
 
   private final RunStore runs;
-  private final Runs states;
+  private final RunReader states;
   private final WorkshopClock clock;
   private final RoomSensor room;
   private final CupThermometer cups;
@@ -59,7 +59,7 @@ class BenchReadings {
 
   BenchReadings(
       RunStore runs,
-      Runs states,
+      RunReader states,
       WorkshopClock clock,
       RoomSensor room,
       CupThermometer cups,

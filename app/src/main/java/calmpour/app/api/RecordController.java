@@ -11,7 +11,7 @@ import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Run;
-import calmpour.core.run.Runs;
+import calmpour.core.run.RunReader;
 import calmpour.core.session.Session;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -36,13 +36,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/runs/{id}")
 public class RecordController {
   private final RunStore runs;
-  private final Runs states;
+  private final RunReader states;
   private final PiecePhotos photos;
   private final TagPrinter printer;
   private final WorkshopClock clock;
 
   RecordController(
-      RunStore runs, Runs states, PiecePhotos photos, TagPrinter printer, WorkshopClock clock) {
+      RunStore runs,
+      RunReader states,
+      PiecePhotos photos,
+      TagPrinter printer,
+      WorkshopClock clock) {
     this.runs = runs;
     this.states = states;
     this.photos = photos;

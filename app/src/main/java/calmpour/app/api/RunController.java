@@ -15,8 +15,8 @@ import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.Change;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunReader;
 import calmpour.core.run.RunState;
-import calmpour.core.run.Runs;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
@@ -43,7 +43,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @RequestMapping("/api/runs")
 public class RunController {
   private final RunStore runs;
-  private final Runs states;
+  private final RunReader states;
   private final PlanDesk plans;
   private final ShelfStore shelf;
   private final OtherSessions others;
@@ -61,7 +61,7 @@ public class RunController {
 
   RunController(
       RunStore runs,
-      Runs states,
+      RunReader states,
       PlanDesk plans,
       ShelfStore shelf,
       OtherSessions others,

@@ -9,7 +9,7 @@ import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.run.Due;
 import calmpour.core.run.Run;
-import calmpour.core.run.Runs;
+import calmpour.core.run.RunReader;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -26,10 +26,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/today")
 public class TodayController {
   private final RunStore runs;
-  private final Runs states;
+  private final RunReader states;
   private final WorkshopClock clock;
 
-  TodayController(RunStore runs, Runs states, WorkshopClock clock) {
+  TodayController(RunStore runs, RunReader states, WorkshopClock clock) {
     this.runs = runs;
     this.states = states;
     this.clock = clock;

@@ -4,7 +4,7 @@ import calmpour.core.plan.Planner;
 import calmpour.core.practice.Exercise;
 import calmpour.core.practice.Rehearsal;
 import calmpour.core.run.Run;
-import calmpour.core.run.Runs;
+import calmpour.core.run.RunReader;
 import calmpour.core.session.Workshop;
 import java.io.IOException;
 import java.io.InputStream;
@@ -25,12 +25,12 @@ public class Exercises {
   private static final String EXERCISES = "/exercises.json";
 
   private final Planner planner;
-  private final Runs runs;
+  private final RunReader runs;
   private final List<Exercise> all;
   private final DemoData demo;
   private final Map<String, Prepared> prepared = new ConcurrentHashMap<>();
 
-  Exercises(JsonMapper json, DemoData demo, Planner planner, Runs runs) {
+  Exercises(JsonMapper json, DemoData demo, Planner planner, RunReader runs) {
     this.planner = planner;
     this.runs = runs;
     this.demo = demo;

@@ -12,7 +12,7 @@ import java.util.function.Supplier;
 public final class Audit implements Judge {
   @Override
   public List<Finding> judge(Facts facts, Supplier<List<Finding.Mend>> latePours) {
-    Told told = new Told();
+    Findings told = new Findings();
     for (Rule rule : rules(latePours)) {
       rule.judge(facts, told);
     }
@@ -25,7 +25,7 @@ public final class Audit implements Judge {
 
   @Override
   public int missedInTime(Facts facts) {
-    Told told = new Told();
+    Findings told = new Findings();
     OF_THE_DAY.forEach(rule -> rule.judge(facts, told));
     return (int)
         told.findings().stream().filter(f -> f.severity() == Finding.Severity.BREACH).count();

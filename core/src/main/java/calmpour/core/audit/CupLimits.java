@@ -26,7 +26,7 @@ final class CupLimits implements Rule {
   private static final double MILLIGRAM = 1e-3;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Batch batch : facts.plan().batches()) {
       JobInResin job = facts.job(batch);
       if (!batch.tintedWhole().isEmpty()) {
@@ -44,9 +44,9 @@ final class CupLimits implements Rule {
     }
   }
 
-  private static void loading(JobInResin job, Cup cup, Told told) {
+  private static void loading(JobInResin job, Cup cup, Findings told) {
     String place = "cup/" + cup.id();
-    Mend colour = Told.open("colour/" + cup.colourId());
+    Mend colour = Findings.open("colour/" + cup.colourId());
     Tint stirred = cup.stirred(job);
     Tint.Reading nearest = null;
     for (Tint.Reading reading : stirred.readings()) {
@@ -62,7 +62,7 @@ final class CupLimits implements Rule {
           nearest.limitPercent(),
           "%",
           colour,
-          Told.ANEW);
+          Findings.ANEW);
     } else if (cup.tintHeldAt() < 1) {
       told.near(Finding.Rule.TINT_HELD_BACK, place, cup.tintHeldAt() * 100, 100, "%", colour);
     } else if (nearest != null && nearest.fraction() > NEAR) {
@@ -82,13 +82,13 @@ final class CupLimits implements Rule {
    * @param resinG that it is stirred into
    */
   private static void doses(
-      Tint tint, List<Cup.Dose> doses, double resinG, String place, Told told) {
+      Tint tint, List<Cup.Dose> doses, double resinG, String place, Findings told) {
     for (Tint.Share share : tint.shares()) {
       String id = share.colourant().id();
       double wantedG = share.gPerGResin() * resinG;
       double massG =
           doses.stream().filter(d -> d.colourantId().equals(id)).mapToDouble(Cup.Dose::massG).sum();
-      Mend colour = Told.open("colourant/" + id);
+      Mend colour = Findings.open("colourant/" + id);
       if (massG == 0 && wantedG > 0) {
         told.breach(Finding.Rule.DOSE_TOO_SMALL, place, massG, wantedG, "g", colour);
       } else if (Math.abs(massG - wantedG) > wantedG * Dosing.TOLD_PERCENT / 100 + MILLIGRAM) {
@@ -99,11 +99,11 @@ final class CupLimits implements Rule {
 
   private static Mend smaller(Cup cup) {
     return cup.byHand() == null
-        ? Told.ANOTHER_BATCH
+        ? Findings.ANOTHER_BATCH
         : new Mend(Mend.Kind.RELEASE_CUP, cup.byHand());
   }
 
-  private static void room(JobInResin job, Cup cup, Told told) {
+  private static void room(JobInResin job, Cup cup, Findings told) {
     String place = "cup/" + cup.id();
     double capacity = cup.kind().capacityMl();
     double contentMl = cup.contentG() / job.tints().get(cup.colourId()).mixDensity();

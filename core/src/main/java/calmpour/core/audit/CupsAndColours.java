@@ -20,7 +20,7 @@ final class CupsAndColours implements Rule {
   private static final double THIN_PA_S = 0.5;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     Set<String> seen = new HashSet<>();
     for (Batch batch : facts.plan().batches()) {
       waxed("batch/" + batch.number(), batch.mixingCup(), told);
@@ -36,30 +36,30 @@ final class CupsAndColours implements Rule {
     }
   }
 
-  private static void waxed(String place, CupKind cup, Told told) {
+  private static void waxed(String place, CupKind cup, Findings told) {
     if (cup.material() == CupKind.Material.WAXED_PAPER) {
-      told.near(Finding.Rule.WAXED_CUP, place, 1, 0, "", Told.open("cup/" + cup.id()));
+      told.near(Finding.Rule.WAXED_CUP, place, 1, 0, "", Findings.open("cup/" + cup.id()));
     }
   }
 
-  private static void colour(JobInResin job, String place, Tint tint, Told told) {
+  private static void colour(JobInResin job, String place, Tint tint, Findings told) {
     double water = tint.waterPercent();
     if (water > 0) {
       boolean never = job.session().habits().tinting().waterPaint() == Tinting.WaterPaint.FORBID;
       if (never) {
-        told.breach(Finding.Rule.WATER_FORBIDDEN, place, water, 0, "%", Told.open(place));
+        told.breach(Finding.Rule.WATER_FORBIDDEN, place, water, 0, "%", Findings.open(place));
       } else {
-        told.near(Finding.Rule.WATER_IN_COLOUR, place, water, 0, "%", Told.open(place));
+        told.near(Finding.Rule.WATER_IN_COLOUR, place, water, 0, "%", Findings.open(place));
       }
     }
     double solvent = tint.solventPercent();
     if (solvent > 0) {
-      told.near(Finding.Rule.SOLVENT_IN_COLOUR, place, solvent, 0, "%", Told.open(place));
+      told.near(Finding.Rule.SOLVENT_IN_COLOUR, place, solvent, 0, "%", Findings.open(place));
     }
     boolean coarse =
         tint.shares().stream().anyMatch(s -> s.gPerGResin() > 0 && s.colourant().coarse());
     if (coarse && thin(job.resin())) {
-      told.near(Finding.Rule.SINKS_IN_THIN, place, 1, 0, "", Told.open(place));
+      told.near(Finding.Rule.SINKS_IN_THIN, place, 1, 0, "", Findings.open(place));
     }
   }
 

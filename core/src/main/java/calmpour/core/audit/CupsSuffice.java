@@ -14,7 +14,7 @@ import java.util.Map;
  */
 final class CupsSuffice implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Batch batch : facts.plan().batches()) {
       Map<CupKind, Integer> inUse = new HashMap<>();
       inUse.merge(

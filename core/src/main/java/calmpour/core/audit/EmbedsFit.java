@@ -12,7 +12,7 @@ import java.util.List;
 /** Embeds are dry, do not poke through loose powder, and stay where they are put. */
 final class EmbedsFit implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     List<Job.Line> lines = facts.job().lines();
     for (int l = 0; l < lines.size(); l++) {
       Job.Line line = lines.get(l);
@@ -35,7 +35,7 @@ final class EmbedsFit implements Rule {
                 new Mend(Mend.Kind.OPEN_SHELF, 0, "embed/" + embed.id()));
           }
           if (loose && layer == 0 && Boolean.TRUE.equals(embed.pointed())) {
-            told.near(Finding.Rule.EMBED_POKES_THROUGH, place, 1, 0, "", Told.openPiece(l));
+            told.near(Finding.Rule.EMBED_POKES_THROUGH, place, 1, 0, "", Findings.openPiece(l));
           }
           moves(facts, level, inside, place, told);
         }
@@ -45,7 +45,7 @@ final class EmbedsFit implements Rule {
 
   /** Put free into a fresh layer, what is much lighter or heavier does not stay. */
   private static void moves(
-      Facts facts, Job.Level level, Job.EmbedIn inside, String place, Told told) {
+      Facts facts, Job.Level level, Job.EmbedIn inside, String place, Findings told) {
     double density = facts.job().tint(level, level.colour()).mixDensity();
     Embed.Tendency tendency = inside.embed().in(density);
     boolean free =

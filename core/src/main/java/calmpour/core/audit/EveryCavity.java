@@ -15,7 +15,7 @@ final class EveryCavity implements Rule {
   private static final double HAIR = 1e-6;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     Map<String, Double> poured = new HashMap<>();
     for (Batch batch : facts.plan().batches()) {
       for (Cup cup : batch.cups()) {
@@ -38,9 +38,9 @@ final class EveryCavity implements Rule {
           double has = poured.getOrDefault(l + "." + cavity + "." + layer, 0.0);
           String place = "pour/" + (l + 1) + "." + cavity + "." + (layer + 1);
           if (has < wanted * (1 - HAIR)) {
-            told.breach(Finding.Rule.CAVITY_SHORT, place, has, wanted, "mL", Told.ANEW);
+            told.breach(Finding.Rule.CAVITY_SHORT, place, has, wanted, "mL", Findings.ANEW);
           } else if (has > wanted * (1 + HAIR)) {
-            told.breach(Finding.Rule.CAVITY_OVERFULL, place, has, wanted, "mL", Told.ANEW);
+            told.breach(Finding.Rule.CAVITY_OVERFULL, place, has, wanted, "mL", Findings.ANEW);
           }
         }
       }

@@ -20,7 +20,7 @@ final class Heat implements Rule {
   static final double FORGOTTEN_C = 120;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Batch batch : facts.plan().batches()) {
       if (batch.heat() == null) {
         continue;
@@ -38,7 +38,7 @@ final class Heat implements Rule {
                   h.plannedC(),
                   CureEngine.TOO_WARM_C,
                   "°C",
-                  Told.ANOTHER_BATCH));
+                  Findings.ANOTHER_BATCH));
       if (piece != null && piece.plannedC() > PIECE_C) {
         int line = Integer.parseInt(piece.place().substring(5).split("\\.", 2)[0]) - 1;
         told.near(
@@ -47,7 +47,7 @@ final class Heat implements Rule {
             piece.plannedC(),
             PIECE_C,
             "°C",
-            Told.openPiece(line));
+            Findings.openPiece(line));
       }
       Hot worst = cup == null || mixing.forgottenMostC() >= cup.forgottenMostC() ? mixing : cup;
       if (worst.forgottenMostC() > FORGOTTEN_C) {

@@ -8,7 +8,7 @@ import calmpour.core.plan.doc.Task;
 /** Nothing that takes hands falls in hours when the maker is away. */
 final class MakerIsThere implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Task task : facts.plan().tasks()) {
       boolean works = task.hands() && task.endSeconds() > task.startSeconds();
       if (works && !facts.there(task.startSeconds(), task.endSeconds())) {
@@ -18,8 +18,8 @@ final class MakerIsThere implements Rule {
                 : new Mend(Mend.Kind.CHANGE_HOURS, 0, null);
         told.breach(
             Finding.Rule.MAKER_AWAY,
-            Told.place(task),
-            Told.minutes(task.startSeconds()),
+            Findings.place(task),
+            Findings.minutes(task.startSeconds()),
             0,
             "min",
             change);

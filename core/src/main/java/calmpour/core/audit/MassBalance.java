@@ -11,7 +11,7 @@ final class MassBalance implements Rule {
   private static final double HALF_MILLIGRAM = 5e-4;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Batch batch : facts.plan().batches()) {
       double inG = batch.partA().massG() + batch.partB().massG();
       double outG = batch.staysG();
@@ -27,16 +27,16 @@ final class MassBalance implements Rule {
         unequal(told, "cup/" + cup.id(), poured + cup.staysG(), cup.contentG());
         if (cup.staysG() < -HALF_MILLIGRAM) {
           told.breach(
-              Finding.Rule.MASS_BALANCE, "cup/" + cup.id(), cup.staysG(), 0, "g", Told.ANEW);
+              Finding.Rule.MASS_BALANCE, "cup/" + cup.id(), cup.staysG(), 0, "g", Findings.ANEW);
         }
       }
       unequal(told, "batch/" + batch.number(), outG, inG);
     }
   }
 
-  private static void unequal(Told told, String place, double value, double limit) {
+  private static void unequal(Findings told, String place, double value, double limit) {
     if (Math.abs(value - limit) > HALF_MILLIGRAM) {
-      told.breach(Finding.Rule.MASS_BALANCE, place, value, limit, "g", Told.ANEW);
+      told.breach(Finding.Rule.MASS_BALANCE, place, value, limit, "g", Findings.ANEW);
     }
   }
 }

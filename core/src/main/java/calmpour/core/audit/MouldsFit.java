@@ -18,7 +18,7 @@ final class MouldsFit implements Rule {
   private static final double UNSURE = 0.08;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     List<Job.Line> lines = facts.job().lines();
     for (int i = 0; i < lines.size(); i++) {
       String place = "piece/" + i;
@@ -34,11 +34,16 @@ final class MouldsFit implements Rule {
         InnerMould.Effect effect = inner.effect(line.cavity().bare(), density);
         if (effect.ballastG() > 0) {
           told.near(
-              Finding.Rule.INNER_MOULD_RISES, place, effect.ballastG(), 0, "g", Told.openPiece(i));
+              Finding.Rule.INNER_MOULD_RISES,
+              place,
+              effect.ballastG(),
+              0,
+              "g",
+              Findings.openPiece(i));
         }
         if (effect.thin()) {
           told.near(
-              Finding.Rule.INNER_WALL_THIN, place, effect.wallMm(), 2, "mm", Told.openPiece(i));
+              Finding.Rule.INNER_WALL_THIN, place, effect.wallMm(), 2, "mm", Findings.openPiece(i));
         }
       }
       MouldMake make = line.mould().make();
@@ -55,12 +60,12 @@ final class MouldsFit implements Rule {
     }
   }
 
-  private static void state(Job job, String place, Job.Line line, Told told) {
+  private static void state(Job job, String place, Job.Line line, Findings told) {
     MouldState state = line.mould().state();
     if (state == null) {
       return;
     }
-    Mend open = Told.open("mould/" + line.mould().id());
+    Mend open = Findings.open("mould/" + line.mould().id());
     for (MouldState.Want want : state.wants()) {
       wants(job, line, place, state, want, open, told);
     }
@@ -84,7 +89,7 @@ final class MouldsFit implements Rule {
       MouldState state,
       MouldState.Want want,
       Mend open,
-      Told told) {
+      Findings told) {
     Integer expected = state.expectedCasts();
     double most = expected == null ? 0 : expected;
     switch (want) {

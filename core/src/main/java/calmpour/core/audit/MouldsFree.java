@@ -19,7 +19,7 @@ import java.util.OptionalInt;
 /** A cavity holds one piece until it is taken out; boards have room for all that stand on them. */
 final class MouldsFree implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     List<Stay> stays = new ArrayList<>();
     for (int l = 0; l < facts.job().lines().size(); l++) {
       for (PieceGroup group : facts.groups(l)) {
@@ -60,7 +60,7 @@ final class MouldsFree implements Rule {
   }
 
   /** What is in use at one time; the line that comes later is the one that finds none free. */
-  private static void cavities(Facts facts, int l, List<Stay> all, Told told) {
+  private static void cavities(Facts facts, int l, List<Stay> all, Findings told) {
     List<Job.Line> lines = facts.job().lines();
     Job.Line line = lines.get(l);
     List<Stay> stays =
@@ -96,7 +96,7 @@ final class MouldsFree implements Rule {
     return a.mould().id().equals(b.mould().id()) && a.cavity().id().equals(b.cavity().id());
   }
 
-  private static void tell(Job.Line line, int l, int most, int mostBooked, Told told) {
+  private static void tell(Job.Line line, int l, int most, int mostBooked, Findings told) {
     String place = "piece/" + l;
     MouldMake make = line.mould().make();
     Integer copies = make == null ? null : make.copies();
@@ -116,7 +116,7 @@ final class MouldsFree implements Rule {
     }
   }
 
-  private static void boards(Facts facts, List<Stay> stays, Told told) {
+  private static void boards(Facts facts, List<Stay> stays, Findings told) {
     List<Tool> boards =
         facts.job().tools().stream().filter(t -> t.kind() == Tool.Kind.BOARD).toList();
     boolean counted = !boards.isEmpty() && boards.stream().allMatch(b -> b.holds() != null);

@@ -14,7 +14,7 @@ import calmpour.core.plan.doc.Task;
  */
 final class NoFlameNearAlcohol implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     Care.BubbleMethod method = facts.job().session().habits().care().bubbles();
     if (!method.ignites()) {
       return;
@@ -30,9 +30,9 @@ final class NoFlameNearAlcohol implements Rule {
       if (flame && task.endSeconds() > out) {
         told.breach(
             Finding.Rule.FLAME_NEAR_ALCOHOL,
-            Told.place(task),
-            Told.minutes(task.startSeconds()),
-            Told.minutes(out),
+            Findings.place(task),
+            Findings.minutes(task.startSeconds()),
+            Findings.minutes(out),
             "min",
             new Mend(Mend.Kind.SOFT_TOOL, 0, null));
       }

@@ -7,10 +7,10 @@ import calmpour.core.plan.doc.Task;
 /** Everything that the pieces and habits ask for is done once. */
 final class NothingLeftOut implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Task expected : facts.expected()) {
       if (!expected.optional() && facts.task(expected.id()).isEmpty()) {
-        told.breach(Finding.Rule.TASK_MISSING, Told.place(expected), 0, 1, "", Told.ANEW);
+        told.breach(Finding.Rule.TASK_MISSING, Findings.place(expected), 0, 1, "", Findings.ANEW);
       }
     }
   }

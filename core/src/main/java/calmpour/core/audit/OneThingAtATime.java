@@ -18,7 +18,7 @@ import java.util.Map;
  */
 final class OneThingAtATime implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     int pairs = facts.job().session().habits().planning().pairsOfHands();
     for (int pair = 0; pair < pairs; pair++) {
       hands(facts, pair, pairs, told);
@@ -28,7 +28,7 @@ final class OneThingAtATime implements Rule {
     }
   }
 
-  private static void hands(Facts facts, int pair, int pairs, Told told) {
+  private static void hands(Facts facts, int pair, int pairs, Findings told) {
     List<Task> hands =
         facts.plan().tasks().stream()
             .filter(t -> t.hands() && t.endSeconds() > t.startSeconds())
@@ -40,9 +40,9 @@ final class OneThingAtATime implements Rule {
       if (task.startSeconds() < busyUntil) {
         told.breach(
             Finding.Rule.HANDS_TWICE,
-            Told.place(task),
-            Told.minutes(task.startSeconds()),
-            Told.minutes(busyUntil),
+            Findings.place(task),
+            Findings.minutes(task.startSeconds()),
+            Findings.minutes(busyUntil),
             "min",
             new Mend(
                 task.pinned() ? Mend.Kind.RELEASE_PIN : Mend.Kind.MOVE_TASK,
@@ -54,7 +54,7 @@ final class OneThingAtATime implements Rule {
     }
   }
 
-  private static void cups(Facts facts, Told told) {
+  private static void cups(Facts facts, Findings told) {
     Map<String, Integer> busyUntil = new HashMap<>();
     facts.plan().tasks().stream()
         .sorted(Comparator.comparingInt(Task::startSeconds).thenComparingInt(Task::endSeconds))
@@ -67,9 +67,9 @@ final class OneThingAtATime implements Rule {
           if (task.startSeconds() < busy) {
             told.breach(
                 Finding.Rule.CUP_TWICE,
-                Told.place(task),
-                Told.minutes(task.startSeconds()),
-                Told.minutes(busy),
+                Findings.place(task),
+                Findings.minutes(task.startSeconds()),
+                Findings.minutes(busy),
                 "min",
                 new Mend(
                     task.pinned() ? Mend.Kind.RELEASE_PIN : Mend.Kind.MOVE_TASK,
@@ -80,7 +80,7 @@ final class OneThingAtATime implements Rule {
   }
 
   /** Who helps in another session does not help here. */
-  private static void elsewhere(Facts facts, Task task, int pair, Told told) {
+  private static void elsewhere(Facts facts, Task task, int pair, Findings told) {
     Instant start = facts.job().session().startsAtInstant();
     Instant from = start.plusSeconds(task.startSeconds());
     Instant to = start.plusSeconds(task.endSeconds());
@@ -90,8 +90,8 @@ final class OneThingAtATime implements Rule {
         double free = Duration.between(start, booking.to()).toSeconds();
         told.breach(
             Finding.Rule.HANDS_BOOKED,
-            Told.place(task),
-            Told.minutes(task.startSeconds()),
+            Findings.place(task),
+            Findings.minutes(task.startSeconds()),
             free / 60,
             "min",
             new Mend(Mend.Kind.MOVE_TASK, free, task.id()));

@@ -8,13 +8,13 @@ import calmpour.core.session.Arrangement;
 /** A task that was moved by hand is still one of the plan's. */
 final class PinsHold implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Arrangement.Pin pin : facts.job().session().arrangement().pins()) {
       if (facts.task(pin.taskId()).isEmpty()) {
         told.near(
             Finding.Rule.PIN_LOST,
             "task/" + pin.taskId(),
-            Told.minutes(pin.startSeconds()),
+            Findings.minutes(pin.startSeconds()),
             0,
             "min",
             new Mend(Mend.Kind.RELEASE_PIN, 0, pin.taskId()));

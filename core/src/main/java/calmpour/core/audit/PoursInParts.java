@@ -9,7 +9,7 @@ import calmpour.core.session.Job;
 /** Tells where one pour needs several cups because none holds it. */
 final class PoursInParts implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Batch batch : facts.plan().batches()) {
       for (Cup cup : batch.cups()) {
         for (Cup.Pour pour : cup.pours()) {

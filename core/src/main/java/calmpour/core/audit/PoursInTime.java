@@ -22,7 +22,7 @@ final class PoursInTime implements Rule {
   }
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     int margin = (int) Math.ceil(facts.job().session().habits().marginMinutes() * 60);
     List<Mend> tried = null;
     for (Batch batch : facts.plan().batches()) {
@@ -51,8 +51,8 @@ final class PoursInTime implements Rule {
           told.near(
               Finding.Rule.POUR_AFTER_WORKING_TIME,
               "cup/" + cup.id(),
-              Told.minutes(last),
-              Told.minutes(ends.earliestSeconds() - margin),
+              Findings.minutes(last),
+              Findings.minutes(ends.earliestSeconds() - margin),
               "min");
         }
       }
@@ -74,9 +74,9 @@ final class PoursInTime implements Rule {
     return new Finding(
         Finding.Severity.BREACH,
         Finding.Rule.POUR_AFTER_WORKING_TIME,
-        Told.place(task),
-        Told.minutes(task.endSeconds()),
-        Told.minutes(latest),
+        Findings.place(task),
+        Findings.minutes(task.endSeconds()),
+        Findings.minutes(latest),
         "min",
         mends);
   }

@@ -14,7 +14,7 @@ import java.util.List;
  */
 final class RightResin implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     Job job = facts.job();
     for (int i = 0; i < job.lines().size(); i++) {
       rated(job, i, told);
@@ -24,7 +24,7 @@ final class RightResin implements Rule {
             .flatMap(l -> l.levels().stream())
             .anyMatch(v -> job.in(v.resinId()).resin().kind() == ResinKind.COATING);
     if (coating) {
-      told.near(Finding.Rule.COATING_IN_A_MOULD, "resin", 1, 0, "", Told.open("resin"));
+      told.near(Finding.Rule.COATING_IN_A_MOULD, "resin", 1, 0, "", Findings.open("resin"));
     }
     int doubts = job.resins().stream().mapToInt(r -> LabelCheck.of(r.resin()).size()).sum();
     if (doubts > 0) {
@@ -33,7 +33,7 @@ final class RightResin implements Rule {
   }
 
   /** Depth that is poured in one go, against what the label allows. */
-  private static void rated(Job job, int which, Told told) {
+  private static void rated(Job job, int which, Findings told) {
     String place = "piece/" + which;
     Job.Line line = job.lines().get(which);
     int stages = line.levels().stream().mapToInt(Job.Level::stage).max().orElse(-1);
@@ -53,8 +53,8 @@ final class RightResin implements Rule {
             depth,
             facts.depthToMm(),
             "mm",
-            Told.openPiece(which),
-            Told.leaveOut(which));
+            Findings.openPiece(which),
+            Findings.leaveOut(which));
       }
       if (facts != null && facts.depthFromMm() != null && depth < facts.depthFromMm()) {
         told.note(Finding.Rule.THINNER_THAN_RATED, place, depth, facts.depthFromMm(), "mm");

@@ -4,5 +4,5 @@ import calmpour.core.plan.Facts;
 
 /** One thing that a plan may break or nearly break. */
 interface Rule {
-  void judge(Facts facts, Told told);
+  void judge(Facts facts, Findings told);
 }

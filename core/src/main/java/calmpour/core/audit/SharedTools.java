@@ -15,7 +15,7 @@ import java.util.Optional;
 /** Pot, box and lamp exist, hold what is put in, and serve one load at a time. */
 final class SharedTools implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Task task : facts.plan().tasks()) {
       boolean wants =
           switch (task.kind()) {
@@ -30,7 +30,7 @@ final class SharedTools implements Rule {
       if (tool.isEmpty()) {
         told.breach(
             Finding.Rule.NO_SUCH_TOOL,
-            Told.place(task),
+            Findings.place(task),
             0,
             1,
             "",
@@ -42,7 +42,7 @@ final class SharedTools implements Rule {
       if (holds != null && task.places() > holds) {
         told.breach(
             Finding.Rule.TOOL_OVERFULL,
-            Told.place(task),
+            Findings.place(task),
             task.places(),
             holds,
             "pieces",
@@ -52,12 +52,13 @@ final class SharedTools implements Rule {
           .ifPresent(until ->
               told.breach(
                   Finding.Rule.TOOL_TWICE,
-                  Told.place(task),
-                  Told.minutes(task.startSeconds()),
-                  Told.minutes(until),
+                  Findings.place(task),
+                  Findings.minutes(task.startSeconds()),
+                  Findings.minutes(until),
                   "min",
                   new Mend(
-                      Mend.Kind.OTHER_START, Math.ceil(Told.minutes(until - task.startSeconds()))),
+                      Mend.Kind.OTHER_START,
+                      Math.ceil(Findings.minutes(until - task.startSeconds()))),
                   new Mend(Mend.Kind.CURE_ON_BENCH, 0, task.id())));
     }
   }

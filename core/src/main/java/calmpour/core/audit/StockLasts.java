@@ -22,7 +22,7 @@ final class StockLasts implements Rule {
   private static final double HAIR_G = 1e-3;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     Map<String, Double> parts = new TreeMap<>();
     Map<String, Double> colourants = new TreeMap<>();
     for (Batch batch : facts.plan().batches()) {
@@ -68,15 +68,15 @@ final class StockLasts implements Rule {
     return part.lots().isEmpty() ? null : (Double) left;
   }
 
-  private static void runsShort(Told told, String place, double needs, @Nullable Double left) {
+  private static void runsShort(Findings told, String place, double needs, @Nullable Double left) {
     if (left != null && needs > left + HAIR_G) {
-      told.breach(Finding.Rule.STOCK_SHORT, place, needs, left, "g", Told.open(place));
+      told.breach(Finding.Rule.STOCK_SHORT, place, needs, left, "g", Findings.open(place));
     } else if (left != null && needs > NEAR * left) {
-      told.near(Finding.Rule.STOCK_SHORT, place, needs, left, "g", Told.open(place));
+      told.near(Finding.Rule.STOCK_SHORT, place, needs, left, "g", Findings.open(place));
     }
   }
 
-  private static void embeds(Facts facts, Told told) {
+  private static void embeds(Facts facts, Findings told) {
     Map<String, Integer> needs = new TreeMap<>();
     for (Job.Line line : facts.job().lines()) {
       for (Job.Level level : line.levels()) {
@@ -95,7 +95,12 @@ final class StockLasts implements Rule {
           String place = "embed/" + embed.id();
           if (embed.left() != null && wanted > embed.left()) {
             told.breach(
-                Finding.Rule.STOCK_SHORT, place, wanted, embed.left(), "pieces", Told.open(place));
+                Finding.Rule.STOCK_SHORT,
+                place,
+                wanted,
+                embed.left(),
+                "pieces",
+                Findings.open(place));
           }
         });
   }

@@ -13,14 +13,14 @@ import org.jspecify.annotations.Nullable;
 /** Nothing begins before what it waits for, and nothing that has a latest comes after it. */
 final class Waits implements Rule {
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     for (Task expected : facts.expected()) {
       facts.task(expected.id()).ifPresent(task -> judge(facts, expected, task, told));
     }
   }
 
   /** The worst of each kind is told; a task that waits for forty cavities is late once. */
-  private static void judge(Facts facts, Task expected, Task task, Told told) {
+  private static void judge(Facts facts, Task expected, Task task, Findings told) {
     Map<Lag.Why, Miss> early = new EnumMap<>(Lag.Why.class);
     Map<Lag.Why, Miss> late = new EnumMap<>(Lag.Why.class);
     Map<Lag.Why, Miss> near = new EnumMap<>(Lag.Why.class);
@@ -49,9 +49,9 @@ final class Waits implements Rule {
               Mend.Kind.MOVE_TASK, task.startSeconds() + (double) miss.limit - miss.at, task.id());
       told.breach(
           rule,
-          Told.place(task),
-          Told.minutes(miss.at),
-          Told.minutes(miss.limit),
+          Findings.place(task),
+          Findings.minutes(miss.at),
+          Findings.minutes(miss.limit),
           "min",
           task.pinned() ? new Mend(Mend.Kind.RELEASE_PIN, 0, task.id()) : later);
     });
@@ -72,7 +72,7 @@ final class Waits implements Rule {
    * @param margin how much earlier than its limit it had better be, s
    */
   private static void tooLate(
-      Lag.Why why, Miss miss, Task task, Finding.Severity severity, int margin, Told told) {
+      Lag.Why why, Miss miss, Task task, Finding.Severity severity, int margin, Findings told) {
     Finding.Rule rule = tooLate(why);
     if (rule == null) {
       return;
@@ -86,9 +86,9 @@ final class Waits implements Rule {
         new Finding(
             severity,
             rule,
-            Told.place(task),
-            Told.minutes(miss.at),
-            Told.minutes(miss.limit),
+            Findings.place(task),
+            Findings.minutes(miss.at),
+            Findings.minutes(miss.limit),
             "min",
             List.of(mend)));
   }

@@ -14,10 +14,10 @@ final class Warmth implements Rule {
   /** A room to cure in is at least this warm, and this much warmer than now (no source), °C. */
   private static final double WARM_ENOUGH_C = 24;
 
-  private static final double WARMER_C = 3;
+  private static final double WARMER_K = 3;
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     air(facts.job(), told);
     int unmet =
         facts.job().resins().stream()
@@ -29,7 +29,7 @@ final class Warmth implements Rule {
     layers(facts, told);
   }
 
-  private static void air(Job job, Told told) {
+  private static void air(Job job, Findings told) {
     Double humidity = job.session().room().humidityPercent();
     for (Job.ResinUse use : job.resins()) {
       boolean urethane = use.resin().kind() == ResinKind.POLYURETHANE;
@@ -49,7 +49,7 @@ final class Warmth implements Rule {
   }
 
   /** Whether any layer never gets hard: one line, however many pieces. */
-  private static void layers(Facts facts, Told told) {
+  private static void layers(Facts facts, Findings told) {
     List<Cup.LayerCure> known =
         facts.plan().batches().stream()
             .flatMap(b -> b.cups().stream())
@@ -58,7 +58,7 @@ final class Warmth implements Rule {
             .toList();
     if (known.stream().anyMatch(l -> l.fullCure() == null)) {
       double roomC = facts.job().session().room().temperatureC();
-      double warmer = Math.max(WARM_ENOUGH_C, roomC + WARMER_C);
+      double warmer = Math.max(WARM_ENOUGH_C, roomC + WARMER_K);
       told.near(
           Finding.Rule.NEVER_FULLY_CURED,
           "plan",

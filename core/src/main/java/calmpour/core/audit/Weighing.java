@@ -16,7 +16,7 @@ final class Weighing implements Rule {
   private static final double MUCH_MORE = 0.1;
 
   /** With the other way of measuring, where that makes less of the same need. */
-  private static void enlarged(Facts facts, Batch batch, double totalG, Told told) {
+  private static void enlarged(Facts facts, Batch batch, double totalG, Findings told) {
     String place = "batch/" + batch.number();
     Habits habits = facts.job().session().habits();
     boolean byWeight = batch.measured() == MixRatio.Basis.WEIGHT;
@@ -44,7 +44,7 @@ final class Weighing implements Rule {
   }
 
   @Override
-  public void judge(Facts facts, Told told) {
+  public void judge(Facts facts, Findings told) {
     Habits habits = facts.job().session().habits();
     for (Batch batch : facts.plan().batches()) {
       String place = "batch/" + batch.number();
@@ -58,11 +58,17 @@ final class Weighing implements Rule {
       double rounded = 100 * (1e-3 / a + 1e-3 / b);
       if (Math.abs(error) > habits.ratioTolerancePercent() + rounded) {
         told.breach(
-            Finding.Rule.RATIO_OFF, place, error, habits.ratioTolerancePercent(), "%", Told.ANEW);
+            Finding.Rule.RATIO_OFF,
+            place,
+            error,
+            habits.ratioTolerancePercent(),
+            "%",
+            Findings.ANEW);
       }
       Double largest = resin.largestBatchG();
       if (largest != null && a + b > largest + HAIR) {
-        told.breach(Finding.Rule.BATCH_TOO_LARGE, place, a + b, largest, "g", Told.ANOTHER_BATCH);
+        told.breach(
+            Finding.Rule.BATCH_TOO_LARGE, place, a + b, largest, "g", Findings.ANOTHER_BATCH);
       }
       if (a + b > batch.needG() * (1 + MUCH_MORE) + HAIR) {
         enlarged(facts, batch, a + b, told);
@@ -75,8 +81,8 @@ final class Weighing implements Rule {
             volume,
             batch.mixingCup().capacityMl(),
             "mL",
-            Told.ANOTHER_BATCH,
-            Told.open("cup/" + batch.mixingCup().id()));
+            Findings.ANOTHER_BATCH,
+            Findings.open("cup/" + batch.mixingCup().id()));
       }
     }
   }

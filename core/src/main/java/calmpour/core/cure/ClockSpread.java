@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class ClockSpread {
   private static final double BOTTLE = HalvingRule.LABEL_SPREAD / 2;
-  private static final double ROOM_C = HalvingRule.ROOM_SPREAD_C / 2;
+  private static final double ROOM_K = HalvingRule.ROOM_SPREAD_K / 2;
   private static final double NODE = Math.sqrt(3);
 
   /** Of nineteen in twenty. */
@@ -253,7 +253,7 @@ final class ClockSpread {
     return new Node(
         ClockPrior.chemistry(estimate.kind(), unknowns),
         cup ? null : targets(unknowns),
-        times * ROOM_C * direction[ROOM]);
+        times * ROOM_K * direction[ROOM]);
   }
 
   private Targets targets(double[] unknowns) {
@@ -287,7 +287,7 @@ final class ClockSpread {
         off[j] += root[i][j] * of[i];
       }
     }
-    off[ROOM] = ROOM_C * slope.get(ROOM);
+    off[ROOM] = ROOM_K * slope.get(ROOM);
     return off;
   }
 
@@ -347,7 +347,7 @@ final class ClockSpread {
     for (int i = 0; i < ALL; i++) {
       double[] there = mean.clone();
       // The hardness is at its end already where a resin is slow to get hard.
-      double step = i == ROOM ? ROOM_C : (i == ClockPrior.HARDNESS ? -STEP : STEP) * estimate.sd(i);
+      double step = i == ROOM ? ROOM_K : (i == ClockPrior.HARDNESS ? -STEP : STEP) * estimate.sd(i);
       if (i < ROOM) {
         there[i] += step;
       }

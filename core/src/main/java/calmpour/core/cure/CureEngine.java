@@ -104,7 +104,7 @@ public final class CureEngine {
    * @return minutes from the first contact; {@code minutes} when it is pourable all the while
    */
   double workingTime(BodyHistory history, double minutes) {
-    Double ends = run(history, minutes, true, new Watch(Until.THICK)).workingTimeEnds();
+    Double ends = run(history, minutes, true, new StepReader(Until.THICK)).workingTimeEnds();
     return ends == null ? minutes : ends;
   }
 
@@ -115,7 +115,7 @@ public final class CureEngine {
    *     happen then
    */
   Thickens thickens(BodyHistory history, double minutes) {
-    CureRun run = run(history, minutes, true, new Watch(Until.GEL));
+    CureRun run = run(history, minutes, true, new StepReader(Until.GEL));
     return new Thickens(
         run.workingTimeEnds() == null ? minutes : run.workingTimeEnds(),
         run.gels() == null ? minutes : run.gels());
@@ -130,10 +130,11 @@ public final class CureEngine {
   }
 
   private CureRun run(BodyHistory history, double minutes, boolean stopsWhenDone) {
-    return run(history, minutes, stopsWhenDone, new Watch(Until.ALL));
+    return run(history, minutes, stopsWhenDone, new StepReader(Until.ALL));
   }
 
-  private CureRun run(BodyHistory history, double minutes, boolean stopsWhenDone, Watch watch) {
+  private CureRun run(
+      BodyHistory history, double minutes, boolean stopsWhenDone, StepReader watch) {
     if (!(minutes > 0) || minutes > MOST_MINUTES) {
       throw new IllegalArgumentException(
           "CureEngine minutes (" + minutes + ") must be in (0, " + MOST_MINUTES + "]");
@@ -177,7 +178,7 @@ public final class CureEngine {
   }
 
   private ODEState integrate(
-      Body body, double from, double to, double[] state, Watch watch, boolean stopsWhenDone) {
+      Body body, double from, double to, double[] state, StepReader watch, boolean stopsWhenDone) {
     int cells = body.cells();
     double[] absolute = new double[body.getDimension()];
     double[] relative = new double[body.getDimension()];
@@ -198,7 +199,7 @@ public final class CureEngine {
   }
 
   /** Looks at every step for what happens inside it. */
-  private final class Watch implements ODEStepHandler {
+  private final class StepReader implements ODEStepHandler {
     private final List<CurvePoint> curve = new ArrayList<>();
     private @Nullable Body body;
     private @Nullable Double workingTimeEnds;
@@ -216,7 +217,7 @@ public final class CureEngine {
 
     private final Until until;
 
-    Watch(Until until) {
+    StepReader(Until until) {
       this.until = until;
     }
 

@@ -26,7 +26,7 @@ public final class HalvingRule implements CureModel {
   public static final double LABEL_SPREAD = 0.15;
 
   /** How far the room may be from what was said, °C. Starting value, no source. */
-  public static final double ROOM_SPREAD_C = 1.5;
+  public static final double ROOM_SPREAD_K = 1.5;
 
   /** The life at which a drawn thread holds. Assumed, no source. */
   private static final double THICK_LIFE = 1.2;
@@ -94,15 +94,15 @@ public final class HalvingRule implements CureModel {
     double warmer = body.last().surroundingsC() - meant;
     return new CureStates.Moment(
         at * Math.pow(2, -warmer / 10),
-        at * (1 - LABEL_SPREAD) * Math.pow(2, -(warmer + ROOM_SPREAD_C) / 10),
-        at * (1 + LABEL_SPREAD) * Math.pow(2, -(warmer - ROOM_SPREAD_C) / 10));
+        at * (1 - LABEL_SPREAD) * Math.pow(2, -(warmer + ROOM_SPREAD_K) / 10),
+        at * (1 + LABEL_SPREAD) * Math.pow(2, -(warmer - ROOM_SPREAD_K) / 10));
   }
 
   private static CureStates.Moment moment(ResinSystem resin, BodyHistory body, double life) {
     return new CureStates.Moment(
         reach(resin, body, life, 1, 0),
-        reach(resin, body, life, 1 - LABEL_SPREAD, ROOM_SPREAD_C),
-        reach(resin, body, life, 1 + LABEL_SPREAD, -ROOM_SPREAD_C));
+        reach(resin, body, life, 1 - LABEL_SPREAD, ROOM_SPREAD_K),
+        reach(resin, body, life, 1 + LABEL_SPREAD, -ROOM_SPREAD_K));
   }
 
   private static double reach(

@@ -9,13 +9,13 @@ import java.util.function.DoubleBinaryOperator;
  */
 public final class WorkingTimes {
   /** Of the grid, °C from what was said. */
-  private static final double[] ROOM_C = {-3, -1.5, 0, 1.5, 3};
+  private static final double[] ROOM_K = {-3, -1.5, 0, 1.5, 3};
 
   /** Of the grid, times the label's pot life. */
   private static final double[] LABEL = {0.5, 0.7, 1, 1.3, 1.8};
 
   /** Logarithms of minutes, a row a room. */
-  private final double[][] logMinutes = new double[ROOM_C.length][LABEL.length];
+  private final double[][] logMinutes = new double[ROOM_K.length][LABEL.length];
 
   private final double labelSd;
 
@@ -27,9 +27,9 @@ public final class WorkingTimes {
    */
   public static WorkingTimes of(DoubleBinaryOperator minutes, double labelSd) {
     WorkingTimes times = new WorkingTimes(labelSd);
-    for (int r = 0; r < ROOM_C.length; r++) {
+    for (int r = 0; r < ROOM_K.length; r++) {
       for (int l = 0; l < LABEL.length; l++) {
-        times.logMinutes[r][l] = Math.log(minutes.applyAsDouble(ROOM_C[r], LABEL[l]));
+        times.logMinutes[r][l] = Math.log(minutes.applyAsDouble(ROOM_K[r], LABEL[l]));
       }
     }
     return times;
@@ -51,11 +51,11 @@ public final class WorkingTimes {
    * @param labelFactor of the label's pot life, more than 0
    */
   public double minutes(double roomOffC, double labelFactor) {
-    double room = Math.clamp(roomOffC, ROOM_C[0], ROOM_C[ROOM_C.length - 1]);
+    double room = Math.clamp(roomOffC, ROOM_K[0], ROOM_K[ROOM_K.length - 1]);
     double label = Math.clamp(labelFactor, LABEL[0], LABEL[LABEL.length - 1]);
-    int r = cell(ROOM_C, room);
+    int r = cell(ROOM_K, room);
     int l = cell(LABEL, label);
-    double x = (room - ROOM_C[r]) / (ROOM_C[r + 1] - ROOM_C[r]);
+    double x = (room - ROOM_K[r]) / (ROOM_K[r + 1] - ROOM_K[r]);
     double y = Math.log(label / LABEL[l]) / Math.log(LABEL[l + 1] / LABEL[l]);
     double low = logMinutes[r][l] * (1 - y) + logMinutes[r][l + 1] * y;
     double high = logMinutes[r + 1][l] * (1 - y) + logMinutes[r + 1][l + 1] * y;

@@ -34,7 +34,7 @@ public record Comparison(
   /** Shorter than that is no difference on a bench, min. */
   private static final double ALIKE_MINUTES = 1;
 
-  private static final double STEP_C = 5;
+  private static final double STEP_K = 5;
 
   public static Comparison of(Tried first, Tried second) {
     CureStates a = first.cup().states();
@@ -56,7 +56,7 @@ public record Comparison(
     Double cool = null;
     if (hot == Hot.NEITHER && a.heat() != null && b.heat() != null) {
       double peak = Math.max(a.heat().peakC(), b.heat().peakC());
-      cool = STEP_C * (Math.floor(peak / STEP_C) + 1);
+      cool = STEP_K * (Math.floor(peak / STEP_K) + 1);
     }
     return new Comparison(first, second, lasts, minutes, hot, cool);
   }

@@ -15,7 +15,7 @@ import java.util.SplittableRandom;
  */
 final class Drawn {
   private static final double HANDS = Hands.UNCERTAIN / 2;
-  private static final double ROOM_C = HalvingRule.ROOM_SPREAD_C / 2;
+  private static final double ROOM_K = HalvingRule.ROOM_SPREAD_K / 2;
   private static final double LABEL = HalvingRule.LABEL_SPREAD / 2;
 
   /** Nobody is quicker than a third of what was said, and no label that far off. */
@@ -31,7 +31,7 @@ final class Drawn {
     this.seed = seed;
     SplittableRandom random = new SplittableRandom(seed);
     this.day = random.nextGaussian() * HANDS * Math.sqrt(0.5);
-    this.roomC = run.session().room().temperatureC() + random.nextGaussian() * ROOM_C;
+    this.roomC = run.session().room().temperatureC() + random.nextGaussian() * ROOM_K;
     this.labelTimes = Math.max(LEAST, 1 + random.nextGaussian() * LABEL);
     Workshop shelf = run.workshop();
     List<ResinSystem> resins = shelf.resins().stream().map(r -> r.ofPotLife(labelTimes)).toList();

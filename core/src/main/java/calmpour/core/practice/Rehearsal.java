@@ -1,7 +1,7 @@
 package calmpour.core.practice;
 
 import calmpour.core.run.Run;
-import calmpour.core.run.Runs;
+import calmpour.core.run.RunReader;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -14,13 +14,13 @@ import java.util.List;
 public final class Rehearsal {
   private final Exercise exercise;
   private final Run run;
-  private final Runs runs;
+  private final RunReader runs;
   private final Drawn drawn;
 
   /**
    * @param run the exercise's session, planned and begun
    */
-  public Rehearsal(Exercise exercise, Run run, Runs runs) {
+  public Rehearsal(Exercise exercise, Run run, RunReader runs) {
     this.exercise = exercise;
     this.run = run;
     this.runs = runs;
@@ -32,7 +32,7 @@ public final class Rehearsal {
    * @throws IllegalArgumentException when a choice is none of those that its mishap has
    */
   public Rehearsed play(List<Mishap.Choice> choices) {
-    return new Evening(exercise, run, drawn, runs, choices).play();
+    return new PlayedEvening(exercise, run, drawn, runs, choices).play();
   }
 
   Drawn drawn() {

@@ -50,7 +50,7 @@ record Follows(
    * @param batches with what is really in their cups, and what is really poured from them
    */
   static Map<String, Follows> all(
-      Bench bench, List<Batch> batches, CureModel cure, Underway rules) {
+      BenchMoment bench, List<Batch> batches, CureModel cure, Underway rules) {
     Map<String, Follows> cups = new LinkedHashMap<>();
     for (Batch batch : batches) {
       if (!bench.opened(batch)) {
@@ -63,16 +63,18 @@ record Follows(
     return cups;
   }
 
-  private static Follows of(Bench bench, CureModel cure, Underway rules, Batch batch, Cup cup) {
-    int met = bench.history.done.get(Bench.task(batch, Task.Kind.WEIGH_FIRST)).atSeconds();
+  private static Follows of(
+      BenchMoment bench, CureModel cure, Underway rules, Batch batch, Cup cup) {
+    int met = bench.history.done.get(BenchMoment.task(batch, Task.Kind.WEIGH_FIRST)).atSeconds();
     ResinSystem resin = bench.job.in(batch.resinId()).resin();
     BodyHistory said = rules.body(batch, cup);
-    BodyHistory body = Measured.inRoom(said, met, bench.roomC, bench.history.room);
+    BodyHistory body = LabelByReadings.inRoom(said, met, bench.roomC, bench.history.room);
     CureStates states = cure.states(resin, body);
     List<History.Reading> all = bench.history.warmth.getOrDefault(cup.id(), List.of());
-    List<Measured.Warmth> readings = new ArrayList<>();
+    List<LabelByReadings.Warmth> readings = new ArrayList<>();
     for (History.Reading reading : all.subList(Math.max(0, all.size() - READINGS), all.size())) {
-      readings.add(new Measured.Warmth((reading.atSeconds() - met) / 60.0, reading.temperatureC()));
+      readings.add(
+          new LabelByReadings.Warmth((reading.atSeconds() - met) / 60.0, reading.temperatureC()));
     }
     double factor = bench.labels.of(resin, body, readings);
     double times =
@@ -102,16 +104,18 @@ record Follows(
   private static double expected(
       CureModel cure, ResinSystem resin, BodyHistory body, double minutes) {
     Double warm =
-        cure.curve(resin, body).map(c -> Measured.temperature(c.curve(), minutes)).orElse(null);
+        cure.curve(resin, body)
+            .map(c -> LabelByReadings.temperature(c.curve(), minutes))
+            .orElse(null);
     return warm == null ? body.last().surroundingsC() : warm;
   }
 
   /** When it would thicken in the room of the plan, with the label as printed. */
   private static int asPlanned(
-      Bench bench, CureModel cure, ResinSystem resin, BodyHistory said, int met) {
+      BenchMoment bench, CureModel cure, ResinSystem resin, BodyHistory said, int met) {
     double plannedC = bench.run.session().room().temperatureC();
     BodyHistory planned =
-        Measured.inRoom(said, met, bench.roomC, List.of(new History.Reading(met, plannedC)));
+        LabelByReadings.inRoom(said, met, bench.roomC, List.of(new History.Reading(met, plannedC)));
     return after(met, cure.thickens(resin, planned).workingMinutes());
   }
 

@@ -15,7 +15,8 @@ final class LabelFactors {
   /** Cups that are looked at again; a few benches have no more. */
   private static final int MOST = 256;
 
-  private record Asked(ResinSystem resin, BodyHistory past, List<Measured.Warmth> readings) {}
+  private record Asked(
+      ResinSystem resin, BodyHistory past, List<LabelByReadings.Warmth> readings) {}
 
   private final CureModel cure;
   private final Memory<Asked, Double> known;
@@ -25,14 +26,14 @@ final class LabelFactors {
     this.known = helpers.memory("what thermometers said", MOST);
   }
 
-  /** See {@link Measured#labelFactor}. */
-  double of(ResinSystem resin, BodyHistory body, List<Measured.Warmth> readings) {
+  /** See {@link LabelByReadings#labelFactor}. */
+  double of(ResinSystem resin, BodyHistory body, List<LabelByReadings.Warmth> readings) {
     if (readings.isEmpty()) {
       return 1;
     }
-    BodyHistory past = Measured.until(body, readings.getLast().minutes());
+    BodyHistory past = LabelByReadings.until(body, readings.getLast().minutes());
     return known.of(
         new Asked(resin, past, List.copyOf(readings)),
-        asked -> Measured.labelFactor(cure, resin, past, readings));
+        asked -> LabelByReadings.labelFactor(cure, resin, past, readings));
   }
 }

@@ -9,12 +9,12 @@ import org.jspecify.annotations.Nullable;
 
 /** The rest as it was laid, and how the open cups follow. */
 final class Laid {
-  private final Bench bench;
+  private final BenchMoment bench;
   private final List<Task> tasks;
   private final Map<String, Follows> cups;
   private final Map<String, Task> byId = new HashMap<>();
 
-  Laid(Bench bench, List<Task> tasks, Map<String, Follows> cups) {
+  Laid(BenchMoment bench, List<Task> tasks, Map<String, Follows> cups) {
     this.bench = bench;
     this.tasks = tasks;
     this.cups = cups;
@@ -60,7 +60,7 @@ final class Laid {
     Map<String, Integer> spares = new HashMap<>();
     for (Follows cup : cups.values()) {
       for (Cup.Pour pour : cup.cup().pours()) {
-        Task task = byId.get(Bench.pourTask(pour));
+        Task task = byId.get(BenchMoment.pourTask(pour));
         if (task != null && bench.open(task.id())) {
           spares.put(task.id(), cup.thicksSeconds() - task.endSeconds());
         }

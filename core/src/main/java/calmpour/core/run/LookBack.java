@@ -20,7 +20,7 @@ final class LookBack {
   /** Nobody calls less than that late, or a room different. */
   private static final int LATE_SECONDS = 120;
 
-  private static final double ROOM_C = 1;
+  private static final double ROOM_K = 1;
 
   /** Of the stirring that was planned, the least that still counts as done. */
   private static final double STIRRED = 0.75;
@@ -30,11 +30,11 @@ final class LookBack {
 
   private static final Set<Task.Kind> EMBEDS = EnumSet.of(Task.Kind.EMBED, Task.Kind.LAY_EMBEDS);
 
-  private final Bench bench;
+  private final BenchMoment bench;
   private final Replan replan;
   private final List<AsRun.Deviation> deviations = new ArrayList<>();
 
-  LookBack(Bench bench, Replan replan) {
+  LookBack(BenchMoment bench, Replan replan) {
     this.bench = bench;
     this.replan = replan;
   }
@@ -74,9 +74,9 @@ final class LookBack {
         bench.account.inAG(batch.number()),
         bench.account.inBG(batch.number()),
         ratioErrorPercent(batch),
-        at(Bench.task(batch, Task.Kind.WEIGH_FIRST)),
-        bench.done(Bench.task(batch, Task.Kind.STIR))
-            ? (Integer) at(Bench.task(batch, Task.Kind.STIR))
+        at(BenchMoment.task(batch, Task.Kind.WEIGH_FIRST)),
+        bench.done(BenchMoment.task(batch, Task.Kind.STIR))
+            ? (Integer) at(BenchMoment.task(batch, Task.Kind.STIR))
             : null);
   }
 
@@ -88,7 +88,7 @@ final class LookBack {
   private @Nullable Double ratioErrorPercent(Batch batch) {
     double a = bench.account.inAG(batch.number());
     double b = bench.account.inBG(batch.number());
-    return bench.done(Bench.task(batch, Task.Kind.WEIGH_SECOND)) && a > 0 && b > 0
+    return bench.done(BenchMoment.task(batch, Task.Kind.WEIGH_SECOND)) && a > 0 && b > 0
         ? Rescue.of(
                 bench.job.in(batch.resinId()).resin(),
                 batch.totalG(),
@@ -112,7 +112,7 @@ final class LookBack {
   }
 
   private AsRun.PourIn pour(Cup cup, Cup.Pour pour) {
-    String task = Bench.pourTask(pour);
+    String task = BenchMoment.pourTask(pour);
     boolean poured = bench.done(task);
     Follows follows = replan.laid().cups().get(cup.id());
     AsRun.Outcome outcome =
@@ -144,7 +144,7 @@ final class LookBack {
   private void otherwise(Batch batch, List<AsRun.PourIn> pours) {
     String name = Integer.toString(batch.number());
     Double off = ratioErrorPercent(batch);
-    int both = at(Bench.task(batch, Task.Kind.WEIGH_SECOND));
+    int both = at(BenchMoment.task(batch, Task.Kind.WEIGH_SECOND));
     if (off != null && Math.abs(off) > bench.run.session().habits().ratioTolerancePercent()) {
       found(AsRun.Code.RATIO_OFF, name, off, both);
     }
@@ -153,7 +153,7 @@ final class LookBack {
         found(AsRun.Code.ADDED, part, grams, both);
       }
     });
-    String stir = Bench.task(batch, Task.Kind.STIR);
+    String stir = BenchMoment.task(batch, Task.Kind.STIR);
     Task planned =
         bench.run.plan().tasks().stream().filter(t -> t.id().equals(stir)).findFirst().orElse(null);
     if (planned != null && bench.done(stir)) {
@@ -206,7 +206,7 @@ final class LookBack {
     double saidC = bench.run.session().room().temperatureC();
     bench.history.room.stream()
         .max(Comparator.comparingDouble(r -> Math.abs(r.temperatureC() - saidC)))
-        .filter(r -> Math.abs(r.temperatureC() - saidC) > ROOM_C)
+        .filter(r -> Math.abs(r.temperatureC() - saidC) > ROOM_K)
         .ifPresent(r -> found(AsRun.Code.ROOM, null, r.temperatureC() - saidC, r.atSeconds()));
     for (Task task : bench.run.plan().tasks()) {
       if (EMBEDS.contains(task.kind()) && bench.history.givenUp.contains(task.id())) {

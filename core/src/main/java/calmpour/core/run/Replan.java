@@ -28,7 +28,7 @@ final class Replan {
   private static final Set<Task.Kind> KEEPS_ORDER =
       EnumSet.of(Task.Kind.GATHER, Task.Kind.EMBED, Task.Kind.LAY_EMBEDS);
 
-  private final Bench bench;
+  private final BenchMoment bench;
   private final CureModel cure;
   private final Map<String, Integer> blocks;
   private final Set<String> lost;
@@ -36,10 +36,10 @@ final class Replan {
   private final boolean reordered;
   private final Laid laid;
 
-  Replan(Bench bench, CureModel cure) {
+  Replan(BenchMoment bench, CureModel cure) {
     this.bench = bench;
     this.cure = cure;
-    this.blocks = Rest.blocks(bench.run.plan().tasks());
+    this.blocks = StillToDo.blocks(bench.run.plan().tasks());
     List<Task> planned = bench.run.plan().tasks();
     Set<String> givenUp = bench.history.givenUp;
     Laid asPlanned = laid(planned, givenUp);
@@ -96,11 +96,11 @@ final class Replan {
   }
 
   private Laid laid(List<Task> inOrder, Set<String> leftOut) {
-    List<Task> rough = Rest.lay(inOrder, leftOut, blocks, bench.history, bench.now, null);
+    List<Task> rough = StillToDo.lay(inOrder, leftOut, blocks, bench.history, bench.now, null);
     // What is not poured stays in its cup, and keeps it warm.
     List<Batch> really = bench.batches.stream().map(b -> pouring(b, leftOut)).toList();
     Underway rules = Underway.of(bench.job, cure, really, rough);
-    List<Task> tasks = Rest.lay(inOrder, leftOut, blocks, bench.history, bench.now, rules);
+    List<Task> tasks = StillToDo.lay(inOrder, leftOut, blocks, bench.history, bench.now, rules);
     return new Laid(bench, tasks, Follows.all(bench, really, cure, rules));
   }
 
@@ -109,7 +109,8 @@ final class Replan {
     for (Cup cup : batch.cups()) {
       List<Cup.Pour> pours =
           cup.pours().stream()
-              .filter(p -> bench.done(Bench.pourTask(p)) || !leftOut.contains(Bench.pourTask(p)))
+              .filter(p ->
+                  bench.done(BenchMoment.pourTask(p)) || !leftOut.contains(BenchMoment.pourTask(p)))
               .toList();
       cups.add(cup.holding(cup.contentG(), pours));
     }
@@ -125,8 +126,8 @@ final class Replan {
               || bench.history.thick.containsKey(cup.cup().id())
               || cup.hot();
       for (Cup.Pour pour : bench.pours(cup)) {
-        if (gone && bench.open(Bench.pourTask(pour))) {
-          lost.add(Bench.pourTask(pour));
+        if (gone && bench.open(BenchMoment.pourTask(pour))) {
+          lost.add(BenchMoment.pourTask(pour));
         }
       }
     }
@@ -140,10 +141,10 @@ final class Replan {
       for (Cup cup : batch.cups()) {
         for (Cup.Pour pour : cup.pours()) {
           boolean onNothing =
-              bench.open(Bench.pourTask(pour))
+              bench.open(BenchMoment.pourTask(pour))
                   && bench.below(pour).stream().anyMatch(b -> isMissing(b, lost));
           if (onNothing) {
-            all.add(Bench.pourTask(pour));
+            all.add(BenchMoment.pourTask(pour));
           }
         }
       }
@@ -153,7 +154,7 @@ final class Replan {
   }
 
   private boolean isMissing(Cup.Pour pour, Set<String> lost) {
-    String task = Bench.pourTask(pour);
+    String task = BenchMoment.pourTask(pour);
     return lost.contains(task) || (!bench.done(task) && bench.history.givenUp.contains(task));
   }
 
@@ -167,8 +168,8 @@ final class Replan {
           && !cup.pours().isEmpty()
           && cup.pours().stream()
               .allMatch(p ->
-                  lost.contains(Bench.pourTask(p))
-                      || bench.history.givenUp.contains(Bench.pourTask(p)))) {
+                  lost.contains(BenchMoment.pourTask(p))
+                      || bench.history.givenUp.contains(BenchMoment.pourTask(p)))) {
         useless.add(task.id());
       }
     }
@@ -212,7 +213,7 @@ final class Replan {
   private List<Task> upwards(List<Task> tasks) {
     Map<String, Cup.Pour> pours = new HashMap<>();
     bench.batches.forEach(
-        b -> b.cups().forEach(c -> c.pours().forEach(p -> pours.put(Bench.pourTask(p), p))));
+        b -> b.cups().forEach(c -> c.pours().forEach(p -> pours.put(BenchMoment.pourTask(p), p))));
     List<Task> left = new ArrayList<>(tasks);
     List<Task> order = new ArrayList<>();
     while (!left.isEmpty()) {
@@ -224,7 +225,7 @@ final class Replan {
                 Cup.Pour pour = pours.get(t.id());
                 return pour == null
                     || bench.below(pour).stream()
-                        .noneMatch(b -> waiting.contains(Bench.pourTask(b)));
+                        .noneMatch(b -> waiting.contains(BenchMoment.pourTask(b)));
               })
               .findFirst()
               .orElse(left.getFirst());
@@ -243,7 +244,7 @@ final class Replan {
     for (Follows cup : laid.cups().values()) {
       List<Salvage.Open> pours = new ArrayList<>();
       for (Cup.Pour pour : cup.cup().pours()) {
-        Task task = tasks.get(Bench.pourTask(pour));
+        Task task = tasks.get(BenchMoment.pourTask(pour));
         if (task != null && laid.has(task.id()) && bench.open(task.id())) {
           pours.add(new Salvage.Open(task.id(), task.takesSeconds()));
         }

@@ -14,11 +14,11 @@ import org.jspecify.annotations.Nullable;
 
 /** Puts a moment of a run into what is shown of it. */
 final class Telling {
-  private final Bench bench;
+  private final BenchMoment bench;
   private final Replan replan;
   private final Laid laid;
 
-  Telling(Bench bench, Replan replan) {
+  Telling(BenchMoment bench, Replan replan) {
     this.bench = bench;
     this.replan = replan;
     this.laid = replan.laid();
@@ -31,7 +31,8 @@ final class Telling {
             .filter(s -> s.hands() && s.status() == RunState.Status.TO_DO)
             .findFirst()
             .orElse(null);
-    boolean leaves = current != null && current.startSeconds() - bench.now >= Rest.LEAVES_SECONDS;
+    boolean leaves =
+        current != null && current.startSeconds() - bench.now >= StillToDo.LEAVES_SECONDS;
     Map<String, Task> planned = new HashMap<>();
     bench.run.plan().tasks().forEach(t -> planned.put(t.id(), t));
     int lastIs = Integer.MIN_VALUE;
@@ -150,7 +151,7 @@ final class Telling {
         yield cup == null
             ? null
             : cup.pours().stream()
-                .filter(p -> Bench.pourTask(p).equals(task.id()))
+                .filter(p -> BenchMoment.pourTask(p).equals(task.id()))
                 .map(Cup.Pour::massG)
                 .findFirst()
                 .orElse(null);
@@ -190,7 +191,7 @@ final class Telling {
               each.gelsSeconds(),
               each.aheadSeconds(),
               bench.account.leftG(each.cup().id()),
-              bench.pours(each).stream().noneMatch(p -> bench.open(Bench.pourTask(p))),
+              bench.pours(each).stream().noneMatch(p -> bench.open(BenchMoment.pourTask(p))),
               each.temperatureC(),
               each.expectedC(),
               each.hot()));
@@ -230,12 +231,12 @@ final class Telling {
       double grams = bench.account.leftG(each.cup().id());
       boolean pours =
           bench.pours(each).stream()
-              .map(Bench::pourTask)
+              .map(BenchMoment::pourTask)
               .anyMatch(t ->
                   bench.open(t) && !replan.lost().contains(t) && !replan.tooLate().contains(t));
       boolean any =
           bench.pours(each).stream()
-              .map(Bench::pourTask)
+              .map(BenchMoment::pourTask)
               .anyMatch(t -> !bench.open(t) || replan.lost().contains(t));
       if (grams <= 0 || pours || !any) {
         continue;

@@ -22,7 +22,7 @@ import java.util.List;
 /** An evening of two colours and a clear back, and a maker who tells what happens in it. */
 public abstract class Evening {
   static final EngineModel CURE = new EngineModel();
-  public static final Runs RUNS = new Runs(CURE);
+  public static final RunReader RUNS = new RunReader(CURE);
   static final Colour BLUE =
       new Colour("blue", "Harbour", "#335577", List.of(new Colour.Part("tint", 1.5)));
   static final Colour BROWN =

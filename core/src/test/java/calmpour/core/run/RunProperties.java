@@ -31,7 +31,7 @@ import net.jqwik.api.domains.DomainContext;
 class RunProperties {
   // The rule of thumb costs next to nothing; what is held here does not depend on the model.
   private static final HalvingRule CURE = new HalvingRule();
-  private static final Runs RUNS = new Runs(CURE);
+  private static final RunReader RUNS = new RunReader(CURE);
 
   private static Run run(RandomSessions.Case each) {
     Plan plan = Samples.planner(CURE).plan(each.session(), each.workshop());

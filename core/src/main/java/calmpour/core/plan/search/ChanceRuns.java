@@ -44,7 +44,7 @@ public final class ChanceRuns {
   /** Standard deviations. */
   private static final double HANDS = Hands.UNCERTAIN / 2;
 
-  private static final double ROOM_C = HalvingRule.ROOM_SPREAD_C / 2;
+  private static final double ROOM_K = HalvingRule.ROOM_SPREAD_K / 2;
 
   /** Nobody is quicker than a third of what was said, and no label that far off. */
   private static final double LEAST = 1.0 / 3;
@@ -95,7 +95,7 @@ public final class ChanceRuns {
     double[] labels = new double[resins.size()];
     for (int run = 0; run < count; run++) {
       double day = random.nextGaussian() * HANDS * Math.sqrt(0.5);
-      double room = random.nextGaussian() * ROOM_C;
+      double room = random.nextGaussian() * ROOM_K;
       for (int r = 0; r < labels.length; r++) {
         labels[r] = random.nextGaussian();
       }

@@ -11,16 +11,16 @@ import java.util.List;
  * How a run stands: what was done, where everything is, how every cup follows, and the rest planned
  * anew. Depends on nothing but its arguments, so that the same events always come to the same.
  */
-public final class Runs {
+public final class RunReader {
   private final CureModel cure;
   private final LabelFactors labels;
 
   /** For one thread. */
-  public Runs(CureModel cure) {
+  public RunReader(CureModel cure) {
     this(cure, Helpers.alone());
   }
 
-  public Runs(CureModel cure, Helpers helpers) {
+  public RunReader(CureModel cure, Helpers helpers) {
     this.cure = cure;
     this.labels = new LabelFactors(cure, helpers);
   }
@@ -30,7 +30,7 @@ public final class Runs {
    * @param now the moment that is looked at; of a run that is over its end
    */
   public RunState state(Run run, List<RunEvent> events, Instant now) {
-    Bench bench = new Bench(run, events, now, labels);
+    BenchMoment bench = new BenchMoment(run, events, now, labels);
     return new Telling(bench, new Replan(bench, cure)).state();
   }
 
@@ -41,19 +41,19 @@ public final class Runs {
    * @param now the moment from which it is looked at
    */
   public AsRun lookBack(Run run, List<RunEvent> events, Instant now) {
-    Bench bench = new Bench(run, events, now, labels);
+    BenchMoment bench = new BenchMoment(run, events, now, labels);
     return new LookBack(bench, new Replan(bench, cure)).asRun();
   }
 
   /** The curve of every cup of an opened batch, in the order of the batches. */
   public List<CupCurve> curves(Run run, List<RunEvent> events, Instant now) {
-    Bench bench = new Bench(run, events, now, labels);
+    BenchMoment bench = new BenchMoment(run, events, now, labels);
     Replan replan = new Replan(bench, cure);
     List<CupCurve> curves = new ArrayList<>();
     for (Follows each : replan.laid().cups().values()) {
       List<Double> poured =
           bench.pours(each).stream()
-              .map(Bench::pourTask)
+              .map(BenchMoment::pourTask)
               .filter(bench::done)
               .map(t -> (bench.history.done.get(t).atSeconds() - each.contactSeconds()) / 60.0)
               .sorted()

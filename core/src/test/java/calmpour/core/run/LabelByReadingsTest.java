@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
-class MeasuredTest {
+class LabelByReadingsTest {
   private static final EngineModel CURE = new EngineModel();
   private static final ResinSystem RESIN = Samples.resin(ResinKind.CASTING, 40, 100, 24, null);
 
@@ -33,12 +33,12 @@ class MeasuredTest {
       BodyHistory cup = tallCup(110, 24);
       List<CureRun.CurvePoint> curve =
           CURE.curve(RESIN.ofPotLife(truth), cup).orElseThrow().curve();
-      List<Measured.Warmth> readings = new ArrayList<>();
+      List<LabelByReadings.Warmth> readings = new ArrayList<>();
       for (double minute : new double[] {8, 12, 16, 20, 24, 28}) {
-        double warm = Measured.temperature(curve, minute);
-        readings.add(new Measured.Warmth(minute, warm + random.nextGaussian() * 0.5));
+        double warm = LabelByReadings.temperature(curve, minute);
+        readings.add(new LabelByReadings.Warmth(minute, warm + random.nextGaussian() * 0.5));
       }
-      assertThat(Measured.labelFactor(CURE, RESIN, cup, readings))
+      assertThat(LabelByReadings.labelFactor(CURE, RESIN, cup, readings))
           .as("a bottle of %s times its label", truth)
           .isCloseTo(truth, within(0.07));
     }
@@ -47,9 +47,11 @@ class MeasuredTest {
   @Test
   void aReadingThatSaysNothingLeavesTheLabelAlone() {
     BodyHistory cup = tallCup(110, 24);
-    assertThat(Measured.labelFactor(CURE, RESIN, cup, List.of())).isEqualTo(1);
+    assertThat(LabelByReadings.labelFactor(CURE, RESIN, cup, List.of())).isEqualTo(1);
     // After one minute every label is as warm as the room.
-    assertThat(Measured.labelFactor(CURE, RESIN, cup, List.of(new Measured.Warmth(1, 24.1))))
+    assertThat(
+            LabelByReadings.labelFactor(
+                CURE, RESIN, cup, List.of(new LabelByReadings.Warmth(1, 24.1))))
         .isCloseTo(1, within(0.03));
   }
 
@@ -64,12 +66,12 @@ class MeasuredTest {
     List<History.Reading> late =
         List.of(new History.Reading(0, 20), new History.Reading((int) (cool * 60 * 0.9), 28));
     List<History.Reading> early = List.of(new History.Reading(0, 20), new History.Reading(300, 28));
-    double nearlyCool = minutes(Measured.inRoom(cup, 0, 20, late));
-    double nearlyWarm = minutes(Measured.inRoom(cup, 0, 20, early));
+    double nearlyCool = minutes(LabelByReadings.inRoom(cup, 0, 20, late));
+    double nearlyWarm = minutes(LabelByReadings.inRoom(cup, 0, 20, early));
     // Warmed just before its end it is thinner for a while: it may even last a little longer.
     assertThat(nearlyCool).isCloseTo(cool, within((cool - warm) * 0.15));
     assertThat(nearlyWarm).isBetween(warm, nearlyCool);
-    assertThat(minutes(Measured.inRoom(cup, 0, 20, List.of()))).isEqualTo(cool);
+    assertThat(minutes(LabelByReadings.inRoom(cup, 0, 20, List.of()))).isEqualTo(cool);
   }
 
   private static double minutes(BodyHistory body) {

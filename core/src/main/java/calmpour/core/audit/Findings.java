@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** What the rules have found so far. */
-final class Told {
+final class Findings {
   private final List<Finding> findings = new ArrayList<>();
 
   List<Finding> findings() {

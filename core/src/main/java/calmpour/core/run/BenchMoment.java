@@ -14,7 +14,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** One moment of a run: what happened until then and where everything is. */
-final class Bench {
+final class BenchMoment {
   final Run run;
   final History history;
 
@@ -33,7 +33,7 @@ final class Bench {
 
   private final Map<String, Cup> cups = new HashMap<>();
 
-  Bench(Run run, List<RunEvent> events, Instant at, LabelFactors labels) {
+  BenchMoment(Run run, List<RunEvent> events, Instant at, LabelFactors labels) {
     this.labels = labels;
     this.run = run;
     this.history = History.of(run, events);

@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * the rest follows as soon as hands and waits allow, in the order it stands in. Work that was
  * planned for another time of day stays there unless what it waits for comes later.
  */
-final class Rest {
+final class StillToDo {
   /** Hands that have nothing to do for so long have left the bench, s. */
   static final int LEAVES_SECONDS = 1_800;
 
@@ -38,7 +38,7 @@ final class Rest {
   private final Map<String, Task> laid = new LinkedHashMap<>();
   private final int[] free = {0, 0};
 
-  private Rest(History history, int now, @Nullable Underway rules) {
+  private StillToDo(History history, int now, @Nullable Underway rules) {
     this.history = history;
     this.now = now;
     this.rules = rules;
@@ -58,7 +58,7 @@ final class Rest {
       History history,
       int now,
       @Nullable Underway rules) {
-    Rest rest = new Rest(history, now, rules);
+    StillToDo rest = new StillToDo(history, now, rules);
     rest.done(inOrder);
     Map<String, Task> open = new LinkedHashMap<>();
     for (Task task : inOrder) {

@@ -11,9 +11,9 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** What thermometers say of a body of resin, beside what was expected of it. */
-final class Measured {
+final class LabelByReadings {
   /** How near an infrared thermometer reads a cup's mix, K; one standard deviation, no source. */
-  private static final double READS_C = 0.7;
+  private static final double READS_K = 0.7;
 
   /** Half of what "±" means for a label, as in the chance of a plan. */
   private static final double LABEL = HalvingRule.LABEL_SPREAD / 2;
@@ -32,7 +32,7 @@ final class Measured {
    */
   record Warmth(double minutes, double temperatureC) {}
 
-  private Measured() {}
+  private LabelByReadings() {}
 
   /**
    * A body in the room as it was measured: each reading counts until the next one.
@@ -121,7 +121,7 @@ final class Measured {
       for (Warmth reading : readings) {
         Double expected = temperature(run.get().curve(), reading.minutes());
         if (expected != null) {
-          cost += Math.pow((reading.temperatureC() - expected) / READS_C, 2);
+          cost += Math.pow((reading.temperatureC() - expected) / READS_K, 2);
         }
       }
       if (cost < least) {

@@ -7,8 +7,8 @@ import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunReader;
 import calmpour.core.run.RunState;
-import calmpour.core.run.Runs;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -22,7 +22,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** One evening, from its first step on. */
-final class Evening {
+final class PlayedEvening {
   /** What a hand needs to add to a cup that is already on the scale, s. */
   private static final int ADDING_SECONDS = 60;
 
@@ -40,7 +40,7 @@ final class Evening {
   private final Run run;
   private final EveningPlan plan;
   private final Drawn drawn;
-  private final Runs runs;
+  private final RunReader runs;
   private final List<Mishap.Choice> choices;
 
   /** What the bench knows. */
@@ -68,7 +68,8 @@ final class Evening {
    * @param drawn what is really so
    * @param choices what was done about the mishaps, in order
    */
-  Evening(Exercise exercise, Run run, Drawn drawn, Runs runs, List<Mishap.Choice> choices) {
+  PlayedEvening(
+      Exercise exercise, Run run, Drawn drawn, RunReader runs, List<Mishap.Choice> choices) {
     this.exercise = exercise;
     this.run = run;
     this.plan = new EveningPlan(run);
