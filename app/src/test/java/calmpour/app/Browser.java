@@ -4,11 +4,16 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Request;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.net.URI;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /** Headless Chromium, watched: what leaves the machine or fails in a page is remembered. */
@@ -19,6 +24,11 @@ final class Browser implements AutoCloseable {
   private final com.microsoft.playwright.Browser browser;
   private final List<String> complaints = new ArrayList<>();
   private final List<BrowserContext> contexts = new ArrayList<>();
+  private final Map<Page, Set<Request>> asked = new HashMap<>();
+
+  private static final int LOOK_MS = 60;
+  private static final int CALM_LOOKS = 4;
+  private static final int MOST_LOOKS = 600;
 
   /** One for all tests of a JVM; it ends with it. */
   static synchronized Browser shared() {
@@ -57,6 +67,8 @@ final class Browser implements AutoCloseable {
             new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setTimezoneId("Europe/London")
+                // Nothing waits for a fade; what moves is painted without a graphics card here.
+                .setReducedMotion(ReducedMotion.REDUCE)
                 .setLocale("en-GB"));
     contexts.add(context);
     Page page = context.newPage();
@@ -67,6 +79,11 @@ final class Browser implements AutoCloseable {
         complaints.add("left the machine: " + request.url());
       }
     });
+    Set<Request> underWay = ConcurrentHashMap.newKeySet();
+    asked.put(page, underWay);
+    page.onRequest(underWay::add);
+    page.onRequestFinished(underWay::remove);
+    page.onRequestFailed(underWay::remove);
     page.onPageError(error -> complaints.add("page error: " + error));
     page.onResponse(response -> {
       if (response.status() >= 500) {
@@ -81,10 +98,22 @@ final class Browser implements AutoCloseable {
     return complaints;
   }
 
+  /** Waits until a page has had its answers for a moment; a stream of events does not count. */
+  void quiet(Page page) {
+    int calm = 0;
+    for (int i = 0; i < MOST_LOOKS && calm < CALM_LOOKS; i++) {
+      page.waitForTimeout(LOOK_MS);
+      boolean waits =
+          asked.get(page).stream().anyMatch(r -> !"eventsource".equals(r.resourceType()));
+      calm = waits ? 0 : calm + 1;
+    }
+  }
+
   /** Closes every page: what is still open goes on asking the server. */
   List<String> done() {
     contexts.forEach(BrowserContext::close);
     contexts.clear();
+    asked.clear();
     List<String> all = List.copyOf(complaints);
     complaints.clear();
     return all;

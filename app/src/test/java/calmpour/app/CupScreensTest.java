@@ -7,7 +7,6 @@ import static calmpour.app.Seen.group;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -128,9 +127,16 @@ class CupScreensTest extends DemoScreens {
     one.click();
     one.click();
     assertThat(tally).containsText("2 drops more");
-    for (int i = 0; i < 80; i++) {
-      one.click();
-    }
+    // As fast as a screen can be tapped.
+    one.evaluate(
+        """
+        async (key) => {
+          for (let i = 0; i < 80; i++) {
+            key.click();
+            await new Promise((next) => requestAnimationFrame(next));
+          }
+        }
+        """);
     assertThat(tally).containsText("Too much: ");
     assertThat(tally).containsText("Over the limit.");
   }
@@ -186,10 +192,6 @@ class CupScreensTest extends DemoScreens {
     Page page = pantry("Open", width);
     button(page, "Open the Lichen cup").click();
     button(page, "Stronger").waitFor();
-    Object beyond = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
-    assertThat(((Number) beyond).intValue()).isNotPositive();
-    assertThat(new AxeBuilder(page).analyze().getViolations())
-        .extracting(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
-        .isEmpty();
+    Seen.readable(page, "an open cup at " + width);
   }
 }

@@ -6,7 +6,6 @@ import static calmpour.app.Seen.group;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -209,8 +208,6 @@ class DesignScreensTest extends DemoScreens {
   @ValueSource(ints = {390, 768, 1280})
   void theDesignFitsItsWidthAndPassesTheAccessibilityRules(int width) {
     Page page = opened("Measured " + width, width);
-    Object beyond = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
-    assertThat(((Number) beyond).intValue()).isNotPositive();
-    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    Seen.readable(page, "a design at " + width);
   }
 }

@@ -391,7 +391,10 @@ class PourScreensTest extends DemoScreens {
     button(page, "Set to 3.5 bar").click();
     type(page, "2.5");
     assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+    page.waitForTimeout(SLEEVE_MS);
+    String before = heading(page).textContent();
     large(page).click();
+    assertThat(heading(page)).not().hasText(before);
     page.navigate(demo.url("/#/pour/" + run + "/record"));
     Locator log = page.getByRole(AriaRole.REGION, named("Pressure pot"));
     assertThat(log).containsText("rated 3 bar");

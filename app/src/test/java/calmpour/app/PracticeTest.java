@@ -4,8 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -250,11 +248,6 @@ class PracticeTest extends DemoScreens {
   void practiceFitsItsWidthAndPassesTheAccessibilityRules(int width) {
     Page page = practice(width);
     in(set(page, "The first"), "Rest, lamp, colour, damp…").click();
-    Object beyond = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
-    assertThat(((Number) beyond).intValue()).isNotPositive();
-    List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
-    assertThat(violations)
-        .extracting(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
-        .isEmpty();
+    Seen.readable(page, "Practice at " + width);
   }
 }

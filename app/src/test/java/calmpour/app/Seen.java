@@ -1,12 +1,39 @@
 package calmpour.app;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.args.AxeRunOptions;
+import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 
 /** What a maker sees on a page: keys, fields, groups, by their names. */
 final class Seen {
   private Seen() {}
+
+  /** Fits its width and passes the rules of accessibility. */
+  static void readable(Page page, String which) {
+    Object beyond = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+    assertThat(((Number) beyond).intValue()).as(which + " is too wide").isNotPositive();
+    assertThat(broken(page)).as(which).isEmpty();
+  }
+
+  /**
+   * Rules of accessibility that a page breaks, each with the first place where it does.
+   *
+   * <p>Run in the page itself: there are no frames here, and the other way of asking, which carries
+   * all that was right as well from one page into another, takes four times as long.
+   */
+  private static List<String> broken(Page page) {
+    AxeRunOptions options = new AxeRunOptions();
+    options.setResultTypes(List.of("violations"));
+    return new AxeBuilder(page)
+        .options(options).setLegacyMode(true).analyze().getViolations().stream()
+            .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+            .toList();
+  }
 
   static Locator button(Page page, String name) {
     return page.getByRole(
