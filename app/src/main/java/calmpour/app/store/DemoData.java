@@ -3,12 +3,14 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.SEEDING;
 
 import calmpour.app.format.mesh.MeshFiles;
+import calmpour.core.check.InvalidValuesException;
 import calmpour.core.design.Design;
 import calmpour.core.mould.MeshShape;
 import calmpour.core.mould.mesh.MeshMend;
 import calmpour.core.mould.mesh.MeshSlicer;
 import calmpour.core.mould.mesh.TriangleMesh;
 import calmpour.core.plan.Planner;
+import calmpour.core.plan.WorkedPlan;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.io.IOException;
@@ -21,6 +23,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import org.jooq.DSLContext;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
@@ -41,6 +44,8 @@ public class DemoData implements ApplicationRunner {
 
   /** A session of the past two weeks. */
   record Past(int daysAgo, Session session) {}
+
+  private static final SessionStore.Kept NO_PLAN_YET = new SessionStore.Kept(null, null);
 
   private final boolean wanted;
   private final DSLContext db;
@@ -72,9 +77,52 @@ public class DemoData implements ApplicationRunner {
 
   @Override
   public void run(ApplicationArguments args) {
-    if (!wanted || db.fetchExists(SEEDING, SEEDING.WHAT.eq("demo"))) {
+    if (!wanted) {
       return;
     }
+    if (!db.fetchExists(SEEDING, SEEDING.WHAT.eq("demo"))) {
+      seed();
+    }
+    if (!db.fetchExists(SEEDING, SEEDING.WHAT.eq("demo plans"))) {
+      planBehindTheStart();
+    }
+  }
+
+  /** A plan takes longer than everything else here; the page comes up meanwhile. */
+  private void planBehindTheStart() {
+    CompletableFuture<Void> done = new CompletableFuture<>();
+    sessions.after(done);
+    Thread.ofPlatform()
+        .daemon()
+        .name("demo plans")
+        .start(() -> {
+          try {
+            Workshop workshop = shelf.workshop();
+            sessions.unplanned().forEach(id -> sessions.read(id).ifPresent(s -> plan(s, workshop)));
+            seeded("demo plans");
+          } finally {
+            done.complete(null);
+          }
+        });
+  }
+
+  private void plan(SavedSession saved, Workshop workshop) {
+    try {
+      WorkedPlan worked = planner.work(saved.session(), workshop);
+      sessions.plan(saved.id(), new SessionStore.Kept(worked.job().used(), worked.plan()));
+    } catch (InvalidValuesException cannotBePlanned) {
+      // Stays without a plan, as it would when somebody kept it.
+    }
+  }
+
+  private void seeded(String what) {
+    db.insertInto(SEEDING)
+        .set(SEEDING.WHAT, what)
+        .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
+        .execute();
+  }
+
+  private void seed() {
     db.transaction(transaction -> {
       Workshop workshop = workshop();
       workshop.moulds().forEach(m -> shelf.put(ShelfKind.MOULD, m));
@@ -92,27 +140,15 @@ public class DemoData implements ApplicationRunner {
         meshes.keep(modelId(model), model, bytes("models/" + model));
       }
       for (Past past : read("past", Past[].class)) {
-        create(past.session().withStartsAt(ago(past)), workshop);
+        sessions.create(past.session().withStartsAt(ago(past)), NO_PLAN_YET);
       }
       for (int s = 0; s < SESSIONS.size(); s++) {
         Session session = read("sessions/" + SESSIONS.get(s), Session.class);
         // One pair of hands: a session a day, the last one named on the next Saturday.
-        create(nextSaturday(session, SESSIONS.size() - 1 - s), workshop);
+        sessions.create(nextSaturday(session, SESSIONS.size() - 1 - s), NO_PLAN_YET);
       }
-      transaction
-          .dsl()
-          .insertInto(SEEDING)
-          .set(SEEDING.WHAT, "demo")
-          .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
-          .execute();
+      seeded("demo");
     });
-  }
-
-  private void create(Session session, Workshop workshop) {
-    sessions.create(
-        session,
-        new SessionStore.Kept(
-            Planner.snapshot(session, workshop), planner.plan(session, workshop)));
   }
 
   private LocalDateTime ago(Past past) {

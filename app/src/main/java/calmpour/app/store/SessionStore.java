@@ -12,6 +12,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -48,8 +49,35 @@ public class SessionStore {
       boolean justMix,
       OffsetDateTime changedAt) {}
 
+  private volatile CompletableFuture<Void> complete = CompletableFuture.completedFuture(null);
+
+  /** Nobody reads a session before this is done: something is still being put to them. */
+  void after(CompletableFuture<Void> done) {
+    complete = done;
+  }
+
+  /** What can be planned and was kept without a plan. */
+  List<String> unplanned() {
+    return db.select(SAVED_SESSION.ID)
+        .from(SAVED_SESSION)
+        .where(SAVED_SESSION.PLAN.isNull())
+        .orderBy(SAVED_SESSION.CHANGED_AT)
+        .fetch(SAVED_SESSION.ID);
+  }
+
+  /** Puts a plan to a session that was kept without one; it is as old as it was. */
+  void plan(String id, Kept kept) {
+    db.update(SAVED_SESSION)
+        .set(SAVED_SESSION.RESIN_G, kept.plan == null ? null : kept.plan.totals().resinG())
+        .set(SAVED_SESSION.SNAPSHOT, kept.snapshot == null ? null : formats.write(kept.snapshot))
+        .set(SAVED_SESSION.PLAN, kept.plan == null ? null : formats.write(kept.plan))
+        .where(SAVED_SESSION.ID.eq(id), SAVED_SESSION.PLAN.isNull())
+        .execute();
+  }
+
   /** The newest first. */
   public List<SessionLine> lines() {
+    complete.join();
     return db.select(
             SAVED_SESSION.ID,
             SAVED_SESSION.NAME,
@@ -77,6 +105,12 @@ public class SessionStore {
    * @throws UnreadableDocumentException where it is kept and cannot be read
    */
   public Optional<SavedSession> find(String id) {
+    complete.join();
+    return read(id);
+  }
+
+  /** The same at once. */
+  Optional<SavedSession> read(String id) {
     return db.selectFrom(SAVED_SESSION)
         .where(SAVED_SESSION.ID.eq(id))
         .fetchOptional()

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
  * The audit and a workshop that carries the plan out, written apart from each other, find the same
  * breaches: none missed, none invented.
  */
+@Tag("slow")
 class AgreementTest {
   /** Whole seconds are rounded in several places; so near to a limit either may be right, s. */
   private static final double EITHER_S = 3;

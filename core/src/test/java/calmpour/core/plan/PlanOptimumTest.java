@@ -37,6 +37,7 @@ import org.junit.jupiter.api.Test;
  * kinds of cup, one pair of hands. Batches first, then waste in steps of 5 g, then time to spare up
  * to ten minutes, then the earliest end of the last pour.
  */
+@Tag("slow")
 class PlanOptimumTest {
   private static final PieceWork NO_LOOKS =
       new PieceWork(

@@ -26,9 +26,11 @@ import java.util.stream.IntStream;
 import net.jqwik.api.Assume;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.domains.Domain;
 
 /** What has to hold for every session. */
+@Tag("slow")
 @Domain(RandomSessions.class)
 class PlannerProperties {
   private final Planner planner = Samples.planner();

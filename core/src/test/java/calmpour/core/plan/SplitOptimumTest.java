@@ -36,6 +36,7 @@ import org.junit.jupiter.api.Test;
  * residue stays; with that and the overage it may not pass its room less the headroom, nor the most
  * that one cup may hold for its heat. Fewest cups first, least waste next.
  */
+@Tag("slow")
 class SplitOptimumTest {
   /** Weights of the solver are whole numbers: shares in ten-thousandths, masses in mg. */
   private static final long SHARE = 10_000;

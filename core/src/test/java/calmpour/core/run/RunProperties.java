@@ -22,10 +22,12 @@ import java.util.Random;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.domains.Domain;
 import net.jqwik.api.domains.DomainContext;
 
 /** Whatever is told of a run, in whatever order, some things always hold. */
+@Tag("slow")
 @Domain(RandomSessions.class)
 @Domain(DomainContext.Global.class)
 class RunProperties {
