@@ -118,7 +118,8 @@ public final class Planner {
     return new Sensitivity(session, workshop, plans).weigh();
   }
 
-  private WorkedPlan unjudged(Job job, Watch watch) {
+  /** The same before it is judged: for whoever asks for its numbers alone. */
+  public WorkedPlan unjudged(Job job, Watch watch) {
     return WorkedPlan.of(job, cure, course(job, watch), Recorder.off());
   }
 

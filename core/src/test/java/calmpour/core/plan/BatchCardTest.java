@@ -11,7 +11,6 @@ import calmpour.core.plan.bench.BatchCard;
 import calmpour.core.plan.bench.Fillers;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
-import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
@@ -30,10 +29,9 @@ class BatchCardTest {
   /** Reading the card aloud at the scale gives the batch of the plan, in the plan's order. */
   @Property(tries = 80, seed = "20261123")
   void theCardIsThePlanReadAloud(@ForAll RandomSessions.Case given) {
-    Plan plan = planner.plan(given.session(), given.workshop());
-    for (Batch batch : plan.batches()) {
-      BatchCard card =
-          planner.work(given.session(), given.workshop()).card(batch.number()).orElseThrow();
+    WorkedPlan worked = planner.work(given.session(), given.workshop());
+    for (Batch batch : worked.plan().batches()) {
+      BatchCard card = worked.card(batch.number()).orElseThrow();
       double shows = 0;
       int before = 0;
       double split = 0;
@@ -63,7 +61,7 @@ class BatchCardTest {
         assertThat(left.leftMl()).isPositive();
       }
     }
-    assertThat(planner.work(given.session(), given.workshop()).card(0)).isEmpty();
+    assertThat(worked.card(0)).isEmpty();
   }
 
   private static double tinted(Batch batch) {

@@ -248,7 +248,7 @@ class PlannerProperties {
   @Property(tries = 60, seed = "20261123")
   void everyNumberOfThePlanCanBeOpenedAndIsTheSameNumber(@ForAll RandomSessions.Case given) {
     WorkedPlan worked =
-        planner.work(Resolution.of(given.session(), given.workshop()), tried -> tried < 6);
+        planner.unjudged(Resolution.of(given.session(), given.workshop()), tried -> tried < 6);
     Plan plan = worked.plan();
     for (Batch batch : plan.batches()) {
       String at = "batch/" + batch.number();
