@@ -346,9 +346,12 @@ function Grip(props: GripProps) {
       aria-valuetext={words}
       style={{ cursor: "ns-resize", touchAction: "none" }}
       onPointerDown={(e) => {
-        dragging.current = true;
-        e.currentTarget.setPointerCapture(e.pointerId);
+        if (e.button === 0) {
+          dragging.current = true;
+          e.currentTarget.setPointerCapture(e.pointerId);
+        }
       }}
+      onPointerCancel={() => (dragging.current = false)}
       onPointerMove={(e) => dragging.current && to(props.toMm(e))}
       onPointerUp={() => (dragging.current = false)}
       onKeyDown={onKeyDown}

@@ -25,6 +25,10 @@ export function useTaskDrag(
   const to = (seconds: number) => onMove(Math.max(0, Math.round(seconds / STEP) * STEP));
   return {
     onPointerDown: (event: PointerEvent<SVGElement>) => {
+      // The other keys of a mouse open menus; they move nothing.
+      if (event.button !== 0) {
+        return;
+      }
       dragging.current = { fromPx: event.clientX, fromSeconds: startSeconds };
       event.currentTarget.setPointerCapture(event.pointerId);
     },
@@ -34,6 +38,13 @@ export function useTaskDrag(
       if (from && Math.abs(event.clientX - from.fromPx) > 3) {
         to(from.fromSeconds + (event.clientX - from.fromPx) * secondsPerPx);
       }
+    },
+    // A call comes in, a palm lands on the screen: it stays where it was.
+    onPointerCancel: () => {
+      if (dragging.current) {
+        onMove(dragging.current.fromSeconds);
+      }
+      dragging.current = null;
     },
     onPointerUp: (event: PointerEvent<SVGElement>) => {
       dragging.current = null;

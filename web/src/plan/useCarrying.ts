@@ -52,6 +52,7 @@ export function useCarrying(onDrop: (what: Carried, over: string) => void) {
       },
       onPointerCancel: () => {
         begun.current = null;
+        carried.current = false;
         setCarrying(null);
       },
       // The click that ends a drag is none.

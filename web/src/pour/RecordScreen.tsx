@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useCallback, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
+import { clockNow, clockOf } from "./useRun";
 import {
   api,
   ask,
@@ -47,12 +48,14 @@ function Record({ looked, onChanged }: { looked: LookedBack; onChanged: () => vo
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [said, setSaid] = useState("");
   const at = (seconds: number) => clockTime(begun, seconds, session.zoneId);
+  // A screen may lie open for days: what is told happened when it was told.
+  const clock = useMemo(() => clockOf(looked), [looked]);
   const tell = async (happened: Omit<RunEvent, "id" | "at" | "codes"> & { codes?: string[] }) => {
     const event: RunEvent = {
       codes: [],
       ...happened,
       id: crypto.randomUUID(),
-      at: looked.now,
+      at: new Date(clockNow(clock)).toISOString(),
     };
     const answer = await ask(
       api.POST("/api/runs/{id}/events", { params: { path: { id } }, body: { events: [event] } }),

@@ -43,7 +43,8 @@ const MOST_AT_ONCE = 200;
 /** Nobody told anything for so long: the line is broken, ms. */
 const SILENT_MS = 25_000;
 
-function clockOf(stands: StandsNow): WallClock {
+/** The clock of the server as it was told, going on from now. */
+export function clockOf(stands: { now: string; speed: number }): WallClock {
   return { told: Date.parse(stands.now), at: performance.now(), speed: stands.speed };
 }
 

@@ -21,9 +21,11 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The server: one process on this machine, serving one workshop. */
 @SpringBootApplication
+@EnableScheduling
 public class App {
   /**
    * Of a run every second is another history of every cup: what is not asked for within one look is

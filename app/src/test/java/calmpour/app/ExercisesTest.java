@@ -100,7 +100,7 @@ class ExercisesTest {
   void whatIsNoChoiceIsRefusedInWords() {
     Answer wrong = empty.post(ALL + "/one-knob/play", Map.of("choices", List.of("PRESS_IT_IN")));
     assertThat(wrong.status()).isEqualTo(422);
-    assertThat(wrong.error(0).get("field").asString()).isEqualTo("choices");
+    assertThat(wrong.error(0).get("field").asString()).isEqualTo("choices[0]");
     assertThat(wrong.error(0).get("message").asString()).contains("PRESS_IT_IN");
     assertThat(empty.post(ALL + "/one-knob/play", Map.of("choices", List.of("SING"))).status())
         .isEqualTo(422);

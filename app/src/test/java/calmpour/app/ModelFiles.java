@@ -8,6 +8,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
@@ -71,6 +72,11 @@ final class ModelFiles {
   }
 
   static byte[] threeMf(TriangleMesh mesh, String unit, String item) {
+    return zipped("3D/3dmodel.model", model(mesh, unit, item));
+  }
+
+  /** The XML of a 3MF. */
+  static byte[] model(TriangleMesh mesh, String unit, String item) {
     StringBuilder xml = new StringBuilder("<?xml version=\"1.0\" encoding=\"UTF-8\"?>");
     xml.append("<model unit=\"").append(unit);
     xml.append("\"><resources><object id=\"7\"><mesh><vertices>");
@@ -95,14 +101,20 @@ final class ModelFiles {
     }
     xml.append("</vertices><triangles>").append(faces).append("</triangles></mesh></object>");
     xml.append("</resources><build>").append(item).append("</build></model>");
-    return zipped("3D/3dmodel.model", xml.toString().getBytes(StandardCharsets.UTF_8));
+    return xml.toString().getBytes(StandardCharsets.UTF_8);
   }
 
   static byte[] zipped(String name, byte[] content) {
+    return zipped(Map.of(name, content));
+  }
+
+  static byte[] zipped(Map<String, byte[]> entries) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(out)) {
-      zip.putNextEntry(new ZipEntry(name));
-      zip.write(content);
+      for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
+        zip.putNextEntry(new ZipEntry(entry.getKey()));
+        zip.write(entry.getValue());
+      }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -3,6 +3,7 @@ package calmpour.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import calmpour.app.store.MeshStore;
 import calmpour.core.mould.mesh.Meshes;
 import calmpour.core.mould.mesh.TriangleMesh;
 import java.awt.image.BufferedImage;
@@ -11,7 +12,11 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
@@ -52,6 +57,29 @@ class MouldApiTest {
 
   private static JsonNode rim(JsonNode shape) {
     return shape.get("levels").get(shape.get("levels").size() - 1);
+  }
+
+  /** Open Packaging Conventions: the package says which of its models is its own. */
+  @Test
+  void ofSeveralModelsThePackagesOwnIsRead() {
+    Map<String, byte[]> entries = new LinkedHashMap<>();
+    entries.put("Metadata/preview.model", model(Meshes.bowl(6, 24)));
+    entries.put(
+        "_rels/.rels",
+        ascii(
+            "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
+                + "<Relationship Id=\"rel0\" Target=\"/3D/Bowl.model\""
+                + " Type=\"http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel\"/>"
+                + "</Relationships>"));
+    entries.put("3D/Bowl.model", model(Meshes.bowl(15, 24)));
+    String id = take("several.3mf", ModelFiles.zipped(entries)).body().get("id").asString();
+    JsonNode shape = app.post("/api/meshes/" + id + "/shape", json("{'unit':'MILLIMETRE'}")).body();
+    assertThat(rim(shape).get("volumeMl").asDouble())
+        .isCloseTo(Meshes.bowl(15, 24).volume() / 1_000, within(1e-3));
+  }
+
+  private static byte[] model(TriangleMesh mesh) {
+    return ModelFiles.model(mesh, "millimeter", ITEM);
   }
 
   @Test
@@ -382,6 +410,11 @@ class MouldApiTest {
       measure.remove("toldMl");
       measure.put("method", "MESH").set("mesh", shape);
       assertThat(first.put("/api/moulds/bowl", mould).status()).isEqualTo(200);
+      // Another was looked at and not kept: a day later it is let go, and this one is not.
+      first.bytes("POST", "/api/meshes?name=not-this.stl", BYTES, file);
+      MeshStore models = first.bean(MeshStore.class);
+      assertThat(models.letGo(OffsetDateTime.now(ZoneOffset.UTC).minusHours(1))).isZero();
+      assertThat(models.letGo(OffsetDateTime.now(ZoneOffset.UTC).plusHours(1))).isEqualTo(1);
     }
     try (RunningApp second = RunningApp.empty(kept)) {
       JsonNode view = second.get("/api/moulds").body().get(0);

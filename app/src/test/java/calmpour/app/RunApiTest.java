@@ -3,11 +3,13 @@ package calmpour.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.app.RunningApp.Answer;
+import calmpour.app.store.RunStore;
 import java.io.BufferedReader;
 import java.io.InputStreamReader;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -242,5 +244,52 @@ class RunApiTest {
       Thread.sleep(100);
     }
     return false;
+  }
+
+  /** The line broke after it was kept: told again, it has the sentence that was lost. */
+  @Test
+  void whatIsToldAgainStillSaysWhatItChanged() {
+    JsonNode run = begun();
+    Map<String, Object> warm =
+        Map.of(
+            "id",
+            UUID.randomUUID().toString(),
+            "at",
+            run.get("begunAt").asString(),
+            "kind",
+            "ROOM",
+            "value",
+            31);
+    JsonNode first = tell(run, warm).body().get("change");
+    assertThat(first.isNull()).isFalse();
+    JsonNode again = tell(run, warm).body();
+    assertThat(again.get("change")).isEqualTo(first);
+    assertThat(again.get("told").asInt()).isEqualTo(1);
+  }
+
+  /** Whatever else is looked at, the run that is worked on keeps its thermometers. */
+  @Test
+  void aRunStaysAtTheBenchHoweverManyAreLookedAt() {
+    RunStore runs = demo.bean(RunStore.class);
+    List<String> ids = new ArrayList<>();
+    for (int i = 0; i < 18; i++) {
+      ids.add(begun().get("id").asString());
+    }
+    String worked = ids.get(17);
+    ids.forEach(id -> demo.get("/api/runs/" + id + "/state"));
+    assertThat(runs.atBench().stream().map(RunStore.KeptRun::id)).contains(worked);
+    demo.post(
+        "/api/runs/" + worked + "/events",
+        Map.of(
+            "events",
+            List.of(
+                Map.of(
+                    "id",
+                    UUID.randomUUID().toString(),
+                    "at",
+                    "2026-01-01T00:00:00Z",
+                    "kind",
+                    "FINISHED"))));
+    assertThat(runs.atBench().stream().map(RunStore.KeptRun::id)).doesNotContain(worked);
   }
 }

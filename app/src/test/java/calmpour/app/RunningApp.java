@@ -68,6 +68,11 @@ final class RunningApp implements AutoCloseable {
                 "--calmpour.demo=" + demo));
   }
 
+  /** A part of the server, for what nobody can ask for from outside. */
+  <T> T bean(Class<T> type) {
+    return context.getBean(type);
+  }
+
   String url(String path) {
     return "http://127.0.0.1:" + context.getWebServer().getPort() + path;
   }

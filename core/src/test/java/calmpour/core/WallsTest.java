@@ -4,11 +4,13 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.library.Architectures;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -61,6 +63,43 @@ class WallsTest {
   @Test
   void foldersDoNotDependOnEachOtherInCircles() {
     slices().matching("calmpour.core.(*)..").should().beFreeOfCycles().check(CORE);
+  }
+
+  /** From the ground up; a room uses those before it and none beside or after it. */
+  private static final List<List<String>> FLOORS =
+      List.of(
+          List.of("check", "derive", "unit", "work"),
+          List.of("habit", "mould", "resin", "stock", "tool"),
+          List.of("design", "tint"),
+          List.of("cure"),
+          List.of("cup", "embed"),
+          List.of("session"),
+          List.of("plan"),
+          List.of("audit", "run"),
+          List.of("practice"));
+
+  @Test
+  void roomsOfCoreStandOnWhatLiesBelow() {
+    List<String> higher = new ArrayList<>();
+    for (List<String> floor : FLOORS.reversed()) {
+      for (String room : floor) {
+        List<String> beside = new ArrayList<>(floor);
+        beside.remove(room);
+        beside.addAll(higher);
+        for (String other : beside) {
+          noClasses()
+              .that()
+              .resideInAPackage("calmpour.core." + room + "..")
+              .should()
+              .dependOnClassesThat()
+              .resideInAPackage("calmpour.core." + other + "..")
+              .check(CORE);
+        }
+      }
+      higher.addAll(floor);
+    }
+    assertThat(CORE.stream().map(c -> c.getPackageName().split("\\.", -1)[2]).distinct())
+        .containsExactlyInAnyOrderElementsOf(higher);
   }
 
   /** What a plan says lies below; how much and when know nothing of each other. */

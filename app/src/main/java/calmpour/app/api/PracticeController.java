@@ -97,14 +97,7 @@ public class PracticeController {
   @PostMapping("/exercises/{id}/play")
   PlayedSoFar play(@PathVariable String id, @RequestBody Choices made) {
     Exercises.Prepared prepared = prepared(id);
-    try {
-      return new PlayedSoFar(prepared.exercise().best(), prepared.rehearsal().play(made.choices()));
-    } catch (IllegalArgumentException notOne) {
-      throw new InvalidValuesException(
-          List.of(
-              Problem.of(
-                  "choices", Problem.Code.UNKNOWN_WORD, String.valueOf(made.choices().getLast()))));
-    }
+    return new PlayedSoFar(prepared.exercise().best(), prepared.rehearsal().play(made.choices()));
   }
 
   private Exercises.Prepared prepared(String id) {

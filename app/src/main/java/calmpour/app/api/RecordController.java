@@ -58,6 +58,7 @@ public class RecordController {
    * A run looked back on.
    *
    * @param now by the clock of the server
+   * @param speed how many seconds of that clock are one of the world
    * @param finishedAt null while it is not over
    * @param photos pieces of which there is a picture
    */
@@ -67,6 +68,7 @@ public class RecordController {
       Plan plan,
       Instant begunAt,
       Instant now,
+      int speed,
       @Nullable Instant finishedAt,
       AsRun asRun,
       List<CupCurve> curves,
@@ -92,15 +94,17 @@ public class RecordController {
     KeptRun kept = kept(id);
     Run run = kept.run();
     Instant now = clock.instant();
+    RunReader.LookedBack looked = states.lookedBack(run, kept.events(), now);
     return new Looked(
         kept.id(),
         run.session(),
         run.plan(),
         run.begunAt(),
         now,
+        clock.speed(),
         kept.finishedAt(),
-        states.lookBack(run, kept.events(), now),
-        states.curves(run, kept.events(), now),
+        looked.asRun(),
+        looked.curves(),
         photos.of(id));
   }
 

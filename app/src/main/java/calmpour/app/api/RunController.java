@@ -182,7 +182,9 @@ public class RunController {
 
   @GetMapping("/{id}")
   OpenedRun open(@PathVariable String id) {
-    return opened(kept(id));
+    KeptRun run = kept(id);
+    runs.toBench(run);
+    return opened(run);
   }
 
   @GetMapping("/{id}/state")
@@ -208,14 +210,17 @@ public class RunController {
             .filter(of -> stillDone(before.events(), of))
             .toList();
     KeptRun after = runs.append(id, events).orElseThrow();
-    // Beside how it stood when the last thing happened: time that went by changes it too.
-    RunState stood = stood(before);
     RunState stands = states.state(after.run(), after.events(), now);
-    if (latest.size() > MOST_AT_BENCH) {
-      latest.clear();
+    // What was told before and only not answered changes nothing, and has its sentence still.
+    if (after.events().size() > before.events().size()) {
+      // Beside how it stood when the last thing happened: time that went by changes it too.
+      RunState stood = stood(before);
+      if (latest.size() > MOST_AT_BENCH) {
+        latest.clear();
+      }
+      latest.put(id, new Latest(after.events().size(), stands, Change.between(stood, stands)));
+      watchers.tell(id, after.events().size());
     }
-    latest.put(id, new Latest(after.events().size(), stands, Change.between(stood, stands)));
-    watchers.tell(id, after.events().size());
     return stands(after, now, twice, stands);
   }
 

@@ -35,13 +35,29 @@ class Watchers {
 
   SseEmitter watch(String run, int told) {
     SseEmitter screen = new SseEmitter(0L);
-    List<SseEmitter> its = watching.computeIfAbsent(run, k -> new CopyOnWriteArrayList<>());
-    its.add(screen);
-    screen.onCompletion(() -> its.remove(screen));
-    screen.onTimeout(() -> its.remove(screen));
-    screen.onError(gone -> its.remove(screen));
+    List<SseEmitter> its =
+        watching.compute(
+            run,
+            (k, there) -> {
+              List<SseEmitter> all = there == null ? new CopyOnWriteArrayList<>() : there;
+              all.add(screen);
+              return all;
+            });
+    screen.onCompletion(() -> gone(run, screen));
+    screen.onTimeout(() -> gone(run, screen));
+    screen.onError(broken -> gone(run, screen));
     send(its, screen, told);
     return screen;
+  }
+
+  /** The list of a run goes with its last screen. */
+  private void gone(String run, SseEmitter screen) {
+    watching.computeIfPresent(
+        run,
+        (k, its) -> {
+          its.remove(screen);
+          return its.isEmpty() ? null : its;
+        });
   }
 
   /** Tells every screen that looks on how many events there are now. */

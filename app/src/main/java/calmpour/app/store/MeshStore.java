@@ -2,12 +2,18 @@ package calmpour.app.store;
 
 import static calmpour.app.store.generated.Tables.MESH_FILE;
 import static calmpour.app.store.generated.Tables.MOULD_PHOTO;
+import static calmpour.app.store.generated.Tables.RUN;
+import static calmpour.app.store.generated.Tables.SAVED_SESSION;
+import static calmpour.app.store.generated.Tables.SHELF_ITEM;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 import org.jooq.DSLContext;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Repository;
 
 /** 3D models and pictures of moulds. */
@@ -25,6 +31,39 @@ public class MeshStore {
     String id = UUID.randomUUID().toString();
     keep(id, name, bytes);
     return id;
+  }
+
+  /**
+   * Lets go of models that were taken in and never kept: named by no mould on the shelf, in no
+   * session and in no run.
+   */
+  @Scheduled(initialDelay = 5, fixedDelay = 24 * 60, timeUnit = TimeUnit.MINUTES)
+  void letGo() {
+    letGo(OffsetDateTime.now(clock).minusDays(1));
+  }
+
+  /**
+   * The same at once.
+   *
+   * @param before whoever took one in since may still be at it
+   * @return how many
+   */
+  public int letGo(OffsetDateTime before) {
+    List<String> ids =
+        db.select(MESH_FILE.ID)
+            .from(MESH_FILE)
+            .where(MESH_FILE.KEPT_AT.lt(before))
+            .fetch(MESH_FILE.ID);
+    List<String> unused = ids.stream().filter(id -> !named(id)).toList();
+    return unused.isEmpty() ? 0 : db.deleteFrom(MESH_FILE).where(MESH_FILE.ID.in(unused)).execute();
+  }
+
+  private boolean named(String id) {
+    return db.fetchExists(SHELF_ITEM, SHELF_ITEM.DOCUMENT.contains(id))
+        || db.fetchExists(
+            SAVED_SESSION,
+            SAVED_SESSION.DOCUMENT.contains(id).or(SAVED_SESSION.SNAPSHOT.contains(id)))
+        || db.fetchExists(RUN, RUN.WORKSHOP.contains(id));
   }
 
   /** Keeps it under a name of the caller's choice; for the demo's own models. */

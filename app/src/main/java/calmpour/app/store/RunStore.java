@@ -14,6 +14,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,6 +33,10 @@ public class RunStore {
   /** Runs kept at hand; at a bench there are one or two. */
   private static final int MOST_AT_HAND = 16;
 
+  /** Benches whose thermometers are read; the one opened first is left first. */
+  private static final int MOST_BENCHES = 12;
+
+  private final Set<String> benches = new LinkedHashSet<>();
   private final DSLContext db;
   private final Formats formats;
   private final Map<String, KeptRun> atHand =
@@ -95,9 +100,20 @@ public class RunStore {
                 row.value5() == null ? null : row.value5().toInstant()));
   }
 
-  /** Runs that were opened here and are not over. */
+  /** Somebody works on it, or looks at it; whatever else is looked at, it stays one of these. */
+  public synchronized void toBench(KeptRun run) {
+    benches.remove(run.id());
+    if (run.finishedAt() == null) {
+      benches.add(run.id());
+    }
+    if (benches.size() > MOST_BENCHES) {
+      benches.remove(benches.iterator().next());
+    }
+  }
+
+  /** Runs that were begun, told of or opened here and are not over. */
   public synchronized List<KeptRun> atBench() {
-    return atHand.values().stream().filter(r -> r.finishedAt() == null).toList();
+    return List.copyOf(benches).stream().flatMap(id -> find(id).stream()).toList();
   }
 
   public synchronized Optional<KeptRun> find(String id) {
@@ -125,6 +141,7 @@ public class RunStore {
     row.insert();
     KeptRun begun = new KeptRun(row.getId(), sessionId, run, List.of());
     atHand.put(begun.id(), begun);
+    toBench(begun);
     return begun;
   }
 
@@ -166,6 +183,7 @@ public class RunStore {
     });
     // Only what is on the disk counts.
     atHand.put(runId, after);
+    toBench(after);
     return Optional.of(after);
   }
 

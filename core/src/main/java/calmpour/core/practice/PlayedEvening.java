@@ -1,10 +1,10 @@
 package calmpour.core.practice;
 
+import calmpour.core.check.InvalidValuesException;
+import calmpour.core.check.Problem;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.run.AsRun;
-import calmpour.core.run.CupCurve;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
@@ -192,8 +192,10 @@ final class PlayedEvening {
     }
     Mishap.Choice made = choices.get(chosen++);
     if (!kind.choices().contains(made)) {
-      throw new IllegalArgumentException(
-          "choices: (%s) is none of those for %s: %s".formatted(made, kind, kind.choices()));
+      throw new InvalidValuesException(
+          List.of(
+              Problem.of(
+                  "choices[" + (chosen - 1) + "]", Problem.Code.UNKNOWN_WORD, made.toString())));
     }
     return made;
   }
@@ -345,9 +347,8 @@ final class PlayedEvening {
     Judged judged = new Judged(run.session().habits().ratioTolerancePercent(), flaws);
     Instant end = at(now);
     // What was really so: the label as it is, and the room also where nobody told it.
-    AsRun lookBack = runs.lookBack(drawn.really(), happened, end);
-    List<CupCurve> curves = runs.curves(drawn.really(), happened, end);
-    List<Rehearsed.PieceScore> pieces = judged.pieces(lookBack, curves);
+    RunReader.LookedBack looked = runs.lookedBack(drawn.really(), happened, end);
+    List<Rehearsed.PieceScore> pieces = judged.pieces(looked.asRun(), looked.curves());
     return new Rehearsed(
         frames,
         null,
@@ -360,7 +361,7 @@ final class PlayedEvening {
                 .mapToDouble(RunEvent::value)
                 .reduce(drawn.roomC(), (a, b) -> b),
             drawn.labelTimes(),
-            curves,
-            lookBack));
+            looked.curves(),
+            looked.asRun()));
   }
 }

@@ -1,5 +1,6 @@
 package calmpour.core.practice;
 
+import calmpour.core.check.InvalidValuesException;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunReader;
 import java.util.ArrayList;
@@ -29,7 +30,7 @@ public final class Rehearsal {
 
   /**
    * @param choices what was done about the mishaps so far, in order
-   * @throws IllegalArgumentException when a choice is none of those that its mishap has
+   * @throws InvalidValuesException when a choice is none of those that its mishap has
    */
   public Rehearsed play(List<Mishap.Choice> choices) {
     return new PlayedEvening(exercise, run, drawn, runs, choices).play();

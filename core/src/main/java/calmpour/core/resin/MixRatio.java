@@ -33,9 +33,4 @@ public record MixRatio(double partsA, double partsB, Basis basis) {
     double b = basis == Basis.WEIGHT ? partsB : partsB * densityB;
     return a / (a + b);
   }
-
-  /** Parts of A for one part of B, on the label's own basis. */
-  public double aPerB() {
-    return partsA / partsB;
-  }
 }

@@ -45,10 +45,26 @@ public final class RunReader {
     return new LookBack(bench, new Replan(bench, cure)).asRun();
   }
 
-  /** The curve of every cup of an opened batch, in the order of the batches. */
-  public List<CupCurve> curves(Run run, List<RunEvent> events, Instant now) {
+  /**
+   * The same with the curve of every cup of an opened batch, in the order of the batches.
+   *
+   * @param events in the order in which they were told
+   * @param now the moment from which it is looked at
+   */
+  public LookedBack lookedBack(Run run, List<RunEvent> events, Instant now) {
     BenchMoment bench = new BenchMoment(run, events, now, labels);
     Replan replan = new Replan(bench, cure);
+    return new LookedBack(new LookBack(bench, replan).asRun(), curves(bench, replan));
+  }
+
+  /** A run looked back on, and how its cups followed. */
+  public record LookedBack(AsRun asRun, List<CupCurve> curves) {
+    public LookedBack {
+      curves = List.copyOf(curves);
+    }
+  }
+
+  private List<CupCurve> curves(BenchMoment bench, Replan replan) {
     List<CupCurve> curves = new ArrayList<>();
     for (Follows each : replan.laid().cups().values()) {
       List<Double> poured =

@@ -41,11 +41,6 @@ public record Piece(
     return work == null ? PieceWork.NONE : work;
   }
 
-  /** The same pieces with other layers. */
-  public Piece withLayers(List<Layer> others) {
-    return new Piece(mouldId, cavityId, count, others, work);
-  }
-
   public Piece withWork(@Nullable PieceWork other) {
     return new Piece(mouldId, cavityId, count, layers, other);
   }

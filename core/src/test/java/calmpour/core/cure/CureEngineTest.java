@@ -44,9 +44,9 @@ class CureEngineTest {
     assertThat(working(bare(100, 24))).isCloseTo(40, within(1 / 60.0));
   }
 
-  /** A first-order reaction that gives no heat: 1 − α = exp(−kt), to the eighth figure. */
+  /** A reaction of the first order that speeds itself up and gives no heat follows tanh(kt). */
   @Test
-  void withoutHeatAFirstOrderReactionIsAnExponential() {
+  void withoutHeatItFollowsItsClosedForm() {
     Chemistry first = new Chemistry(1, 1, 1, 0, Math.log(0.01), 0, 1.9, 0.6, 48, 1.6, 1);
     // (r + α)(1 − α) with r = 1 is 1 − α²; its solution is tanh(kt).
     CureRun run = new CureEngine(first).runThrough(still(80, 50, high(50), 80), 60);

@@ -271,7 +271,7 @@ class RehearsalTest {
   void whatCannotBeChosenAndWhatCannotHappenIsRefused() {
     Mishap phone = mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 1, 5);
     assertThatThrownBy(() -> with(1, phone).play(List.of(Mishap.Choice.PRESS_IT_IN)))
-        .isInstanceOf(IllegalArgumentException.class)
+        .isInstanceOf(InvalidValuesException.class)
         .hasMessageContaining("PRESS_IT_IN")
         .hasMessageContaining("LET_IT_RING");
     assertThatThrownBy(() -> mishap(Mishap.Kind.OVER_POUR, Task.Kind.STIR, 1, 5))

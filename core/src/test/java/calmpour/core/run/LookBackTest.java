@@ -194,7 +194,7 @@ class LookBackTest extends Evening {
     RunState.Step first = step(state(), state().currentId());
     at(state().atSeconds() + 45);
     tell(RunEvent.Kind.DONE, first.taskId(), null);
-    List<CupCurve> curves = RUNS.curves(RUN, events, now);
+    List<CupCurve> curves = RUNS.lookedBack(RUN, events, now).curves();
     assertThat(curves).hasSize(batch().cups().size()).allMatch(c -> c.curve() != null);
     CupCurve its =
         curves.stream().filter(c -> c.cupId().equals(first.cupId())).findFirst().orElseThrow();

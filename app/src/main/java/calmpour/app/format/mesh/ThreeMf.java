@@ -7,6 +7,7 @@ import java.io.ByteArrayInputStream;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -14,12 +15,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.jspecify.annotations.Nullable;
 
 /**
  * 3MF: a zip with a model in XML (3MF Core Specification: units, meshes, components, build items
@@ -41,6 +44,7 @@ final class ThreeMf {
   private final List<Placed> items = new ArrayList<>();
   private Optional<MeshUnit> unit = Optional.of(MeshUnit.MILLIMETRE);
   private int placed;
+  private long left = LARGEST_MODEL;
   private long cornersPlaced;
 
   /** An object: its own corners and triangles, or other objects put together. */
@@ -82,21 +86,10 @@ final class ThreeMf {
 
   static MeshFiles.Model read(byte[] bytes) {
     ThreeMf file = new ThreeMf();
-    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
-      boolean found = false;
-      int entries = 0;
-      for (ZipEntry e = zip.getNextEntry(); e != null && !found; e = zip.getNextEntry()) {
-        if (++entries > MOST_ENTRIES) {
-          throw new MeshProblem(MeshProblem.Reason.HOSTILE, entries);
-        }
-        if (e.getName().toLowerCase(Locale.ROOT).endsWith(".model")) {
-          file.model(new Bounded(zip));
-          found = true;
-        } else {
-          skip(zip);
-        }
-      }
-      if (!found) {
+    try {
+      String root = file.root(bytes);
+      if (!file.entry(
+          bytes, name -> root == null ? name.endsWith(".model") : name.equals(root), file::model)) {
         throw new MeshProblem(MeshProblem.Reason.NOT_READABLE, 1);
       }
     } catch (XMLStreamException broken) {
@@ -112,22 +105,63 @@ final class ThreeMf {
     return MeshFiles.Model.of(file.put(), file.unit);
   }
 
-  /** Reads over an entry, which inflates it: pictures are small, bombs are not. */
-  private static void skip(InputStream in) throws IOException {
-    byte[] buffer = new byte[65_536];
-    long left = LARGEST_MODEL;
-    for (int n = in.read(buffer); n > 0; n = in.read(buffer)) {
-      left -= n;
-      if (left < 0) {
-        throw new MeshProblem(MeshProblem.Reason.HOSTILE, LARGEST_MODEL);
-      }
-    }
+  /** What is done with an entry. */
+  private interface Reader {
+    void read(InputStream in) throws XMLStreamException;
   }
 
-  /** Stops an entry that inflates beyond measure. */
-  private static final class Bounded extends FilterInputStream {
-    private long left = LARGEST_MODEL;
+  /**
+   * The model that the package names as its own (Open Packaging Conventions: the relationships of
+   * the package itself); others in it are thumbnails of other programs, or parts of it.
+   *
+   * @return its name in the zip, in small letters; null where the package does not say
+   */
+  private @Nullable String root(byte[] bytes) throws IOException, XMLStreamException {
+    List<String> named = new ArrayList<>();
+    entry(
+        bytes,
+        "_rels/.rels"::equals,
+        in -> {
+          XMLStreamReader xml = reader(in);
+          while (xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT
+                && xml.getLocalName().equals("Relationship")
+                && String.valueOf(xml.getAttributeValue(null, "Type")).endsWith("/3dmodel")) {
+              named.add(attribute(xml, "Target"));
+            }
+          }
+        });
+    return named.isEmpty() ? null : small(named.get(0));
+  }
 
+  private static String small(String name) {
+    String plain = name.startsWith("/") ? name.substring(1) : name;
+    return plain.toLowerCase(Locale.ROOT);
+  }
+
+  /** Finds the first entry of such a name; false when there is none. */
+  private boolean entry(byte[] bytes, Predicate<String> wanted, Reader reader)
+      throws IOException, XMLStreamException {
+    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+      int entries = 0;
+      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+        if (++entries > MOST_ENTRIES) {
+          throw new MeshProblem(MeshProblem.Reason.HOSTILE, entries);
+        }
+        InputStream bounded = new Bounded(zip);
+        if (wanted.test(small(e.getName()))) {
+          reader.read(bounded);
+          return true;
+        }
+        // Reading over an entry inflates it: pictures are small, bombs are not.
+        bounded.transferTo(OutputStream.nullOutputStream());
+      }
+    }
+    return false;
+  }
+
+  /** Stops a file that inflates beyond measure, all that is read of it taken together. */
+  private final class Bounded extends FilterInputStream {
     Bounded(InputStream in) {
       super(in);
     }
@@ -159,14 +193,18 @@ final class ThreeMf {
     }
   }
 
-  private void model(InputStream in) throws XMLStreamException {
+  private static XMLStreamReader reader(InputStream in) throws XMLStreamException {
     XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
     factory.setXMLResolver((publicId, systemId, base, namespace) -> {
       throw new MeshProblem(MeshProblem.Reason.HOSTILE, -1);
     });
-    XMLStreamReader xml = factory.createXMLStreamReader(in);
+    return factory.createXMLStreamReader(in);
+  }
+
+  private void model(InputStream in) throws XMLStreamException {
+    XMLStreamReader xml = reader(in);
     Body open = null;
     while (xml.hasNext()) {
       int event = xml.next();

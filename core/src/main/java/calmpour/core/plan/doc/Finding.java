@@ -173,7 +173,8 @@ public record Finding(
   }
 
   /**
-   * A change that mends it. The first four were tried on this session before they are offered.
+   * A change that mends it. Another rest, room or warming was tried on this session before it is
+   * offered.
    *
    * @param value the new value: minutes of rest, number of batches, °C, a task's start in seconds
    * @param target what it is done to: a task's id, an address on the shelf; null where it is clear

@@ -152,7 +152,7 @@ public final class ChanceRuns {
     return 100.0 * missed / late[0].length;
   }
 
-  /** One batch as arrays, so that ten thousand runs take no time. */
+  /** One batch as arrays, so that thousands of runs take no time. */
   private static final class BatchRun {
     private final int number;
     private final int resin;

@@ -27,6 +27,10 @@ final class WayOrder implements Comparator<Way> {
   private static final double DEGREE_COOLER = 6;
   private static final double MINUTE_OF_REST = 4;
   private static final double SMALLER_CUPS = 5;
+
+  /** Cold bottles are stirred longer and hold more bubbles. */
+  private static final double NO_WARMING = 8;
+
   private static final double HOUR_LATER = 4;
   private static final double LAYER_MORE = 20;
 
@@ -70,13 +74,15 @@ final class WayOrder implements Comparator<Way> {
     double change =
         switch (way.kind()) {
           case SHORTER_REST -> (session.habits().restMinutes() - way.value()) * MINUTE_OF_REST;
-          case NO_WARMING -> SMALLER_CUPS;
+          case NO_WARMING -> NO_WARMING;
           case COOLER_ROOM -> (session.room().temperatureC() - way.value()) * DEGREE_COOLER;
           case HELPER -> HELPER;
           case SMALLER_CUPS -> SMALLER_CUPS;
           case MORE_BATCHES -> 0;
           case SLOWER_RESIN -> OTHER_RESIN;
-          case OTHER_START -> Math.abs(way.value()) / 60 * HOUR_LATER;
+          case OTHER_START ->
+              // Later is counted by when the last piece is poured.
+              Math.max(0, -way.value()) / 60 * HOUR_LATER;
           case LEAVE_OUT -> way.value() * PIECE_LEFT_OUT;
           case IN_LAYERS -> way.value() * LAYER_MORE;
         };

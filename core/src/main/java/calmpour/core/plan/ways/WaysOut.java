@@ -15,6 +15,7 @@ import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -384,7 +385,11 @@ public final class WaysOut {
           changed.session(),
           plan,
           plan.totals().resinG() - now.totals().resinG(),
-          plan.endSeconds() - now.endSeconds());
+          (int)
+              (Duration.between(session.startsAtInstant(), changed.session().startsAtInstant())
+                      .toSeconds()
+                  + plan.endSeconds()
+                  - now.endSeconds()));
     } catch (InvalidValuesException cannotBePlanned) {
       return null;
     }
