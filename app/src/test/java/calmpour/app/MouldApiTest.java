@@ -73,7 +73,11 @@ class MouldApiTest {
                 + "</Relationships>"));
     entries.put("3D/Bowl.model", model(Meshes.bowl(15, 24)));
     String id = take("several.3mf", ModelFiles.zipped(entries)).body().get("id").asString();
-    JsonNode shape = app.post("/api/meshes/" + id + "/shape", json("{'unit':'MILLIMETRE'}")).body();
+    JsonNode shape =
+        app.post(
+                "/api/meshes/" + id + "/shape",
+                json("{'unit':'MILLIMETRE','turnXDegrees':0,'turnYDegrees':0}"))
+            .body();
     assertThat(rim(shape).get("volumeMl").asDouble())
         .isCloseTo(Meshes.bowl(15, 24).volume() / 1_000, within(1e-3));
   }
