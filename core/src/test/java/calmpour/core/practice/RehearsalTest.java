@@ -272,8 +272,13 @@ class RehearsalTest {
     Mishap phone = mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 1, 5);
     assertThatThrownBy(() -> with(1, phone).play(List.of(Mishap.Choice.PRESS_IT_IN)))
         .isInstanceOf(InvalidValuesException.class)
-        .hasMessageContaining("PRESS_IT_IN")
-        .hasMessageContaining("LET_IT_RING");
+        .hasMessageContaining("choices[0]")
+        .hasMessageContaining("PRESS_IT_IN");
+    // The one that is wrong is named, not the last.
+    assertThatThrownBy(() ->
+            with(1, phone).play(List.of(Mishap.Choice.PRESS_IT_IN, Mishap.Choice.LET_IT_RING)))
+        .isInstanceOf(InvalidValuesException.class)
+        .hasMessageContaining("choices[0]");
     assertThatThrownBy(() -> mishap(Mishap.Kind.OVER_POUR, Task.Kind.STIR, 1, 5))
         .isInstanceOf(InvalidValuesException.class);
     assertThatThrownBy(() -> mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 1, -1))
