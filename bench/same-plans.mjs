@@ -224,6 +224,19 @@ const was = await start(before);
 const now = await start(root);
 const counts = { plans: 0, refused: 0, cards: 0, audits: 0, ways: 0, different: 0 };
 
+/** Says how far it came; also when somebody had enough. */
+function end() {
+  was.stop();
+  now.stop();
+  console.log(
+    `${counts.plans} plans (${counts.refused} refused alike), ${counts.cards} cards, ` +
+      `${counts.audits} audits, ${counts.ways} ways out: ${counts.different} different`,
+  );
+  process.exit(counts.different === 0 ? 0 : 1);
+}
+process.on("SIGINT", end);
+process.on("SIGTERM", end);
+
 async function same(name, path, body) {
   const [first, second] = await Promise.all([was.ask(path, body), now.ask(path, body)]);
   const where = [...differences(first, second)];
@@ -263,10 +276,4 @@ for (const file of readdirSync(join(root, demo))) await compare(file, json(join(
 for (let seed = firstSeed; seed < firstSeed + sessions; seed++) {
   await compare(`seed ${seed}`, session(seed));
 }
-was.stop();
-now.stop();
-console.log(
-  `${counts.plans} plans (${counts.refused} refused alike), ${counts.cards} cards, ` +
-    `${counts.audits} audits, ${counts.ways} ways out: ${counts.different} different`,
-);
-process.exit(counts.different === 0 ? 0 : 1);
+end();
