@@ -49,28 +49,24 @@ public class PlanDesk {
    * @throws calmpour.core.check.InvalidValuesException when the session cannot be planned
    */
   public WorkedPlan work(Session session, Workshop workshop, Watch watch) {
-    Job job = Resolution.of(session, workshop);
-    Asked asked = asked(job);
-    WorkedPlan known = worked.getIfPresent(asked);
-    if (known != null && !stopped(known)) {
-      return known;
-    }
-    WorkedPlan found = planner.work(job, watch);
-    worked.put(asked, found);
-    return found;
+    return worked(session, workshop, watch, false);
   }
 
   /**
    * The plan that was shown for this session, even if it was stopped; worked out if there is none.
    */
   public WorkedPlan shown(Session session, Workshop workshop) {
+    return worked(session, workshop, Watch.NOBODY, true);
+  }
+
+  private WorkedPlan worked(Session session, Workshop workshop, Watch watch, boolean stoppedToo) {
     Job job = Resolution.of(session, workshop);
-    Asked asked = asked(job);
+    Asked asked = new Asked(job.session(), job.used(), job.bookings());
     WorkedPlan known = worked.getIfPresent(asked);
-    if (known != null) {
+    if (known != null && (stoppedToo || !stopped(known))) {
       return known;
     }
-    WorkedPlan found = planner.work(job, Watch.NOBODY);
+    WorkedPlan found = planner.work(job, watch);
     worked.put(asked, found);
     return found;
   }
@@ -88,10 +84,6 @@ public class PlanDesk {
   /** See {@link Planner#assumed}. */
   public List<Sensitivity.Weight> assumed(Session session, Workshop workshop) {
     return planner.assumed(session, workshop);
-  }
-
-  private static Asked asked(Job job) {
-    return new Asked(job.session(), job.used(), job.bookings());
   }
 
   private static boolean stopped(WorkedPlan plan) {
