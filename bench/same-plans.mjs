@@ -12,13 +12,17 @@ import { join, resolve } from "node:path";
 const root = new URL("..", import.meta.url).pathname;
 const words = process.argv.slice(2).filter((word) => !word.startsWith("--"));
 const except = new Set(
-  (process.argv.find((word) => word.startsWith("--except=")) ?? "--except=").slice(9).split(","),
+  (process.argv.find((word) => word.startsWith("--except=")) ?? "--except=")
+    .slice(9)
+    .split(","),
 );
 const before = words[0];
 const sessions = Number(words[1] ?? 2000);
 const firstSeed = Number(words[2] ?? 1);
 if (!before) {
-  console.error("usage: node bench/same-plans.mjs OTHER-CHECKOUT [sessions] [first seed]");
+  console.error(
+    "usage: node bench/same-plans.mjs OTHER-CHECKOUT [sessions] [first seed]",
+  );
   process.exit(2);
 }
 const json = (path) => JSON.parse(readFileSync(join(root, path), "utf8"));
@@ -39,7 +43,8 @@ function chance(seed) {
     next,
     of: (all) => all[Math.floor(next() * all.length)],
     whole: (least, most) => least + Math.floor(next() * (most - least + 1)),
-    within: (least, most) => Math.round((least + next() * (most - least)) * 100) / 100,
+    within: (least, most) =>
+      Math.round((least + next() * (most - least)) * 100) / 100,
     odds: (share) => next() < share,
   };
 }
@@ -61,10 +66,17 @@ function layers(r) {
       colourId,
       join: i === 0 ? "TOGETHER" : r.of(["TOGETHER", "THICK", "GEL", "CURED"]),
       ...(last && r.odds(0.85) ? {} : { fill }),
-      ...(r.odds(0.12) ? { resinId: r.of(["slow-casting", "deep-clear", "casting-brisk"]) } : {}),
+      ...(r.odds(0.12)
+        ? { resinId: r.of(["slow-casting", "deep-clear", "casting-brisk"]) }
+        : {}),
       ...(r.odds(0.15)
         ? {
-            beside: [{ colourId: r.of(colours.filter((c) => c !== colourId)), share: 0.3 }],
+            beside: [
+              {
+                colourId: r.of(colours.filter((c) => c !== colourId)),
+                share: 0.3,
+              },
+            ],
             meeting: r.of(["FROM_SIDES", "ONE_CUP", "PRESSED_APART"]),
           }
         : {}),
@@ -72,9 +84,19 @@ function layers(r) {
         ? {
             embeds: [
               {
-                embedId: r.of(["insert-m4", "fern-tip", "linen-swatch", "birch-disc"]),
+                embedId: r.of([
+                  "insert-m4",
+                  "fern-tip",
+                  "linen-swatch",
+                  "birch-disc",
+                ]),
                 count: 1,
-                moment: r.of(["BEFORE_POUR", "HALF_FILL", "AFTER_POUR", "WHEN_THICK"]),
+                moment: r.of([
+                  "BEFORE_POUR",
+                  "HALF_FILL",
+                  "AFTER_POUR",
+                  "WHEN_THICK",
+                ]),
                 anchored: r.odds(0.5),
                 standsOutPercent: 0,
                 prepare: r.odds(0.3) ? ["GLUE"] : [],
@@ -107,7 +129,9 @@ function session(seed) {
     pieces: [],
   };
   if (r.odds(0.04)) {
-    made.justMix = r.odds(0.5) ? { massG: r.within(5, 900) } : { volumeMl: r.within(5, 900) };
+    made.justMix = r.odds(0.5)
+      ? { massG: r.within(5, 900) }
+      : { volumeMl: r.within(5, 900) };
   } else {
     made.pieces = Array.from({ length: r.of([1, 1, 2, 2, 3, 4]) }, () => ({
       mouldId: r.of(shelf.moulds).id,
@@ -144,7 +168,11 @@ function session(seed) {
   }
   if (r.odds(0.15)) {
     made.arrangement = {
-      hours: { fromMinutes: r.of([420, 540, 1080]), toMinutes: r.of([1290, 1440]), otherwise: [] },
+      hours: {
+        fromMinutes: r.of([420, 540, 1080]),
+        toMinutes: r.of([1290, 1440]),
+        otherwise: [],
+      },
       pins: r.odds(0.5)
         ? [
             {
@@ -156,7 +184,9 @@ function session(seed) {
     };
   }
   if (r.odds(0.1)) {
-    made.strengths = [{ colourId: r.of(colours.slice(1)), factor: r.of([0.5, 1.5, 3]) }];
+    made.strengths = [
+      { colourId: r.of(colours.slice(1)), factor: r.of([0.5, 1.5, 3]) },
+    ];
   }
   return made;
 }
@@ -207,14 +237,24 @@ async function start(tree) {
 /** Where two answers differ, as paths with * for a place in a list. */
 function differences(a, b, path = "", found = new Set()) {
   if (except.has(path)) return found;
-  if (a === null || b === null || typeof a !== "object" || typeof b !== "object") {
+  if (
+    a === null ||
+    b === null ||
+    typeof a !== "object" ||
+    typeof b !== "object"
+  ) {
     if (a !== b) found.add(path || "(whole)");
   } else {
     const list = Array.isArray(a);
     if (list && a.length !== b.length) found.add(`${path}.length`);
     for (const key of new Set([...Object.keys(a), ...Object.keys(b)])) {
       const step = list ? "*" : key;
-      differences(a[key] ?? null, b[key] ?? null, path ? `${path}.${step}` : step, found);
+      differences(
+        a[key] ?? null,
+        b[key] ?? null,
+        path ? `${path}.${step}` : step,
+        found,
+      );
     }
   }
   return found;
@@ -222,7 +262,14 @@ function differences(a, b, path = "", found = new Set()) {
 
 const was = await start(before);
 const now = await start(root);
-const counts = { plans: 0, refused: 0, cards: 0, audits: 0, ways: 0, different: 0 };
+const counts = {
+  plans: 0,
+  refused: 0,
+  cards: 0,
+  audits: 0,
+  ways: 0,
+  different: 0,
+};
 
 /** Says how far it came; also when somebody had enough. */
 function end() {
@@ -237,18 +284,56 @@ function end() {
 process.on("SIGINT", end);
 process.on("SIGTERM", end);
 
-async function same(name, path, body) {
-  const [first, second] = await Promise.all([was.ask(path, body), now.ask(path, body)]);
-  const where = [...differences(first, second)];
+/** Groups of a batch and a cup, which stood side by side in one long list before format 3. */
+const GROUPS = new Set([
+  "measuring",
+  "mixing",
+  "times",
+  "amounts",
+  "tint",
+  "follows",
+]);
+
+function flat(node) {
+  if (Array.isArray(node)) return node.map(flat);
+  if (node === null || typeof node !== "object") return node;
+  const grouped = "measuring" in node || "amounts" in node;
+  const out = {};
+  for (const [key, value] of Object.entries(node)) {
+    if (grouped && GROUPS.has(key)) {
+      const { by, cup, heldAt, ...rest } = flat(value);
+      Object.assign(out, rest);
+      if (by !== undefined) out.measured = by;
+      if (cup !== undefined) out.mixingCup = cup;
+      if (heldAt !== undefined) out.tintHeldAt = heldAt;
+    } else if (grouped && key === "colour") {
+      Object.assign(out, {
+        colourId: value.id,
+        colourName: value.name,
+        swatch: value.swatch,
+      });
+    } else {
+      out[key] = flat(value);
+    }
+  }
+  return out;
+}
+
+async function same(name, path, body, bodyNow = body) {
+  const [first, second] = await Promise.all([
+    was.ask(path, body),
+    now.ask(path, bodyNow),
+  ]);
+  const where = [...differences(flat(first), flat(second))];
   if (where.length > 0) {
     counts.different++;
     console.log(`${name} ${path}: ${where.slice(0, 8).join("  ")}`);
   }
-  return first;
+  return [first, second];
 }
 
 async function compare(name, asked) {
-  const answer = await same(name, "/api/plan", asked);
+  const [answer, answerNow] = await same(name, "/api/plan", asked);
   if (answer.refused) {
     counts.refused++;
     return;
@@ -259,7 +344,15 @@ async function compare(name, asked) {
     await same(name, "/api/plan/card", { session: asked, batch: batch.number });
   }
   counts.audits++;
-  await same(name, "/api/plan/audit", { session: asked, plan: answer.plan });
+  await same(
+    name,
+    "/api/plan/audit",
+    { session: asked, plan: answer.plan },
+    {
+      session: asked,
+      plan: answerNow.plan,
+    },
+  );
   if (answer.plan.findings.some((finding) => finding.severity === "BREACH")) {
     counts.ways++;
     await same(name, "/api/plan/ways", asked);
@@ -267,12 +360,15 @@ async function compare(name, asked) {
 }
 
 const cases = "app/src/test/resources/cases";
-for (const file of readdirSync(join(root, cases)).filter((f) => f.endsWith(".json"))) {
+for (const file of readdirSync(join(root, cases)).filter((f) =>
+  f.endsWith(".json"),
+)) {
   const document = json(join(cases, file));
   await compare(file, document.session ?? document);
 }
 const demo = "app/src/main/resources/demo/sessions";
-for (const file of readdirSync(join(root, demo))) await compare(file, json(join(demo, file)));
+for (const file of readdirSync(join(root, demo)))
+  await compare(file, json(join(demo, file)));
 for (let seed = firstSeed; seed < firstSeed + sessions; seed++) {
   await compare(`seed ${seed}`, session(seed));
 }

@@ -3,7 +3,24 @@ import { defineConfig } from "vite";
 
 export default defineConfig({
   plugins: [react()],
-  build: { outDir: "dist", emptyOutDir: true },
+  build: {
+    outDir: "dist",
+    emptyOutDir: true,
+    manifest: true,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            {
+              // What every screen needs stands in one file: the parts are smaller together.
+              name: "base",
+              test: /node_modules\/(react|react-dom|react-router|scheduler|@emotion|@tanstack\/(react-query|query-core)|openapi-fetch|@mui\/material\/(styles|Box|Button|ButtonBase))\//,
+            },
+          ],
+        },
+      },
+    },
+  },
   // For work on the screens: npm run dev beside a running server.
   server: { proxy: { "/api": "http://127.0.0.1:4870" } },
 });

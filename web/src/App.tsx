@@ -1,102 +1,126 @@
-import { useSyncExternalStore } from "react";
-import { FirstVisit } from "./first/FirstVisit";
-import { Frame } from "./frame/Frame";
-import { JustMixScreen } from "./mix/JustMixScreen";
-import { MakeMould } from "./moulds/MakeMould";
-import { MouldsScreen } from "./moulds/MouldsScreen";
-import { PlanScreen } from "./plan/PlanScreen";
-import { PourScreen } from "./pour/PourScreen";
-import { RecordScreen } from "./pour/RecordScreen";
-import { RunsScreen } from "./pour/RunsScreen";
-import { PracticeScreen } from "./practice/PracticeScreen";
-import { RehearsalScreen } from "./practice/RehearsalScreen";
-import { RehearsalsScreen } from "./practice/RehearsalsScreen";
-import { SessionsScreen } from "./sessions/SessionsScreen";
-import { TodayScreen } from "./today/TodayScreen";
-import { ShelfScreen } from "./shelf/ShelfScreen";
+import { Component, type ComponentType, lazy, type ReactNode, Suspense, useEffect } from "react";
+import {
+  BrowserRouter,
+  Outlet,
+  Route,
+  Routes,
+  useLocation,
+  useNavigate,
+  useParams,
+} from "react-router";
+import { Astray, Broken } from "./ui/Astray";
+import { Frame } from "./ui/Frame";
+import { Loading } from "./ui/Loading";
 
-function subscribe(changed: () => void) {
-  window.addEventListener("hashchange", changed);
-  return () => window.removeEventListener("hashchange", changed);
+type Screen = ComponentType<{ id: string }>;
+
+/** A screen that comes when its address is opened; another id is another screen, "" is none. */
+function screen(load: () => Promise<Screen>): ReactNode {
+  const Loaded = lazy(async () => ({ default: await load() }));
+  function Here() {
+    const { id = "" } = useParams();
+    return <Loaded key={id} id={id} />;
+  }
+  return <Here />;
 }
 
-/** Where in the product we are: the part of the address after #/. */
-function useRoute(): string[] {
-  const hash = useSyncExternalStore(subscribe, () => window.location.hash);
-  return hash.replace(/^#\/?/, "").split("/");
-}
+const PLAN = screen(() => import("./plan/PlanScreen").then((m) => m.PlanScreen));
+const FIRST = screen(() => import("./first/FirstVisit").then((m) => m.FirstVisit));
+const TODAY = screen(() => import("./today/TodayScreen").then((m) => m.TodayScreen));
+const SESSIONS = screen(() => import("./sessions/SessionsScreen").then((m) => m.SessionsScreen));
+const MIX = screen(() => import("./mix/JustMixScreen").then((m) => m.JustMixScreen));
+const MOULDS = screen(() => import("./moulds/MouldsScreen").then((m) => m.MouldsScreen));
+const MAKE = screen(() => import("./moulds/MakeMould").then((m) => m.MakeMould));
+const SHELF = screen(() => import("./shelf/ShelfScreen").then((m) => m.ShelfScreen));
+const RUNS = screen(() => import("./pour/RunsScreen").then((m) => m.RunsScreen));
+const BENCH = screen(() => import("./pour/PourScreen").then((m) => m.PourScreen));
+const RECORD = screen(() => import("./record/RecordScreen").then((m) => m.RecordScreen));
+const WHAT_IF = screen(() => import("./practice/PracticeScreen").then((m) => m.PracticeScreen));
+const EVENINGS = screen(() =>
+  import("./practice/RehearsalsScreen").then((m) => m.RehearsalsScreen),
+);
+const EVENING = screen(() => import("./practice/RehearsalScreen").then((m) => m.RehearsalScreen));
 
+/** Where in the product we are: real addresses, so that back, reload and a copied link work. */
 export function App() {
-  const [room = "", id, more] = useRoute();
-  switch (room) {
-    case "today":
-      return (
-        <Frame here="today">
-          <TodayScreen />
-        </Frame>
-      );
-    case "sessions":
-      return (
-        <Frame here="sessions">
-          <SessionsScreen />
-        </Frame>
-      );
-    case "mix":
-      return (
-        <Frame here="mix">
-          <JustMixScreen key={id ?? "new"} id={id} />
-        </Frame>
-      );
-    case "moulds":
-      return (
-        <Frame here="moulds">
-          {id === "make" ? <MakeMould /> : <MouldsScreen key={id ?? "all"} id={id} />}
-        </Frame>
-      );
-    case "shelf":
-      return (
-        <Frame here="shelf">
-          <ShelfScreen kind={id} />
-        </Frame>
-      );
-    case "pour":
-      if (id && more === "record") {
-        return (
-          <Frame here="pour">
-            <RecordScreen key={id} id={id} />
-          </Frame>
-        );
-      }
-      return id ? (
-        <PourScreen key={id} id={id} />
-      ) : (
-        <Frame here="pour">
-          <RunsScreen />
-        </Frame>
-      );
-    case "practice":
-      return (
-        <Frame here="practice">
-          {id !== "rehearsal" ? (
-            <PracticeScreen />
-          ) : more ? (
-            <RehearsalScreen key={more} id={more} />
-          ) : (
-            <RehearsalsScreen />
-          )}
-        </Frame>
-      );
-    case "first":
-      return (
-        <Frame here="plan">
-          <FirstVisit />
-        </Frame>
-      );
-    default:
-      return (
-        <Frame here="plan">
-          <PlanScreen key={id ?? "newest"} id={id} />
-        </Frame>
-      );
+  return (
+    <BrowserRouter>
+      <Older />
+      <Routes>
+        <Route path="pour/:id" element={<Whole>{BENCH}</Whole>} />
+        <Route
+          element={
+            <Frame>
+              <Whole>
+                <Outlet />
+              </Whole>
+            </Frame>
+          }
+        >
+          <Route index element={PLAN} />
+          <Route path="plan/:id" element={PLAN} />
+          <Route path="first" element={FIRST} />
+          <Route path="today" element={TODAY} />
+          <Route path="sessions" element={SESSIONS} />
+          <Route path="mix" element={MIX} />
+          <Route path="mix/:id" element={MIX} />
+          <Route path="moulds" element={MOULDS} />
+          <Route path="moulds/make" element={MAKE} />
+          <Route path="moulds/:id" element={MOULDS} />
+          <Route path="shelf" element={SHELF} />
+          <Route path="shelf/:id" element={SHELF} />
+          <Route path="pour" element={RUNS} />
+          <Route path="pour/:id/record" element={RECORD} />
+          <Route path="practice" element={WHAT_IF} />
+          <Route path="practice/rehearsal" element={EVENINGS} />
+          <Route path="practice/rehearsal/:id" element={EVENING} />
+          <Route path="*" element={<Astray />} />
+        </Route>
+      </Routes>
+    </BrowserRouter>
+  );
+}
+
+/** Addresses that were kept while everything stood behind the # lead on. */
+function Older() {
+  const { hash } = useLocation();
+  const navigate = useNavigate();
+  useEffect(() => {
+    if (hash.startsWith("#/")) {
+      void navigate(hash.slice(1), { replace: true });
+    }
+  }, [hash, navigate]);
+  return null;
+}
+
+/** A screen until it is here, and what is said where it broke or does not come. */
+function Whole({ children }: { children: ReactNode }) {
+  const { pathname } = useLocation();
+  return (
+    <Breaks at={pathname}>
+      <Suspense fallback={<Loading>Laying out the bench…</Loading>}>{children}</Suspense>
+    </Breaks>
+  );
+}
+
+interface BreaksProps {
+  at: string;
+  children: ReactNode;
+}
+
+class Breaks extends Component<BreaksProps, { brokenAt: string | null }> {
+  override state = { brokenAt: null };
+
+  override componentDidCatch() {
+    this.setState({ brokenAt: this.props.at });
+  }
+
+  static getDerivedStateFromError() {
+    return {};
+  }
+
+  override render() {
+    // Another address is another try.
+    return this.state.brokenAt === this.props.at ? <Broken /> : this.props.children;
   }
 }

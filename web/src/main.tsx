@@ -2,9 +2,11 @@ import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/literata";
 import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
+import { QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { App } from "./App";
+import { queries } from "./api/queries";
 import { theme } from "./theme";
 import { UnitsProvider } from "./units/UnitsProvider";
 
@@ -14,9 +16,11 @@ if (root) {
     <StrictMode>
       <ThemeProvider theme={theme}>
         <CssBaseline />
-        <UnitsProvider>
-          <App />
-        </UnitsProvider>
+        <QueryClientProvider client={queries}>
+          <UnitsProvider>
+            <App />
+          </UnitsProvider>
+        </QueryClientProvider>
       </ThemeProvider>
     </StrictMode>,
   );

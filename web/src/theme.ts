@@ -1,4 +1,5 @@
 import { createTheme } from "@mui/material/styles";
+import { Going } from "./ui/Going";
 
 declare module "@mui/material/styles" {
   interface Palette {
@@ -78,7 +79,8 @@ export const theme = createTheme({
         },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: { defaultProps: { disableRipple: true, LinkComponent: Going } },
+    MuiLink: { defaultProps: { component: Going } },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: { root: { minHeight: 40, borderRadius: 10 } },

@@ -118,30 +118,6 @@ export type Binding = S["Binding"];
 
 export const api = createClient<paths>({ baseUrl: "/" });
 
-let keptId: string | undefined;
-
-/**
- * Which kept session is on the screen: what is asked about a plan is answered beside all others but
- * that one, so that it is not in its own way.
- */
-export function about(id: string | undefined) {
-  keptId = id;
-}
-
-api.use({
-  async onRequest({ request }) {
-    const url = new URL(request.url);
-    const asks = url.pathname.startsWith("/api/plan") && request.method === "POST";
-    if (!asks || keptId === undefined || url.searchParams.has("id")) {
-      return undefined;
-    }
-    url.searchParams.set("id", keptId);
-    // A request with a body cannot be sent on as it is: its text is taken over.
-    const { method, headers, signal } = request;
-    return new Request(url, { method, headers, signal, body: await request.text() });
-  },
-});
-
 /** What is wrong at one field, in words for the maker. */
 export interface FieldError {
   field: string;

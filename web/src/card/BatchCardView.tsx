@@ -1,23 +1,24 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
 import { useEffect, useRef, useState } from "react";
-import type { Batch, BatchCard, BatchAtHand, CardStep, Session } from "../api/client";
+import { useCard } from "../api/asking";
+import type { Batch, BatchAtHand, BatchCard, CardStep, Session } from "../api/client";
 import { CupDrawing } from "../drawing/CupDrawing";
 import { EyeLevel } from "../drawing/EyeLevel";
-import { Cautions } from "../frame/Cautions";
-import { Told } from "../frame/Told";
-import { clockTime, cupName, minutes } from "../plan/wording";
-import { showWith } from "../units/units";
+import { Cautions } from "../ui/Cautions";
+import { OneOf } from "../ui/OneOf";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { stepTitle, stepWhy } from "../words/card";
+import { doseWords, stockText } from "../words/doses";
+import { cupName } from "../words/places";
+import { minutes } from "../words/time";
+import { Also, both, Fills, Steps } from "./CardSteps";
 import { RescueForm } from "./RescueForm";
 import { TallyForm } from "./TallyForm";
-import { useCard } from "./useCard";
-import { doseWords, stockText } from "../plan/doseWords";
-import { countedText, measureText, stepTitle, stepWhy } from "./wording";
 
 interface Props {
   session: Session;
@@ -196,7 +197,7 @@ function Now({
     : step.addG > 0
       ? showWith(units.MASS, step.addG, step.kind === "TINT" ? 2 : 1)
       : minutes((step.endSeconds - step.startSeconds) / 60);
-  const whole = batch.tintedWhole.length > 0;
+  const whole = batch.mixing.tintedWhole.length > 0;
   const cup = batch.cups.find((c) => c.id === step.cupId) ?? (whole ? batch.cups[0] : undefined);
   return (
     <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "flex-end" }}>
@@ -223,7 +224,7 @@ function Now({
         {weighing && volume && <EyeLevel />}
         {step.kind === "TINT" && cup && (
           <Box component="ul" sx={{ fontSize: "1.15rem", my: 0.5, pl: 2.5 }}>
-            {(whole ? batch.tintedWhole : cup.doses).map((d) => (
+            {(whole ? batch.mixing.tintedWhole : cup.tint.doses).map((d) => (
               <li key={d.colourantId}>
                 {d.colourantName}: {doseWords(d, units)}
               </li>
@@ -232,7 +233,7 @@ function Now({
         )}
         {step.kind === "STOCK_CUP" && cup && (
           <Box component="ul" sx={{ fontSize: "1.15rem", my: 0.5, pl: 2.5 }}>
-            {cup.doses
+            {cup.tint.doses
               .filter((d) => d.stock)
               .map((d) => (
                 <li key={d.colourantId}>{stockText(d, units)}</li>
@@ -241,7 +242,7 @@ function Now({
         )}
         {step.kind === "WARM" && (
           <Box sx={{ fontSize: "1.15rem" }}>
-            They meet at {showWith(units.TEMPERATURE, batch.startC)}.
+            They meet at {showWith(units.TEMPERATURE, batch.mixing.startC)}.
           </Box>
         )}
         <Box sx={{ mt: 1, maxWidth: 520 }}>{stepWhy(step)}</Box>
@@ -249,248 +250,51 @@ function Now({
           <TallyForm session={session} cup={cup} name={cupName(batch.cups, cup)} />
         )}
         {weighing && !volume && (
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={toZero}
-            onChange={(_, next: boolean | null) => next !== null && onToZero(next)}
-            aria-label="How the scale is used"
-            sx={{ mt: 1.5, "@media print": { display: "none" } }}
-          >
-            <ToggleButton value={false} sx={{ textTransform: "none" }}>
-              running total
-            </ToggleButton>
-            <ToggleButton value sx={{ textTransform: "none" }}>
-              zero in between
-            </ToggleButton>
-          </ToggleButtonGroup>
+          <Box sx={{ mt: 1.5 }}>
+            <OneOf
+              label="How the scale is used"
+              choices={[
+                [false, "running total"],
+                [true, "zero in between"],
+              ]}
+              chosen={toZero}
+              onChoose={onToZero}
+            />
+          </Box>
         )}
       </Box>
       {weighing && (
         <CupDrawing
-          kind={batch.mixingCup}
-          pxPerMm={Math.min(2.4, 210 / batch.mixingCup.heightMm)}
+          kind={batch.mixing.cup}
+          pxPerMm={Math.min(2.4, 210 / batch.mixing.cup.heightMm)}
           levels={
             step.kind === "WEIGH_FIRST"
-              ? [{ mm: batch.firstPartMm, fill: ink?.rubber ?? "", mark: step.what }]
+              ? [{ mm: batch.mixing.firstPartMm, fill: ink?.rubber ?? "", mark: step.what }]
               : [
-                  { mm: batch.firstPartMm, fill: ink?.rubber ?? "", mark: batch.firstPart },
-                  { mm: batch.bothPartsMm, fill: "#dde6e4", mark: step.what, letter: "#22313A" },
+                  {
+                    mm: batch.mixing.firstPartMm,
+                    fill: ink?.rubber ?? "",
+                    mark: batch.measuring.firstPart,
+                  },
+                  {
+                    mm: batch.mixing.bothPartsMm,
+                    fill: "#dde6e4",
+                    mark: step.what,
+                    letter: "#22313A",
+                  },
                 ]
           }
-          label={`${batch.mixingCup.name}: fill to ${step.levelMm.toFixed(0)} mm`}
+          label={`${batch.mixing.cup.name}: fill to ${step.levelMm.toFixed(0)} mm`}
         />
       )}
       {cup && step.kind === "SPLIT" && (
         <CupDrawing
           kind={cup.kind}
           pxPerMm={Math.min(2.4, 170 / cup.kind.heightMm)}
-          levels={[{ mm: cup.levelMm, fill: cup.swatch }]}
-          label={`${cup.kind.name}: fill to ${cup.levelMm.toFixed(0)} mm`}
+          levels={[{ mm: cup.amounts.levelMm, fill: cup.colour.swatch }]}
+          label={`${cup.kind.name}: fill to ${cup.amounts.levelMm.toFixed(0)} mm`}
         />
       )}
     </Box>
-  );
-}
-
-/** Each fill of the measuring cup, ticked off so that none is forgotten or poured twice. */
-function Fills({ fills, what }: { fills: number[]; what: string }) {
-  const units = useUnits();
-  const [done, setDone] = useState(0);
-  return (
-    <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", my: 1 }}>
-      {fills.map((ml, i) => (
-        <Button
-          key={i}
-          variant={i < done ? "contained" : "outlined"}
-          aria-pressed={i < done}
-          aria-label={`Fill ${i + 1} of ${what}, ${showWith(units.VOLUME, ml)}`}
-          onClick={() => setDone(i < done ? i : i + 1)}
-          sx={{ minHeight: 64, minWidth: 96, fontSize: "1.15rem" }}
-        >
-          {i < done ? "✓ " : ""}
-          {showWith(units.VOLUME, ml)}
-        </Button>
-      ))}
-    </Box>
-  );
-}
-
-function both(batch: Batch): number {
-  return batch.partA.volumeMl + batch.partB.volumeMl;
-}
-
-function Steps({
-  card,
-  batch,
-  at,
-  startsAt,
-  zoneId,
-  onChoose,
-}: {
-  card: BatchCard;
-  batch: Batch;
-  at: number;
-  startsAt: Date;
-  zoneId: string;
-  onChoose: (step: number) => void;
-}) {
-  const units = useUnits();
-  return (
-    <Box
-      component="ol"
-      aria-label="Steps of this batch"
-      sx={{ listStyle: "none", p: 0, mt: 2.5, mb: 0, display: "grid", gap: 0.25 }}
-    >
-      {card.steps.map((step, i) => (
-        <li key={i}>
-          <Button
-            onClick={() => onChoose(i)}
-            aria-current={i === at ? "step" : undefined}
-            sx={{
-              width: "100%",
-              justifyContent: "flex-start",
-              gap: 2,
-              minHeight: 34,
-              py: 0.25,
-              color: i === at ? "primary.main" : "text.primary",
-              fontWeight: i === at ? 700 : 400,
-            }}
-          >
-            <Box component="span" sx={{ minWidth: 52, color: "text.secondary" }}>
-              {clockTime(startsAt, step.startSeconds, zoneId)}
-            </Box>
-            <Box component="span" sx={{ minWidth: 18 }}>
-              {i < at ? "✓" : ""}
-            </Box>
-            <Box component="span" sx={{ textAlign: "left" }}>
-              {stepTitle(step, card, batch)}
-            </Box>
-            <Box component="span" sx={{ ml: "auto", whiteSpace: "nowrap" }}>
-              {step.kind === "TINT" && step.addG < 0.05
-                ? "from its stock"
-                : step.addG > 0
-                  ? showWith(units.MASS, step.addG, step.kind === "TINT" ? 2 : 1)
-                  : minutes((step.endSeconds - step.startSeconds) / 60)}
-            </Box>
-          </Button>
-        </li>
-      ))}
-    </Box>
-  );
-}
-
-/** What else is worth knowing of this batch. */
-function Also({
-  answer,
-  session,
-  onEdit,
-}: {
-  answer: BatchAtHand;
-  session: Session;
-  onEdit: (session: Session) => void;
-}) {
-  const units = useUnits();
-  const colourId = answer.batch.cups[0]?.colourId ?? "clear";
-  const { card } = answer;
-  const small = card.totalG < card.surelyRightFromG;
-  return (
-    <>
-      <Typography variant="h2" sx={{ mb: 0.75 }}>
-        Right, and what is left
-      </Typography>
-      <Box component="ul" sx={{ pl: 2.25, my: 0 }}>
-        <li>
-          Rounded to {card.division} {card.measured === "VOLUME" ? "mL" : "g"}, A to B is off by{" "}
-          {Math.abs(card.ratioErrorPercent).toFixed(2)} % of at most {card.tolerancePercent} %.{" "}
-          {small
-            ? `Below ${showWith(units.MASS, card.surelyRightFromG)} this scale is coarse for this resin; the amounts were chosen so that it is still right.`
-            : `This scale is fine enough from ${showWith(units.MASS, card.surelyRightFromG)} on.`}
-        </li>
-        {(session.habits?.mixing?.extraAPercent ?? 0) > 0 && (
-          <li>
-            A is raised by {session.habits?.mixing?.extraAPercent} %, as this workshop does it; that
-            is part of the figure above.
-          </li>
-        )}
-        {card.pumps && <li>By pump: {countedText(card.pumps, "stroke", "strokes", units)}.</li>}
-        {card.kit && <li>As a kit: {countedText(card.kit, "bottle", "bottles", units)}.</li>}
-        {card.leftovers.map((left) => {
-          const its = answer.batch.cups.find((c) => c.id === left.cupId);
-          const name = its ? cupName(answer.batch.cups, its) : "The clear kept back";
-          const ways = answer.leftovers.find((l) => l.cupId === left.cupId)?.fillers ?? [];
-          return (
-            <li key={left.cupId}>
-              {name} keeps {showWith(units.VOLUME, left.leftMl)} to pour
-              {ways.length > 0
-                ? `: fits ${ways
-                    .slice(0, 2)
-                    .map((f) => `${f.pieces} × ${f.name}${f.inTime ? "" : " (too late by then)"}`)
-                    .join(", or ")}.`
-                : "; no dry mould on the shelf is that small."}
-            </li>
-          );
-        })}
-      </Box>
-      {answer.together.length > 0 && (
-        <Box sx={{ mt: 0.5 }}>
-          All that is left together, several colours in a piece:{" "}
-          {answer.together
-            .slice(0, 2)
-            .map((f) => `${f.pieces} × ${f.name}`)
-            .join(", or ")}
-          .
-        </Box>
-      )}
-      {answer.topUps.length > 0 && (
-        <>
-          <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
-            Or top it up to a round batch
-          </Typography>
-          <Box component="ul" sx={{ pl: 2.25, my: 0 }}>
-            {answer.topUps.map((way) => {
-              const filler = way.fillers[0];
-              return (
-                filler && (
-                  <li key={way.totalG}>
-                    About {showWith(units.MASS, way.totalG, 0)} fills {filler.pieces} ×{" "}
-                    {filler.name} more.{" "}
-                    <Button
-                      size="small"
-                      aria-label={`Put ${filler.pieces} × ${filler.name} on the board`}
-                      onClick={() =>
-                        onEdit({
-                          ...session,
-                          pieces: [
-                            ...(session.pieces ?? []),
-                            {
-                              mouldId: filler.mouldId,
-                              cavityId: filler.cavityId,
-                              count: filler.pieces,
-                              layers: [{ colourId, join: "TOGETHER" }],
-                            },
-                          ],
-                        })
-                      }
-                      sx={{ minHeight: 30, py: 0 }}
-                    >
-                      On the board
-                    </Button>
-                  </li>
-                )
-              );
-            })}
-          </Box>
-        </>
-      )}
-      <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
-        If A and B are measured in two cups
-      </Typography>
-      <Box component="ul" sx={{ pl: 2.25, my: 0, color: "text.secondary" }}>
-        {card.measures.map((effect) => (
-          <li key={effect.school}>{measureText(effect, units)}</li>
-        ))}
-      </Box>
-    </>
   );
 }

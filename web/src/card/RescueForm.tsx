@@ -1,11 +1,12 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState, type ReactNode } from "react";
-import { api, ask, type BatchRescue, type Session, type Trouble } from "../api/client";
-import { Told, WrongMark } from "../frame/Told";
-import { NumberField } from "../units/NumberField";
-import { showWith } from "../units/units";
+import { type ReactNode, useState } from "react";
+import { useRescue } from "../api/asking";
+import type { BatchRescue, Session } from "../api/client";
+import { NumberField } from "../ui/NumberField";
+import { Told, WrongMark } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
 
 interface Props {
   session: Session;
@@ -17,31 +18,11 @@ export function RescueForm({ session, batch }: Props) {
   const units = useUnits();
   const [inA, setA] = useState<number | null>(null);
   const [inB, setB] = useState<number | null>(null);
-  const [answer, setAnswer] = useState<BatchRescue | null>(null);
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [readable, setReadable] = useState({ a: true, b: true });
-  useEffect(() => {
-    if (inA === null && inB === null) {
-      return undefined;
-    }
-    let here = true;
-    void ask(
-      api.POST("/api/plan/rescue", {
-        body: { session, batch, inAG: inA ?? 0, inBG: inB ?? 0 },
-      }),
-    ).then((got) => {
-      if (here) {
-        setTrouble(got.status === "ok" ? null : got.trouble);
-        // What no longer belongs to the figures typed must not be read off and poured.
-        setAnswer(got.status === "ok" ? got.value : null);
-      }
-    });
-    return () => {
-      here = false;
-    };
-  }, [session, batch, inA, inB]);
+  const { answer, current, trouble } = useRescue(session, batch, inA, inB);
   // Advice for what was typed before must not be read off and poured.
-  const shown = (inA === null && inB === null) || !readable.a || !readable.b ? null : answer;
+  const shown =
+    (inA === null && inB === null) || !readable.a || !readable.b || !current ? null : answer;
   const errorAt = (field: string) => trouble?.errors.find((e) => e.field === field);
   return (
     <Box component="section" aria-label="Something else is in the cup">

@@ -1,21 +1,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useEffect, useState } from "react";
-import {
-  api,
-  ask,
-  type AddedColour,
-  type BenchTally,
-  type Cup,
-  type Session,
-  type Trouble,
-} from "../api/client";
+import { useState } from "react";
+import { useTally } from "../api/asking";
+import type { AddedColour, Cup, Session } from "../api/client";
 import { LoadingBar } from "../drawing/LoadingBar";
-import { lookText, LookSwatches } from "../drawing/LookSwatches";
-import { Told } from "../frame/Told";
-import { limitText, loadingText } from "../plan/wording";
-import { showWith } from "../units/units";
+import { LookSwatches, lookText } from "../drawing/LookSwatches";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { limitText, loadingText } from "../words/loading";
 
 const UNITS = {
   DROP: ["drop", "drops"],
@@ -26,25 +19,7 @@ const UNITS = {
 export function TallyForm({ session, cup, name }: { session: Session; cup: Cup; name: string }) {
   const units = useUnits();
   const [added, setAdded] = useState<AddedColour[]>([]);
-  const [tally, setTally] = useState<BenchTally | null>(null);
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
-  useEffect(() => {
-    const calledOff = new AbortController();
-    ask(
-      api.POST("/api/plan/tally", {
-        body: { session, cupId: cup.id, added },
-        signal: calledOff.signal,
-      }),
-    )
-      .then((answer) => {
-        setTrouble(answer.status === "ok" ? null : answer.trouble);
-        if (answer.status === "ok") {
-          setTally(answer.value);
-        }
-      })
-      .catch(() => undefined);
-    return () => calledOff.abort();
-  }, [session, cup.id, added]);
+  const { answer: tally, trouble } = useTally(session, cup.id, added);
   if (trouble) {
     return <Told trouble={trouble} />;
   }

@@ -1,6 +1,6 @@
 import { useTheme } from "@mui/material/styles";
 import type { Plan } from "../api/client";
-import { cavityName } from "../plan/wording";
+import { cavityName } from "../words/places";
 import { useWidth } from "./useWidth";
 
 /** How the moulds stand, seen from above: the back of the bench is at the top. */

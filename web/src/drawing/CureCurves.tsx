@@ -1,10 +1,11 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
-import { useId, useState, type PointerEvent } from "react";
+import { type PointerEvent, useId, useState } from "react";
 import type { CureCurve, CureStates, CurveSample } from "../api/client";
-import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { curveScale, LAST_POUR_PA_S, sampleAt, span, thicknessWord, ticks } from "./curveScale";
+import { showWith } from "../units/units";
+import { LAST_POUR_PA_S, sampleAt, span } from "../words/curves";
+import { curveScale, thicknessWord, ticks } from "./curveScale";
 import { useWidth } from "./useWidth";
 
 const LEFT = 92;

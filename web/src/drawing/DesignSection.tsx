@@ -1,5 +1,5 @@
 import { useTheme } from "@mui/material/styles";
-import { useId, useRef, type KeyboardEvent, type PointerEvent } from "react";
+import { type KeyboardEvent, type PointerEvent, useId, useRef } from "react";
 import type { LayerView, PieceView } from "../api/client";
 import { sectionPaths } from "./sectionPath";
 

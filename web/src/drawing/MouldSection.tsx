@@ -1,6 +1,6 @@
 import type { PieceView } from "../api/client";
-import type { BoardScale } from "./boardScale";
 import { CavitySection } from "./CavitySection";
+import type { BoardScale } from "./boardScale";
 
 /** A mould of the plan in section, with its layers as they are poured. */
 export function MouldSection({ piece, scale }: { piece: PieceView; scale: BoardScale }) {

@@ -1,4 +1,5 @@
 import type { CureCurve, CurveSample } from "../api/client";
+import { LAST_POUR_PA_S } from "../words/curves";
 
 interface Frame {
   left: number;
@@ -12,9 +13,6 @@ interface Frame {
 /** Thickness is drawn between these, Pa·s, each tenfold as high as the one before. */
 const THINNEST = 0.05;
 const THICKEST = 200;
-
-/** The engine ends the working time there, or where it gets too warm. */
-export const LAST_POUR_PA_S = 5;
 
 /** Where thickness has a name; the first two bound what can be poured and what draws a thread. */
 const NAMED = [
@@ -60,29 +58,6 @@ export function curveScale(curve: CureCurve, until: number, hottest: number, fra
   };
 }
 
-interface Between {
-  temperatureC: number;
-  viscosityPaS: number | undefined;
-}
-
-/** How it is at a moment, between two samples on a straight line. */
-export function sampleAt(points: CurveSample[], minutes: number): Between | undefined {
-  const next = points.findIndex((p) => p.minutes >= minutes);
-  const b = points[next];
-  const a = points[next - 1];
-  if (!a || !b || a.minutes === b.minutes) {
-    return b && { temperatureC: b.temperatureC, viscosityPaS: b.viscosityPaS };
-  }
-  const s = (minutes - a.minutes) / (b.minutes - a.minutes);
-  return {
-    temperatureC: a.temperatureC + s * (b.temperatureC - a.temperatureC),
-    viscosityPaS:
-      a.viscosityPaS === undefined || b.viscosityPaS === undefined
-        ? undefined
-        : a.viscosityPaS + s * (b.viscosityPaS - a.viscosityPaS),
-  };
-}
-
 const STEPS = [1, 2, 5, 10, 15, 20, 30, 60, 120, 240, 360, 720, 1440, 2880, 5760, 10080];
 
 /** Round marks on an axis, about so many. */
@@ -93,21 +68,6 @@ export function ticks(from: number, to: number, about: number): number[] {
     marks.push(at);
   }
   return marks;
-}
-
-/** A length of time as a maker says it. */
-export function span(minutes: number): string {
-  if (minutes < 10 && minutes % 1 >= 0.05) {
-    return `${minutes.toFixed(1)} min`;
-  }
-  if (minutes < 120) {
-    return `${Math.round(minutes)} min`;
-  }
-  const hours = minutes / 60;
-  if (hours < 10) {
-    return `${Number(hours.toFixed(1))} h`;
-  }
-  return hours < 72 ? `${Math.round(hours)} h` : `${Number((hours / 24).toFixed(1))} days`;
 }
 
 export function thicknessWord(thickness: CurveSample["thickness"]): string {

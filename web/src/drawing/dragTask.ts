@@ -1,5 +1,4 @@
-import type { KeyboardEvent, PointerEvent } from "react";
-import { useRef } from "react";
+import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 
 /** A task is moved in steps of this; finer than a hand, s. */
 const STEP = 15;

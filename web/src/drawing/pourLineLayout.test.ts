@@ -7,10 +7,8 @@ const START = new Date("2026-11-28T10:03:00Z");
 function cup(id: string, thickens: number): Cup {
   return {
     id,
-    colourName: `Colour ${id}`,
-    filledSeconds: 700,
-    thickensSeconds: thickens,
-    gelsSeconds: thickens + 1200,
+    colour: { id, name: `Colour ${id}`, swatch: "#888888" },
+    times: { filledSeconds: 700, thickensSeconds: thickens, gelsSeconds: thickens + 1200 },
   } as Cup;
 }
 
@@ -18,9 +16,7 @@ function batch(number: number, start: number, end: number, cups: Cup[]): Batch {
   return {
     number,
     split: cups.length > 1,
-    startSeconds: start,
-    contactSeconds: start + 60,
-    endSeconds: end,
+    times: { startSeconds: start, contactSeconds: start + 60, endSeconds: end },
     cups,
   } as Batch;
 }

@@ -52,7 +52,7 @@ export function layOut(
 ): PourLineLayout {
   const numbers = new Set(batches.map((b) => b.number));
   const inOneGo = plan.tasks.filter((t) => numbers.has(t.batch) && ONE_GO.has(t.kind));
-  const first = Math.min(...batches.map((b) => b.startSeconds));
+  const first = Math.min(...batches.map((b) => b.times.startSeconds));
   const end = Math.max(...inOneGo.map((t) => t.endSeconds));
   // Looks and nudges go on for hours; those of the next hour and a half are seen with the pours.
   const tasks = plan.tasks.filter(
@@ -60,11 +60,11 @@ export function layOut(
       numbers.has(t.batch) &&
       (ONE_GO.has(t.kind) || (t.hands && t.startSeconds < end + 5_400 && t.startSeconds >= first)),
   );
-  const from = Math.min(...batches.map((b) => b.startSeconds));
+  const from = Math.min(...batches.map((b) => b.times.startSeconds));
   const cups = batches.flatMap((b) => b.cups);
   const lastTask = Math.max(end, ...tasks.filter((t) => !t.optional).map((t) => t.endSeconds));
-  const lastThick = Math.max(...cups.map((c) => c.thickensSeconds));
-  const lastGel = Math.max(...cups.map((c) => c.gelsSeconds));
+  const lastThick = Math.max(...cups.map((c) => c.times.thickensSeconds));
+  const lastGel = Math.max(...cups.map((c) => c.times.gelsSeconds));
   // A thin cup may stay pourable for hours; the work and a little beyond is what matters.
   const work = Math.max(lastTask - from, 600);
   const to = Math.min(
@@ -127,7 +127,7 @@ export function sittings(batches: Batch[]): Batch[][] {
   for (const batch of batches) {
     const last = all.at(-1);
     const before = last?.at(-1);
-    if (last && before && batch.startSeconds - before.endSeconds < 5_400) {
+    if (last && before && batch.times.startSeconds - before.times.endSeconds < 5_400) {
       last.push(batch);
     } else {
       all.push([batch]);
@@ -135,3 +135,11 @@ export function sittings(batches: Batch[]): Batch[][] {
   }
   return all;
 }
+
+export const BAR = 16;
+
+/** A lozenge: something is put in. */
+export const EMBEDDING = new Set<Task["kind"]>(["LAY_EMBEDS", "EMBED"]);
+
+/** An eye: somebody looks and nudges. */
+export const LOOKING = new Set<Task["kind"]>(["LOOK", "NUDGE"]);

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type RefObject } from "react";
+import { type RefObject, useEffect, useRef, useState } from "react";
 
 /** The width in px that an element has just now; 0 before it is laid out. */
 export function useWidth<E extends HTMLElement>(): [RefObject<E | null>, number] {

@@ -1,7 +1,8 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState, type ReactNode } from "react";
+import { type ReactNode, useState } from "react";
+import { useNavigate } from "react-router";
 import {
   api,
   ask,
@@ -12,16 +13,16 @@ import {
   type Resin,
   type Session,
   type Trouble,
-  type Workshop,
 } from "../api/client";
-import { Fields, type FieldSpec } from "../form/Fields";
-import { Cautions } from "../frame/Cautions";
-import { Sheet } from "../frame/Sheet";
-import { Told } from "../frame/Told";
+import { useDemoShelf } from "../api/queries";
 import { newId } from "../moulds/newMould";
-import { newSession } from "../plan/newSession";
+import { newSession } from "../session/newSession";
 import { RESINS } from "../shelf/kinds";
 import { FORMS, RESIN_BRIEF } from "../shelf/specs";
+import { Cautions } from "../ui/Cautions";
+import { Fields, type FieldSpec } from "../ui/Fields";
+import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
 
 const MOULD: FieldSpec[] = [
   { path: "name", label: "What do you call it?", kind: "text", needed: true, width: 220 },
@@ -74,6 +75,7 @@ type Step = "mould" | "resin" | "colour";
 
 /** The first few minutes: one mould, one resin, one colour, and the plan that follows. */
 export function FirstVisit() {
+  const navigate = useNavigate();
   const [mould, setMould] = useState(startMould);
   const [resin, setResin] = useState<Resin>(RESINS.begin);
   const [jar, setJar] = useState<Colourant>(() => ({
@@ -85,14 +87,7 @@ export function FirstVisit() {
   const [colourId, setColourId] = useState("clear");
   const [step, setStep] = useState<Step>("mould");
   const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const [demo, setDemo] = useState<Workshop | null>(null);
-  useEffect(() => {
-    void ask(api.GET("/api/demo/workshop")).then((answer) => {
-      if (answer.status === "ok") {
-        setDemo(answer.value);
-      }
-    });
-  }, []);
+  const demo = useDemoShelf(true).data;
   const errors: FieldError[] = trouble?.errors ?? [];
   const go = (next: Step) => {
     setTrouble(null);
@@ -162,7 +157,7 @@ export function FirstVisit() {
     if (answer.status === "trouble") {
       return setTrouble(answer.trouble);
     }
-    window.location.hash = `#/plan/${answer.value.id}`;
+    void navigate(`/plan/${answer.value.id}`);
   };
   const done = (mine: Step) =>
     (["mould", "resin", "colour"] as Step[]).indexOf(step) >

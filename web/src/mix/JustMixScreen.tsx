@@ -3,7 +3,10 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
+import { AboutProvider } from "../api/asking";
 import {
   api,
   ask,
@@ -13,17 +16,19 @@ import {
   type Session,
   type Trouble,
 } from "../api/client";
-import { Cautions } from "../frame/Cautions";
-import { Told } from "../frame/Told";
-import { here, localTime } from "../plan/newSession";
-import { NumberField } from "../units/NumberField";
+import { value } from "../api/queries";
+import { here, localTime } from "../session/newSession";
+import { Cautions } from "../ui/Cautions";
+import { Fetched } from "../ui/Fetched";
+import { NumberField } from "../ui/NumberField";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { Running } from "./Running";
 
 const RESIN_ID = "just-mix";
 
 /** A batch at once, without a mould: a total and a ratio, and the clock runs. */
-export function JustMixScreen({ id }: { id: string | undefined }) {
+export function JustMixScreen({ id }: { id: string }) {
   // A total that was measured elsewhere comes along in the address.
   const measuredMl = Number(/^total-([\d.]+)$/.exec(id ?? "")?.[1] ?? NaN);
   if (id && Number.isNaN(measuredMl)) {
@@ -33,6 +38,7 @@ export function JustMixScreen({ id }: { id: string | undefined }) {
 }
 
 function Asking({ measuredMl }: { measuredMl: number | null }) {
+  const navigate = useNavigate();
   const units = useUnits();
   const [total, setTotal] = useState<number | null>(measuredMl ?? 100);
   const [by, setBy] = useState<"massG" | "volumeMl">(measuredMl === null ? "massG" : "volumeMl");
@@ -88,7 +94,7 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
     if (kept.status === "trouble") {
       setTrouble(kept.trouble);
     } else {
-      window.location.hash = `#/mix/${kept.value.id}`;
+      void navigate(`/mix/${kept.value.id}`);
     }
   };
   return (
@@ -190,52 +196,38 @@ function Asking({ measuredMl }: { measuredMl: number | null }) {
   );
 }
 
-type Open =
-  | { status: "loading" }
-  | { status: "trouble"; trouble: Trouble }
-  | { status: "open"; session: Session; revision: number; answer: PlanAnswer };
+interface Open {
+  session: Session;
+  revision: number;
+  answer: PlanAnswer;
+}
 
 function Opened({ id }: { id: string }) {
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const [open, setOpen] = useState<Open>({ status: "loading" });
-  const [version, setVersion] = useState(0);
-  useEffect(() => {
-    let current = true;
-    const load = async () => {
-      const kept = await ask(api.GET("/api/sessions/{id}", { params: { path: { id } } }));
-      if (kept.status === "trouble") {
-        return { status: "trouble", trouble: kept.trouble } as const;
-      }
-      const session = kept.value.session;
+  const query = useQuery<Open>({
+    queryKey: ["kept", "mix", id],
+    queryFn: async () => {
+      const { session, revision } = await value(
+        api.GET("/api/sessions/{id}", { params: { path: { id } } }),
+      );
       // With its own id: it is not in its own way.
-      const plan = await ask(api.POST("/api/plan", { body: session, params: { query: { id } } }));
-      return plan.status === "trouble"
-        ? ({ status: "trouble", trouble: plan.trouble } as const)
-        : ({
-            status: "open",
-            session,
-            revision: kept.value.revision,
-            answer: plan.value,
-          } as const);
-    };
-    void load().then((next) => current && setOpen(next));
-    return () => {
-      current = false;
-    };
-  }, [id, version]);
-  if (open.status === "loading") {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Fetching the mix…
-      </Box>
-    );
-  }
-  if (open.status === "trouble") {
-    return <Told trouble={open.trouble} onRetry={() => setVersion((v) => v + 1)} />;
-  }
+      const params = { query: { id } };
+      const answer = await value(api.POST("/api/plan", { body: session, params }));
+      return { session, revision, answer };
+    },
+  });
+  return (
+    <Fetched query={query} loading="Fetching the mix…">
+      {(open) => <Mix id={id} open={open} />}
+    </Fetched>
+  );
+}
+
+function Mix({ id, open }: { id: string; open: Open }) {
+  const about = useMemo(() => ({ session: open.session, id }), [open.session, id]);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
   /** Moves the start so that the first contact of A and B is now. */
   const meetNow = async () => {
-    const contact = open.answer.plan.batches[0]?.contactSeconds ?? 0;
+    const contact = open.answer.plan.batches[0]?.times.contactSeconds ?? 0;
     const startsAt = localTime(new Date(Date.now() - contact * 1000));
     const session = { ...open.session, startsAt, zoneId: here() };
     const answer = await ask(
@@ -246,14 +238,13 @@ function Opened({ id }: { id: string }) {
     );
     // A clock that was not restarted must not look as if it were.
     setTrouble(answer.status === "trouble" ? answer.trouble : null);
-    if (answer.status === "ok") {
-      setVersion((v) => v + 1);
-    }
   };
   return (
     <>
       {trouble && <Told trouble={trouble} onRetry={() => void meetNow()} />}
-      <Running session={open.session} answer={open.answer} onMeetNow={() => void meetNow()} />
+      <AboutProvider value={about}>
+        <Running session={open.session} answer={open.answer} onMeetNow={() => void meetNow()} />
+      </AboutProvider>
     </>
   );
 }

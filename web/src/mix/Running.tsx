@@ -3,13 +3,14 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import type { PlanAnswer, Session } from "../api/client";
-import { Cautions } from "../frame/Cautions";
-import { WrongMark } from "../frame/Told";
-import { Fig, HowProvider } from "../plan/How";
-import { clockTime, findingText } from "../plan/wording";
-import { Assumed } from "../plan/Margins";
-import { showWith } from "../units/units";
+import { Fig } from "../plan/how/How";
+import { Assumed } from "../plan/how/Margins";
+import { Cautions } from "../ui/Cautions";
+import { WrongMark } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { findingText } from "../words/findings";
+import { clockTime } from "../words/time";
 
 interface Props {
   session: Session;
@@ -32,13 +33,13 @@ export function Running({ session, answer, onMeetNow }: Props) {
   if (!batch || !cup) {
     return null;
   }
-  const contact = startsAt.getTime() + batch.contactSeconds * 1000;
-  const end = startsAt.getTime() + cup.thickensSeconds * 1000;
+  const contact = startsAt.getTime() + batch.times.contactSeconds * 1000;
+  const end = startsAt.getTime() + cup.times.thickensSeconds * 1000;
   const left = Math.max(0, Math.floor((end - now) / 1000));
   const over = now >= end;
-  const volume = batch.measured === "VOLUME";
+  const volume = batch.measuring.by === "VOLUME";
   const part = (which: "A" | "B") => {
-    const amount = which === "A" ? batch.partA : batch.partB;
+    const amount = which === "A" ? batch.measuring.partA : batch.measuring.partB;
     return (
       <Box role="group" aria-label={`Part ${which}`}>
         <Box sx={{ fontSize: "1.4rem", color: "text.secondary" }}>{which}</Box>
@@ -53,85 +54,80 @@ export function Running({ session, answer, onMeetNow }: Props) {
       </Box>
     );
   };
-  const first = batch.firstPart;
+  const first = batch.measuring.firstPart;
   const second = first === "A" ? "B" : "A";
   const share = Math.max(0, Math.min(1, (end - now) / (end - contact)));
   return (
-    <HowProvider value={session}>
-      <Box sx={{ pt: 1.5, px: 1 }}>
-        <Typography variant="h1">{session.name}</Typography>
-        {plan.batches.length > 1 && (
-          <Box sx={{ color: "error.main", display: "flex", gap: 1, mt: 1, alignItems: "center" }}>
-            <WrongMark /> More than one batch may hold: mix this {plan.batches.length} times.
+    <Box sx={{ pt: 1.5, px: 1 }}>
+      <Typography variant="h1">{session.name}</Typography>
+      {plan.batches.length > 1 && (
+        <Box sx={{ color: "error.main", display: "flex", gap: 1, mt: 1, alignItems: "center" }}>
+          <WrongMark /> More than one batch may hold: mix this {plan.batches.length} times.
+        </Box>
+      )}
+      {plan.findings
+        .filter((f) => f.severity !== "NOTE")
+        .map((f) => (
+          <Box key={f.rule + f.place} sx={{ color: "error.main", display: "flex", gap: 1, mt: 1 }}>
+            <WrongMark /> {findingText(f, plan, units)}
           </Box>
-        )}
-        {plan.findings
-          .filter((f) => f.severity !== "NOTE")
-          .map((f) => (
-            <Box
-              key={f.rule + f.place}
-              sx={{ color: "error.main", display: "flex", gap: 1, mt: 1 }}
-            >
-              <WrongMark /> {findingText(f, plan, units)}
-            </Box>
-          ))}
-        <Box sx={{ display: "flex", columnGap: 8, rowGap: 2, flexWrap: "wrap", mt: 2 }}>
-          {part(first)}
-          {part(second)}
-          <Box>
-            <Box sx={{ fontSize: "1.4rem", color: "text.secondary" }}>both together</Box>
-            <Box sx={{ fontSize: { xs: "2rem", sm: "3rem" }, fontWeight: 700, mt: { sm: 1.5 } }}>
-              <Fig of="batch/1/totalG" what="Both parts">
-                {showWith(units.MASS, batch.totalG)}
-              </Fig>
-            </Box>
+        ))}
+      <Box sx={{ display: "flex", columnGap: 8, rowGap: 2, flexWrap: "wrap", mt: 2 }}>
+        {part(first)}
+        {part(second)}
+        <Box>
+          <Box sx={{ fontSize: "1.4rem", color: "text.secondary" }}>both together</Box>
+          <Box sx={{ fontSize: { xs: "2rem", sm: "3rem" }, fontWeight: 700, mt: { sm: 1.5 } }}>
+            <Fig of="batch/1/totalG" what="Both parts">
+              {showWith(units.MASS, batch.measuring.totalG)}
+            </Fig>
           </Box>
         </Box>
-        <Box role="timer" aria-label="Pourable for" sx={{ mt: 3 }}>
+      </Box>
+      <Box role="timer" aria-label="Pourable for" sx={{ mt: 3 }}>
+        <Box
+          sx={{
+            fontSize: { xs: "3.2rem", sm: "5rem" },
+            fontWeight: 700,
+            lineHeight: 1.1,
+            color: over || left < 300 ? "error.main" : "text.primary",
+          }}
+        >
+          {over ? "thick" : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, "0")}`}
+        </Box>
+        <Box sx={{ height: 14, bgcolor: "divider", borderRadius: 7, maxWidth: 700, my: 1 }}>
           <Box
             sx={{
-              fontSize: { xs: "3.2rem", sm: "5rem" },
-              fontWeight: 700,
-              lineHeight: 1.1,
-              color: over || left < 300 ? "error.main" : "text.primary",
+              height: 14,
+              width: `${share * 100}%`,
+              bgcolor: left < 300 ? "error.main" : "primary.main",
+              borderRadius: 7,
             }}
-          >
-            {over ? "thick" : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, "0")}`}
-          </Box>
-          <Box sx={{ height: 14, bgcolor: "divider", borderRadius: 7, maxWidth: 700, my: 1 }}>
-            <Box
-              sx={{
-                height: 14,
-                width: `${share * 100}%`,
-                bgcolor: left < 300 ? "error.main" : "primary.main",
-                borderRadius: 7,
-              }}
-            />
-          </Box>
-          <Box sx={{ fontSize: "1.2rem", color: "text.secondary" }}>
-            {over ? "It should be thick by now. " : ""}A {now < contact ? "meets" : "met"} B at{" "}
-            {clockTime(startsAt, batch.contactSeconds, zoneId)};{" "}
-            <Fig of={`cup/${cup.id}/workingTimeMinutes`} what="Working time">
-              pourable until about {clockTime(startsAt, cup.thickensSeconds, zoneId)}
-            </Fig>
-            , at the earliest {clockTime(startsAt, cup.thickensEarliestSeconds, zoneId)}.
-          </Box>
+          />
         </Box>
-        <Box sx={{ display: "flex", gap: 1.5, mt: 2.5, flexWrap: "wrap" }}>
-          <Button
-            variant="contained"
-            onClick={onMeetNow}
-            sx={{ minHeight: 64, fontSize: "1.2rem", px: 4 }}
-          >
-            A meets B now
-          </Button>
-          <Button variant="outlined" href="#/mix" sx={{ minHeight: 64, px: 3 }}>
-            Another mix
-          </Button>
+        <Box sx={{ fontSize: "1.2rem", color: "text.secondary" }}>
+          {over ? "It should be thick by now. " : ""}A {now < contact ? "meets" : "met"} B at{" "}
+          {clockTime(startsAt, batch.times.contactSeconds, zoneId)};{" "}
+          <Fig of={`cup/${cup.id}/workingTimeMinutes`} what="Working time">
+            pourable until about {clockTime(startsAt, cup.times.thickensSeconds, zoneId)}
+          </Fig>
+          , at the earliest {clockTime(startsAt, cup.times.thickensEarliestSeconds, zoneId)}.
         </Box>
-        <Assumed plan={plan} session={session} />
-        <Cautions />
       </Box>
-    </HowProvider>
+      <Box sx={{ display: "flex", gap: 1.5, mt: 2.5, flexWrap: "wrap" }}>
+        <Button
+          variant="contained"
+          onClick={onMeetNow}
+          sx={{ minHeight: 64, fontSize: "1.2rem", px: 4 }}
+        >
+          A meets B now
+        </Button>
+        <Button variant="outlined" href="/mix" sx={{ minHeight: 64, px: 3 }}>
+          Another mix
+        </Button>
+      </Box>
+      <Assumed plan={plan} session={session} />
+      <Cautions />
+    </Box>
   );
 }

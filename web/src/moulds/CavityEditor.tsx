@@ -1,13 +1,13 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import { errorsUnder, type Cavity, type FieldError } from "../api/client";
-import { Fields, type FieldSpec } from "../form/Fields";
-import { Told } from "../frame/Told";
+import { useMeasured } from "../api/asking";
+import { type Cavity, errorsUnder, type FieldError } from "../api/client";
+import { Fields, type FieldSpec } from "../ui/Fields";
+import { Told } from "../ui/Told";
 import { CavityFigures } from "./CavityFigures";
-import { MeasureForm } from "./MeasureForm";
 import { InnerFields } from "./InnerFields";
-import { useMeasured } from "./useMeasured";
+import { MeasureForm } from "./MeasureForm";
 
 interface Props {
   cavity: Cavity;

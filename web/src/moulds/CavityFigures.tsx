@@ -2,9 +2,10 @@ import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
 import type { MeasureAnswer } from "../api/client";
 import { CavitySection } from "../drawing/CavitySection";
-import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { doubtText, KNOWN_BY, type Method } from "./wording";
+import { showWith } from "../units/units";
+import { doubtText } from "../words/moulds";
+import { KNOWN_BY, type Method } from "./fields";
 
 const WIDEST_PX = 280;
 const TALLEST_PX = 230;
@@ -52,7 +53,7 @@ export function CavityFigures({ name, method, answer }: Props) {
             : `${showWith(units.LENGTH, answer.depthMm)} deep${answer.depthAssumed ? ", a guess" : ""} · ${KNOWN_BY[method]}`}
         </Box>
         {answer.onlyATotal && (
-          <Link href={`#/mix/total-${answer.totalMl.toFixed(2)}`}>Mix that much now</Link>
+          <Link href={`/mix/total-${answer.totalMl.toFixed(2)}`}>Mix that much now</Link>
         )}
         <Box component="ul" sx={{ pl: 2.25, my: 0.75, fontSize: "0.92rem" }}>
           {answer.doubts.map((doubt) => (

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { errorsUnder, type Cavity, type FieldError } from "../api/client";
-import { Fields, type FieldSpec } from "../form/Fields";
+import { type Cavity, errorsUnder, type FieldError } from "../api/client";
+import { Fields, type FieldSpec } from "../ui/Fields";
 import { Parts } from "./Parts";
 
 type Inner = NonNullable<Cavity["inner"]>;

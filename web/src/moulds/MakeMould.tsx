@@ -1,17 +1,18 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
+import { useNavigate } from "react-router";
+import { useMaking } from "../api/asking";
 import { api, ask, type Mould, type MouldMaking, type Trouble } from "../api/client";
-import { Fields, type FieldSpec } from "../form/Fields";
-import { Sheet } from "../frame/Sheet";
-import { Told } from "../frame/Told";
-import { localTime } from "../plan/newSession";
-import { showWith } from "../units/units";
+import { localTime } from "../session/newSession";
+import { Fields, type FieldSpec } from "../ui/Fields";
+import { OneOf } from "../ui/OneOf";
+import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
 import { newId } from "./newMould";
 
 const STARTS: Record<MouldMaking["kind"], MouldMaking> = {
@@ -118,12 +119,12 @@ function underWay(): UnderWay | null {
 
 /** Making a mould: what it takes, worked out before anything is opened, and a clock for the work. */
 export function MakeMould() {
+  const navigate = useNavigate();
   const units = useUnits();
   const [making, setMaking] = useState(() => underWay()?.making ?? STARTS.PUTTY);
-  const [need, setNeed] = useState<{ volumeMl: number; partAG: number; partBG: number } | null>(
-    null,
-  );
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const { answer: need, trouble: unclear } = useMaking(making);
+  const [failed, setTrouble] = useState<Trouble | null>(null);
+  const trouble = failed ?? unclear;
   const [startedAt, setStartedAt] = useState<number | null>(() => underWay()?.at ?? null);
   const start = (at: number | null) => {
     if (at === null) {
@@ -134,20 +135,6 @@ export function MakeMould() {
     setStartedAt(at);
   };
   const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    let here = true;
-    void ask(api.POST("/api/moulds/make", { body: making })).then((answer) => {
-      if (here) {
-        setTrouble(answer.status === "ok" ? null : answer.trouble);
-        if (answer.status === "ok") {
-          setNeed(answer.value);
-        }
-      }
-    });
-    return () => {
-      here = false;
-    };
-  }, [making]);
   useEffect(() => {
     const timer = setInterval(() => setNow(Date.now()), 250);
     return () => clearInterval(timer);
@@ -184,7 +171,7 @@ export function MakeMould() {
     );
     if (answer.status === "ok") {
       localStorage.removeItem(KEY);
-      window.location.hash = `#/moulds/${mould.id}`;
+      void navigate(`/moulds/${mould.id}`);
     } else {
       setTrouble(answer.trouble);
     }
@@ -192,26 +179,21 @@ export function MakeMould() {
   return (
     <Box sx={{ display: "grid", gap: 1.5, pt: 1.5 }}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "baseline", px: 1, flexWrap: "wrap" }}>
-        <Link href="#/moulds">All moulds</Link>
+        <Link href="/moulds">All moulds</Link>
         <Typography variant="h1">Make a mould</Typography>
       </Box>
       <Sheet
         title="What it takes"
         aside={
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={making.kind}
-            onChange={(_, kind: MouldMaking["kind"] | null) => kind && setMaking(STARTS[kind])}
-            aria-label="How it is made"
-          >
-            <ToggleButton value="PUTTY" sx={{ textTransform: "none" }}>
-              kneaded putty
-            </ToggleButton>
-            <ToggleButton value="POURED" sx={{ textTransform: "none" }}>
-              poured rubber
-            </ToggleButton>
-          </ToggleButtonGroup>
+          <OneOf
+            label="How it is made"
+            choices={[
+              ["PUTTY", "kneaded putty"],
+              ["POURED", "poured rubber"],
+            ]}
+            chosen={making.kind}
+            onChoose={(kind) => setMaking(STARTS[kind])}
+          />
         }
       >
         <Fields

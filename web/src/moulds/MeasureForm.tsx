@@ -2,11 +2,11 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { errorsUnder, type Cavity, type FieldError, type Measurement } from "../api/client";
-import { Fields, type FieldSpec } from "../form/Fields";
+import { type Cavity, errorsUnder, type FieldError, type Measurement } from "../api/client";
+import { Fields, type FieldSpec } from "../ui/Fields";
 import { MeshPart } from "./MeshPart";
 import { Parts } from "./Parts";
-import { METHOD_FIELDS, METHOD_ORDER, METHODS, type Method } from "./wording";
+import { type Method, METHOD_FIELDS, METHOD_ORDER, METHODS } from "./fields";
 
 interface Props {
   cavity: Cavity;

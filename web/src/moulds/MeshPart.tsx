@@ -4,8 +4,8 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useRef, useState } from "react";
 import { api, ask, type MeshAnswer, type MeshShape, type Trouble } from "../api/client";
-import { Told } from "../frame/Told";
-import { NumberField } from "../units/NumberField";
+import { NumberField } from "../ui/NumberField";
+import { Told } from "../ui/Told";
 
 interface Props {
   mesh: MeshShape | undefined;

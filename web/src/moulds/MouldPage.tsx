@@ -6,13 +6,14 @@ import Typography from "@mui/material/Typography";
 import { visuallyHidden } from "@mui/utils";
 import { useState } from "react";
 import { api, ask, type FieldError, type Mould, type MouldView, type Trouble } from "../api/client";
-import { Fields } from "../form/Fields";
-import { Sheet } from "../frame/Sheet";
-import { Told } from "../frame/Told";
+import { Fields } from "../ui/Fields";
+import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
+import { wantWords } from "../words/moulds";
 import { CavityEditor } from "./CavityEditor";
-import { newCavity } from "./newMould";
 import { Photo } from "./Photo";
-import { MAKE_FIELDS, STATE_FIELDS, wantWords } from "./wording";
+import { MAKE_FIELDS, STATE_FIELDS } from "./fields";
+import { newCavity } from "./newMould";
 
 interface Props {
   given: Mould;
@@ -73,7 +74,7 @@ export function MouldPage({ given, view, onSaved, onRemoved }: Props) {
   return (
     <Box sx={{ display: "grid", gap: 1.5, pt: 1.5 }}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap", px: 1 }}>
-        <Link href="#/moulds">All moulds</Link>
+        <Link href="/moulds">All moulds</Link>
         <Typography component="h1" sx={visuallyHidden}>
           {mould.name || "A new mould"}
         </Typography>

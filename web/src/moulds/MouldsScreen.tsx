@@ -5,46 +5,51 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useMemo, useRef, useState } from "react";
+import { useNavigate } from "react-router";
 import type { MouldView } from "../api/client";
+import { useMoulds, useShelf } from "../api/queries";
 import { CavitySection } from "../drawing/CavitySection";
 import { useWidth } from "../drawing/useWidth";
-import { Empty, Told } from "../frame/Told";
-import { showWith } from "../units/units";
+import { Fetched } from "../ui/Fetched";
+import { useAddressed } from "../ui/Going";
+import { Empty } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
-import { countWord } from "../plan/wording";
+import { showWith } from "../units/units";
+import { wantWords } from "../words/moulds";
+import { Unreadable } from "../ui/Unreadable";
+import { countWord } from "../words/numbers";
 import { MouldPage } from "./MouldPage";
 import { newMould } from "./newMould";
-import { useMoulds } from "./useMoulds";
-import { wantWords } from "./wording";
 
 /** All moulds as a shelf of sections, or one of them. */
-export function MouldsScreen({ id }: { id: string | undefined }) {
-  const { moulds, trouble, reload } = useMoulds();
+export function MouldsScreen({ id }: { id: string }) {
+  return (
+    <Fetched query={useMoulds()} loading="Taking the moulds down…">
+      {(moulds) => <Moulds moulds={moulds} id={id} />}
+    </Fetched>
+  );
+}
+
+function Moulds({ moulds, id }: { moulds: MouldView[]; id: string }) {
+  const navigate = useNavigate();
   const [fresh] = useState(newMould);
-  if (trouble) {
-    return <Told trouble={trouble} onRetry={reload} />;
-  }
-  if (!moulds) {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Taking the moulds down…
-      </Box>
-    );
-  }
-  const toList = () => {
-    reload();
-    window.location.hash = "#/moulds";
-  };
+  const toList = () => void navigate("/moulds");
   if (id === "new") {
     return <MouldPage key="new" given={fresh} view={null} onSaved={toList} onRemoved={toList} />;
   }
   if (id) {
     const view = moulds.find((m) => m.mould.id === id);
     return view ? (
-      <MouldPage key={id} given={view.mould} view={view} onSaved={reload} onRemoved={toList} />
+      <MouldPage
+        key={id}
+        given={view.mould}
+        view={view}
+        onSaved={() => undefined}
+        onRemoved={toList}
+      />
     ) : (
       <Empty title="This mould is not on the shelf">
-        <Button href="#/moulds">All moulds</Button>
+        <Button href="/moulds">All moulds</Button>
       </Empty>
     );
   }
@@ -55,7 +60,14 @@ const ITEM_PX = 164;
 const ROW_PX = 196;
 
 function Shelf({ moulds }: { moulds: MouldView[] }) {
-  const [find, setFind] = useState("");
+  const unreadable = useShelf().data?.unreadable ?? [];
+  const [found, setFound] = useAddressed("find");
+  // What is typed is shown at once; the address may follow.
+  const [find, setTyped] = useState(found ?? "");
+  const setFind = (text: string) => {
+    setTyped(text);
+    setFound(text || null);
+  };
   const [box, width] = useWidth<HTMLDivElement>();
   const shown = useMemo(() => {
     const words = find.toLowerCase().split(/\s+/).filter(Boolean);
@@ -74,10 +86,10 @@ function Shelf({ moulds }: { moulds: MouldView[] }) {
         <p>
           Measure one once, and every plan relies on it: a kitchen scale and some water are enough.
         </p>
-        <Button variant="contained" href="#/moulds/new">
+        <Button variant="contained" href="/moulds/new">
           Measure a mould
         </Button>{" "}
-        <Button variant="outlined" href="#/first">
+        <Button variant="outlined" href="/first">
           Begin with the guide
         </Button>
       </Empty>
@@ -98,14 +110,15 @@ function Shelf({ moulds }: { moulds: MouldView[] }) {
             onChange={(e) => setFind(e.target.value)}
             sx={{ width: 190 }}
           />
-          <Button variant="outlined" href="#/moulds/make">
+          <Button variant="outlined" href="/moulds/make">
             Make a mould
           </Button>
-          <Button variant="contained" href="#/moulds/new">
+          <Button variant="contained" href="/moulds/new">
             Measure a mould
           </Button>
         </Box>
       </Box>
+      <Unreadable names={unreadable} />
       <Box ref={box} sx={{ mt: 1.5 }}>
         {shown.length === 0 ? (
           <Box sx={{ p: 3, color: "text.secondary" }}>
@@ -183,7 +196,7 @@ function Item({ view }: { view: MouldView }) {
   return (
     <Box role="listitem" sx={{ minWidth: 0 }}>
       <ButtonBase
-        href={`#/moulds/${view.mould.id}`}
+        href={`/moulds/${view.mould.id}`}
         aria-label={view.mould.name}
         sx={{
           width: "100%",

@@ -3,8 +3,8 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { errorsUnder, type FieldError, type Solid } from "../api/client";
-import { Fields } from "../form/Fields";
-import { SOLIDS } from "./wording";
+import { Fields } from "../ui/Fields";
+import { SOLIDS } from "./fields";
 
 interface Props {
   parts: Solid[];

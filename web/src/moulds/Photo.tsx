@@ -2,10 +2,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useRef } from "react";
 import type { Mould } from "../api/client";
-import { PictureInput } from "../frame/PictureInput";
-import { Sheet } from "../frame/Sheet";
-import { Told } from "../frame/Told";
-import { usePicture } from "../frame/usePicture";
+import { PictureInput } from "../ui/PictureInput";
+import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
+import { usePicture } from "../ui/usePicture";
 
 /** A picture of the mould: made small here, stripped of what cameras write into it by the server. */
 export function Photo({ mould, has }: { mould: Mould; has: boolean }) {

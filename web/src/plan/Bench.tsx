@@ -1,73 +1,95 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Typography from "@mui/material/Typography";
-import { useCallback, useState } from "react";
-import type { Mend, Piece, Session, Trouble } from "../api/client";
-import { BatchCardView } from "../card/BatchCardView";
-import { BenchFromAbove } from "../drawing/BenchFromAbove";
+import { useCallback, useMemo, useState } from "react";
+import { useNavigate } from "react-router";
+import { AboutProvider } from "../api/asking";
+import type { Mend, Piece, Session, Trouble, Workshop } from "../api/client";
+import type { Defaults } from "../api/queries";
 import { PourLine } from "../drawing/PourLine";
 import { sittings } from "../drawing/pourLineLayout";
-import { Cautions } from "../frame/Cautions";
-import { Sheet } from "../frame/Sheet";
-import { Told } from "../frame/Told";
-import { showWith } from "../units/units";
+import { mended, notOnPurpose, onPurpose, pinned, released } from "../session/arranging";
+import { choices } from "../session/choices";
+import {
+  carrying,
+  withMould,
+  withoutPiece,
+  withoutPieceLayer,
+  withPiece,
+  withPieces,
+} from "../session/pieces";
+import { usePlan } from "../session/usePlan";
+import type { useSessionEditor } from "../session/useSessionEditor";
+import { Cautions } from "../ui/Cautions";
+import { useAddressed } from "../ui/Going";
+import { OneOf } from "../ui/OneOf";
+import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
+import { later } from "../ui/later";
 import { useUnits } from "../units/UnitsProvider";
-import { AddMould } from "./AddMould";
-import { mended, notOnPurpose, onPurpose, pinned, released } from "./arranging";
-import { Board } from "./Board";
-import { lateIn, sureOf } from "./Beside";
-import { changesText } from "./changes";
-import { Conditions } from "./Conditions";
-import { Days } from "./Days";
-import { CupsBench } from "./CupsBench";
-import { withoutLayer, withoutLine } from "./cupsByHand";
-import { Findings } from "./Findings";
-import { EVERYTHING, Find, MANY_LINES, soughtLines } from "./Find";
-import { heatTexts, isHeat } from "./heat";
-import { Fig, HowProvider } from "./How";
-import { LayBeside } from "./LayBeside";
-import { PieceEditor } from "./PieceEditor";
-import { sendAsFile } from "./sessionFile";
-import { PrintSheet } from "./PrintSheet";
-import { Assumed, Legend } from "./Margins";
-import { LayerStates } from "./States";
-import { Story } from "./Story";
-import { storyOf } from "./story";
-import { TitleLine } from "./TitleLine";
-import { usePlan } from "./usePlan";
-import type { useSessionEditor } from "./useSessionEditor";
-import { choices, type Defaults, type Shelves } from "./useWorkshop";
-import { Ways } from "./Ways";
-import { clockTime, countWord, minutes, stand } from "./wording";
+import { showWith } from "../units/units";
+import { changesText } from "../words/changes";
+import { heatTexts, isHeat } from "../words/heat";
+import { countWord } from "../words/numbers";
+import { lateIn, stand, sureOf } from "../words/plan";
+import { storyOf } from "../words/story";
+import { clockTime, minutes } from "../words/time";
+import { Board } from "./board/Board";
+import { EVERYTHING, MANY_LINES, soughtLines } from "./board/seek";
+import { CupsBench } from "./cups/CupsBench";
+import { Fig } from "./how/How";
+import { Legend } from "./how/Legend";
+import { Findings } from "./verdict/Findings";
+import { Story } from "./verdict/Story";
+import { TitleLine } from "./verdict/TitleLine";
+
+const AddMould = later(() => import("./board/AddMould").then((m) => m.AddMould));
+const BatchCardView = later(() => import("../card/BatchCardView").then((m) => m.BatchCardView));
+const Conditions = later(() => import("./conditions/Conditions").then((m) => m.Conditions));
+const PieceEditor = later(() => import("./board/PieceEditor").then((m) => m.PieceEditor));
+const LayBeside = later(() => import("./verdict/LayBeside").then((m) => m.LayBeside));
+const PrintSheet = later(() => import("./PrintSheet").then((m) => m.PrintSheet));
+const Ways = later(() => import("./verdict/Ways").then((m) => m.Ways));
+const BenchFromAbove = later(() =>
+  import("../drawing/BenchFromAbove").then((m) => m.BenchFromAbove),
+);
+const LayerStates = later(() => import("./how/States").then((m) => m.LayerStates));
+// Below what is seen at once.
+const Days = later(() => import("./days/Days").then((m) => m.Days));
+const Assumed = later(() => import("./how/Margins").then((m) => m.Assumed));
+const Find = later(() => import("./board/Find").then((m) => m.Find));
 
 interface Props {
   editing: ReturnType<typeof useSessionEditor>;
   session: Session;
-  shelves: Shelves;
+  workshop: Workshop;
   defaults: Defaults;
 }
 
 /** The plan as a bench: pieces, cups, and the pour line below them. */
-export function Bench({ editing, session, shelves, defaults }: Props) {
+export function Bench({ editing, session, workshop, defaults }: Props) {
+  const navigate = useNavigate();
   const units = useUnits();
   const { edit, editor } = editing;
   const keptId = editor.status === "open" ? editor.kept?.id : undefined;
-  const planning = usePlan(session, shelves.version, keptId);
+  const planning = usePlan(session, workshop, keptId);
   const { answer, trouble } = planning;
   const asked = planning.asked ?? session;
+  const about = useMemo(() => ({ session: asked, id: keptId }), [asked, keptId]);
   const [sought, setSought] = useState(EVERYTHING);
-  const [above, setAbove] = useState(false);
-  const [selected, setSelected] = useState<number | null>(null);
+  const [seen, setSeen] = useAddressed("board");
+  const above = seen === "above";
+  const [line, setLine] = useAddressed("line");
+  const selected = line === null ? null : Number(line) - 1;
+  const setSelected = (to: number | null) => setLine(to === null ? null : String(to + 1));
   const [adding, setAdding] = useState(false);
   const [conditions, setConditions] = useState(session.resinId === "");
   const [fileTrouble, setFileTrouble] = useState<Trouble | null>(null);
-  const [batchNumber, setBatchNumber] = useState(1);
-  const [card, setCard] = useState(false);
-  const closeCard = useCallback(() => setCard(false), []);
+  const [batchShown, setBatchShown] = useAddressed("batch");
+  // "Back" closes what lies over the plan.
+  const [cardShown, setCardShown] = useAddressed("card", true);
+  const card = cardShown !== null;
 
-  const shelf = choices(shelves.workshop, session);
+  const shelf = choices(workshop, session);
   const pieces = session.pieces ?? [];
   const habits = { ...defaults.habits, ...session.habits };
   const hands = { ...defaults.hands, ...session.hands };
@@ -75,7 +97,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
   const plan = pieces.length > 0 && answer ? answer.plan : null;
   const startsAt = new Date(answer?.startsAt ?? 0);
   const zoneId = session.zoneId;
-  const batch = plan?.batches.find((b) => b.number === batchNumber) ?? plan?.batches[0];
+  const batch = plan?.batches.find((b) => b.number === Number(batchShown ?? 1)) ?? plan?.batches[0];
   const snapshot = editor.status === "open" ? (editor.kept?.snapshot ?? null) : null;
   const chosen = selected === null ? undefined : pieces[selected];
 
@@ -83,48 +105,16 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
 
   const editCups = useCallback((next: Session) => edit(next, null), [edit]);
 
-  const setPieces = (next: Piece[], field: string | null) =>
-    edit({ ...session, pieces: next }, field);
   const setPiece = (line: number, piece: Piece, field: string | null) =>
-    setPieces(
-      pieces.map((p, i) => (i === line ? piece : p)),
-      field,
-    );
+    edit(withPiece(session, line, piece), field);
   const remove = (line: number) => {
     setSelected(null);
-    edit(
-      {
-        ...session,
-        pieces: pieces.filter((_, i) => i !== line),
-        cupsByHand: withoutLine(session.cupsByHand ?? [], line),
-      },
-      null,
-    );
+    edit(withoutPiece(session, line), null);
   };
-  const removeLayer = (line: number, layer: number) =>
-    edit(
-      {
-        ...session,
-        pieces: pieces.map((p, i) =>
-          i === line ? { ...p, layers: p.layers.filter((_, l) => l !== layer) } : p,
-        ),
-        cupsByHand: withoutLayer(session.cupsByHand ?? [], line, layer),
-      },
-      null,
-    );
   const add = (mouldId: string, count: number) => {
     setAdding(false);
-    if (!shelf.moulds.some((m) => m.id === mouldId)) {
-      shelves.reload();
-    }
-    // A tray is filled whole: each of its kinds of cavity is a line of its own.
-    const cavities = shelf.moulds.find((m) => m.id === mouldId)?.cavities ?? [];
-    const layers: Piece["layers"] = [{ colourId: "clear", join: "TOGETHER" }];
-    const lines: Piece[] =
-      cavities.length > 1
-        ? cavities.map((c) => ({ mouldId, cavityId: c.id, count: count * c.count, layers }))
-        : [{ mouldId, count: count * (cavities[0]?.count ?? 1), layers }];
-    setPieces([...pieces, ...lines], null);
+    const mould = shelf.moulds.find((m) => m.id === mouldId);
+    edit(withMould(session, mouldId, mould, count), null);
     setSelected(pieces.length);
     setConditions((open) => open || session.resinId === "");
   };
@@ -142,9 +132,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
     } else if (way.kind === "OPEN_PIECE") {
       setSelected(way.value);
     } else if (way.target?.startsWith("mould/")) {
-      window.location.hash = `#/moulds/${way.target.slice("mould/".length)}`;
+      void navigate(`/moulds/${way.target.slice("mould/".length)}`);
     } else {
-      window.location.hash = "#/shelf";
+      void navigate("/shelf");
     }
   };
   /** The mould as the saved plan knew it, to be carried along by the session from now on. */
@@ -153,17 +143,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
     if (!lost || shelf.moulds.some((m) => m.id === piece.mouldId)) {
       return null;
     }
-    return () =>
-      edit(
-        {
-          ...session,
-          carried: {
-            ...session.carried,
-            moulds: [...(session.carried?.moulds ?? []), lost],
-          },
-        },
-        null,
-      );
+    return () => edit(carrying(session, lost), null);
   };
 
   const how =
@@ -186,7 +166,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
   const sitting = batch && sittings(plan?.batches ?? []).find((s) => s.includes(batch));
 
   return (
-    <HowProvider value={asked}>
+    <AboutProvider value={about}>
       <Box sx={{ "@media print": { display: "none" } }}>
         <TitleLine
           editing={editing}
@@ -197,7 +177,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           open={conditions}
           onOpen={() => setConditions(!conditions)}
           planned={planning.asked}
-          tried={planning.waiting?.tried ?? null}
+          tried={planning.tried}
           onEnough={planning.enough}
         />
         {plan && !trouble && (
@@ -216,10 +196,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             habits={habits}
             hands={hands}
             onChange={edit}
-            onShelfChanged={shelves.reload}
           />
         )}
-        {trouble && errors.length === 0 && <Told trouble={trouble} onRetry={shelves.reload} />}
+        {trouble && errors.length === 0 && <Told trouble={trouble} onRetry={planning.retry} />}
         {plan && !trouble && (
           <Findings
             plan={plan}
@@ -235,7 +214,6 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             session={asked}
             answer={answer}
             resins={shelf.resins}
-            id={keptId}
             onTake={(next) => {
               planning.anew();
               edit(next, null);
@@ -265,7 +243,7 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                 )}
                 {plan && (
                   <Button
-                    onClick={() => setAbove(!above)}
+                    onClick={() => setSeen(above ? null : "above")}
                     aria-pressed={above}
                     sx={{ minHeight: 32, py: 0 }}
                   >
@@ -316,29 +294,23 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             aside={
               <>
                 {batch && !trouble && (
-                  <Button onClick={() => setCard(true)} sx={{ minHeight: 32, py: 0 }}>
+                  <Button onClick={() => setCardShown("open")} sx={{ minHeight: 32, py: 0 }}>
                     Batch card
                   </Button>
                 )}
                 {plan && plan.batches.length > 1 ? (
-                  <ToggleButtonGroup
-                    exclusive
-                    size="small"
-                    value={batch?.number}
-                    onChange={(_, next: number | null) => next && setBatchNumber(next)}
-                    aria-label="Batch"
-                    sx={{ flexWrap: "wrap" }}
-                  >
-                    {plan.batches.map((b) => (
-                      <ToggleButton
-                        key={b.number}
-                        value={b.number}
-                        sx={{ textTransform: "none", py: 0.25 }}
-                      >
-                        Batch {b.number}, {clockTime(startsAt, b.startSeconds, zoneId)}
-                      </ToggleButton>
-                    ))}
-                  </ToggleButtonGroup>
+                  <OneOf
+                    label="Batch"
+                    choices={plan.batches.map(
+                      (b) =>
+                        [
+                          b.number,
+                          `Batch ${b.number}, ${clockTime(startsAt, b.times.startSeconds, zoneId)}`,
+                        ] as const,
+                    )}
+                    chosen={batch?.number ?? 1}
+                    onChoose={(next) => setBatchShown(String(next))}
+                  />
                 ) : (
                   shelf.resins.find((r) => r.id === session.resinId)?.name
                 )}
@@ -358,9 +330,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                   onEdit={editCups}
                 />
               ) : (
-                <Typography color="text.secondary">
+                <Box sx={{ color: "text.secondary" }}>
                   The batch and its cups stand here as soon as there is something to pour.
-                </Typography>
+                </Box>
               )}
             </Box>
           </Sheet>
@@ -381,9 +353,11 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     errors={errors}
                     onBringBack={bringBack(chosen)}
                     onChange={(piece, field) => setPiece(selected, piece, field)}
-                    onEvery={(change) => setPieces(pieces.map(change), null)}
+                    onEvery={(change) => edit(withPieces(session, pieces.map(change)), null)}
                     onRemove={() => remove(selected)}
-                    onRemoveLayer={(layer) => removeLayer(selected, layer)}
+                    onRemoveLayer={(layer) =>
+                      edit(withoutPieceLayer(session, selected, layer), null)
+                    }
                     onClose={() => setSelected(null)}
                   />
                 )}
@@ -426,9 +400,9 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
                     onRelease={(taskId) => edit(released(session, taskId), null)}
                   />
                 ) : (
-                  <Typography color="text.secondary">
+                  <Box sx={{ color: "text.secondary" }}>
                     The order of the work against the working time.
-                  </Typography>
+                  </Box>
                 )}
               </Box>
             </Sheet>
@@ -453,7 +427,11 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
             Print for the bench
           </Button>
           <Button
-            onClick={() => void sendAsFile(session).then(setFileTrouble)}
+            onClick={() =>
+              void import("../session/sessionFile")
+                .then((file) => file.sendAsFile(session))
+                .then(setFileTrouble)
+            }
             disabled={!plan || trouble !== null}
           >
             Save as a file
@@ -475,10 +453,10 @@ export function Bench({ editing, session, shelves, defaults }: Props) {
           batch={batch.number}
           startsAt={startsAt}
           onEdit={editCups}
-          onClose={closeCard}
+          onClose={() => setCardShown(null)}
         />
       )}
       {answer && plan && !trouble && !card && <PrintSheet session={session} answer={answer} />}
-    </HowProvider>
+    </AboutProvider>
   );
 }

@@ -1,17 +1,17 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Link from "@mui/material/Link";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import type { Session } from "../api/client";
-import { Empty, Told } from "../frame/Told";
+import { useDefaults, useWorkshop } from "../api/queries";
+import { useSessionEditor } from "../session/useSessionEditor";
+import { Loading } from "../ui/Loading";
+import { Empty, Told } from "../ui/Told";
 import { Bench } from "./Bench";
-import { useSessionEditor } from "./useSessionEditor";
-import { useWorkshop } from "./useWorkshop";
 
 /** Opens a session and hands it to the bench; says so where there is none, or none yet. */
-export function PlanScreen({ id }: { id: string | undefined }) {
+export function PlanScreen({ id }: { id: string }) {
   const editing = useSessionEditor(id);
-  const shelves = useWorkshop();
+  const shelf = useWorkshop();
+  const defaults = useDefaults();
   const { editor, undo, redo } = editing;
 
   useEffect(() => {
@@ -37,16 +37,12 @@ export function PlanScreen({ id }: { id: string | undefined }) {
   }, [editing.dirty, editor, leaving]);
 
   const session: Session | null = editor.status === "open" ? editor.history.now : null;
-  const ready = useMemo(
-    () => (session && shelves.workshop && shelves.defaults ? shelves.defaults : null),
-    [session, shelves.workshop, shelves.defaults],
-  );
-
   if (editor.status === "trouble") {
     return <Told trouble={editor.trouble} onRetry={editing.retry} />;
   }
-  if (shelves.trouble) {
-    return <Told trouble={shelves.trouble} onRetry={shelves.reload} />;
+  const missing = [shelf, defaults].find((q) => q.error && q.data === undefined);
+  if (missing?.error) {
+    return <Told trouble={missing.error} onRetry={() => void missing.refetch()} />;
   }
   if (editor.status === "empty") {
     return (
@@ -55,34 +51,32 @@ export function PlanScreen({ id }: { id: string | undefined }) {
           Say which moulds you want to fill and with what; Calm Pour works out the grams, the cups
           and the order. Or mix a batch at once, without any mould.
         </p>
-        {shelves.workshop && (shelves.workshop.moulds ?? []).length === 0 ? (
-          <Button variant="contained" href="#/first">
+        {shelf.data && (shelf.data.moulds ?? []).length === 0 ? (
+          <Button variant="contained" href="/first">
             Begin with a mould, a resin and a colour
           </Button>
         ) : (
-          <Button variant="contained" href="#/plan/new">
+          <Button variant="contained" href="/plan/new">
             Plan a session
           </Button>
         )}{" "}
-        <Button variant="outlined" href="#/mix">
+        <Button variant="outlined" href="/mix">
           Just mix
         </Button>
       </Empty>
     );
   }
-  if (editor.status === "loading" || !session || !ready) {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Laying out the bench…
-      </Box>
-    );
+  if (editor.status === "loading" || !session || !shelf.data || !defaults.data) {
+    return <Loading>Laying out the bench…</Loading>;
   }
   if (session.justMix) {
     return (
       <Empty title={session.name}>
-        <Link href={`#/mix/${editor.kept?.id ?? ""}`}>Open this mix</Link>
+        <Button href={`/mix/${editor.kept?.id ?? ""}`}>Open this mix</Button>
       </Empty>
     );
   }
-  return <Bench editing={editing} session={session} shelves={shelves} defaults={ready} />;
+  return (
+    <Bench editing={editing} session={session} workshop={shelf.data} defaults={defaults.data} />
+  );
 }

@@ -1,13 +1,15 @@
 import Box from "@mui/material/Box";
 import type { Dose, PlanAnswer, Session, Task } from "../api/client";
-import { taskName } from "./taskWording";
-import { doseWords, stockText } from "./doseWords";
-import { Cautions } from "../frame/Cautions";
-import { showWith } from "../units/units";
+import { Cautions } from "../ui/Cautions";
 import { useUnits } from "../units/UnitsProvider";
-import { heatTexts, isHeat } from "./heat";
-import { dueText } from "./moments";
-import { cavityName, clockTime, cupName, dayAndTime, findingText } from "./wording";
+import { showWith } from "../units/units";
+import { doseWords, stockText } from "../words/doses";
+import { findingText } from "../words/findings";
+import { heatTexts, isHeat } from "../words/heat";
+import { dueText } from "../words/moments";
+import { cavityName, cupName } from "../words/places";
+import { taskName } from "../words/tasks";
+import { clockTime, dayAndTime } from "../words/time";
 
 /** What is done for a batch beside weighing, tinting and pouring. */
 const BESIDE = new Set<Task["kind"]>([
@@ -34,7 +36,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
     plan.tasks.filter((t) => t.batch === batch && t.kind === kind);
   const doses = (all: Dose[]) =>
     all.map((d) => `${d.colourantName}: ${doseWords(d, units)}`).join("; ");
-  const begins = Math.min(...plan.batches.map((b) => b.startSeconds), Infinity);
+  const begins = Math.min(...plan.batches.map((b) => b.times.startSeconds), Infinity);
   const steps = (of: Task[]) =>
     of.map((t) => (
       <p key={t.id}>
@@ -74,13 +76,15 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
         ))}
       {steps(plan.tasks.filter((t) => t.batch === 0 && t.startSeconds < begins))}
       {plan.batches.map((batch) => {
-        const first = batch.firstPart === "A" ? batch.partA : batch.partB;
-        const second = batch.firstPart === "A" ? batch.partB : batch.partA;
-        const other = batch.firstPart === "A" ? "B" : "A";
+        const first =
+          batch.measuring.firstPart === "A" ? batch.measuring.partA : batch.measuring.partB;
+        const second =
+          batch.measuring.firstPart === "A" ? batch.measuring.partB : batch.measuring.partA;
+        const other = batch.measuring.firstPart === "A" ? "B" : "A";
         return (
           <section key={batch.number}>
             <h2>
-              Batch {batch.number}, {at(batch.startSeconds)}
+              Batch {batch.number}, {at(batch.times.startSeconds)}
             </h2>
             {tasks(batch.number, "WARM").map((t) => (
               <p key={t.startSeconds}>
@@ -89,21 +93,21 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
               </p>
             ))}
             <p>
-              ☐ {batch.firstPart} <b>{showWith(units.MASS, first.massG)}</b> (
+              ☐ {batch.measuring.firstPart} <b>{showWith(units.MASS, first.massG)}</b> (
               {showWith(units.VOLUME, first.volumeMl)}), then ☐ {other}{" "}
               <b>{showWith(units.MASS, second.massG)}</b> ({showWith(units.VOLUME, second.volumeMl)}
-              ): the scale shows {showWith(units.MASS, batch.totalG)}. ☐ stirred by{" "}
-              {at(batch.mixedSeconds)}
-              {batch.firstCupStaysG > 0 && ", the last of it in a second, clean cup"}
+              ): the scale shows {showWith(units.MASS, batch.measuring.totalG)}. ☐ stirred by{" "}
+              {at(batch.times.mixedSeconds)}
+              {batch.mixing.firstCupStaysG > 0 && ", the last of it in a second, clean cup"}
             </p>
-            {batch.tintedWhole.length > 0 && (
-              <p>☐ into the mixing cup, before it is split: {doses(batch.tintedWhole)}</p>
+            {batch.mixing.tintedWhole.length > 0 && (
+              <p>☐ into the mixing cup, before it is split: {doses(batch.mixing.tintedWhole)}</p>
             )}
-            {batch.reserveG > 0 && (
-              <p>{showWith(units.MASS, batch.reserveG)} stay in the mixing cup, clear</p>
+            {batch.mixing.reserveG > 0 && (
+              <p>{showWith(units.MASS, batch.mixing.reserveG)} stay in the mixing cup, clear</p>
             )}
             {batch.cups.flatMap((cup) =>
-              cup.doses
+              cup.tint.doses
                 .filter((d) => d.stock)
                 .map((d) => (
                   <p key={cup.id + d.colourantId}>
@@ -127,13 +131,17 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
                     <td>
                       {showWith(
                         units.MASS,
-                        batch.tintedWhole.length > 0 ? cup.contentG : cup.resinG,
+                        batch.mixing.tintedWhole.length > 0
+                          ? cup.amounts.contentG
+                          : cup.amounts.resinG,
                       )}
                     </td>
                     <td className="long">
-                      {batch.tintedWhole.length > 0 ? "tinted" : doses(cup.doses) || "none"}
+                      {batch.mixing.tintedWhole.length > 0
+                        ? "tinted"
+                        : doses(cup.tint.doses) || "none"}
                     </td>
-                    <td>{at(cup.thickensSeconds)}</td>
+                    <td>{at(cup.times.thickensSeconds)}</td>
                   </tr>
                 ))}
               </tbody>

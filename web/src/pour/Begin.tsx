@@ -1,8 +1,9 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import { useNavigate } from "react-router";
 import { api, ask, type Session, type Trouble } from "../api/client";
-import { Told, WrongMark } from "../frame/Told";
+import { Told, WrongMark } from "../ui/Told";
 
 interface Props {
   session: Session;
@@ -15,6 +16,7 @@ interface Props {
 
 /** From a plan to the bench: the clock does not start before A and B meet. */
 export function Begin({ session, sessionId, heat, disabled }: Props) {
+  const navigate = useNavigate();
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [waiting, setWaiting] = useState(false);
   const [asking, setAsking] = useState(false);
@@ -27,7 +29,7 @@ export function Begin({ session, sessionId, heat, disabled }: Props) {
     );
     setWaiting(false);
     if (answer.status === "ok") {
-      window.location.hash = `#/pour/${answer.value.id}`;
+      void navigate(`/pour/${answer.value.id}`);
     } else {
       setTrouble(answer.trouble);
     }

@@ -2,10 +2,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Plan, RunState, RunStep, Session } from "../api/client";
-import { cavityName } from "../plan/wording";
-import { taskName } from "../plan/taskWording";
+import { cavityName } from "../words/places";
+import { asTask, capital, cupOf, pourOf, waitWords } from "../words/steps";
+import { taskName } from "../words/tasks";
 import { OpenCups } from "./OpenCups";
-import { asTask, capital, cupOf, pourOf, waitWords } from "./stepWords";
 import { Tag } from "./Tag";
 
 interface Props {
@@ -145,9 +145,9 @@ function Filled({ state, plan, at, most = 2 }: Props & { most?: number }) {
         const pour = pourOf(cup, s);
         return (
           <Box key={s.taskId} sx={{ display: "flex", gap: 1, alignItems: "baseline" }}>
-            <Tag swatch={cup?.swatch ?? "transparent"} />
+            <Tag swatch={cup?.colour.swatch ?? "transparent"} />
             <span>
-              {cup?.colourName}, {pour && cavityName(plan, pour.line, pour.cavity)}
+              {cup?.colour.name}, {pour && cavityName(plan, pour.line, pour.cavity)}
             </span>
             <Box sx={{ ml: "auto", color: "text.secondary" }}>{at(s.endSeconds)}</Box>
           </Box>

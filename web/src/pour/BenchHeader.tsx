@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
-import { WrongMark } from "../frame/Told";
+import { WrongMark } from "../ui/Told";
 import { wakeSound } from "./sounds";
 
 interface Props {
@@ -107,7 +107,7 @@ export function BenchHeader(props: Props) {
           />
         </Box>
         {props.onStandIns && <Small label="Stand-ins" onClick={props.onStandIns} />}
-        <Button href="#/pour" sx={{ minHeight: 64, flexShrink: 0 }}>
+        <Button href="/pour" sx={{ minHeight: 64, flexShrink: 0 }}>
           Leave
         </Button>
       </Box>

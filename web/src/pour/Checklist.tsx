@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import type { Plan } from "../api/client";
-import { Cautions } from "../frame/Cautions";
+import { Cautions } from "../ui/Cautions";
 
 /** Ticked when everything else is: from here on the bench shows steps. */
 export const READY = "READY";

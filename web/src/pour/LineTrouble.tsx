@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import { WrongMark } from "../frame/Told";
+import { WrongMark } from "../ui/Told";
 
 interface Props {
   /** Whether the server does not answer. */

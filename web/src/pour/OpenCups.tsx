@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useId } from "react";
 import type { CupNow } from "../api/client";
-import { WrongMark } from "../frame/Told";
+import { WrongMark } from "../ui/Told";
 
 interface Props {
   cups: CupNow[];

@@ -2,10 +2,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import type { CupNow, Plan, RunState, RunStep } from "../api/client";
-import { WrongMark } from "../frame/Told";
+import { WrongMark } from "../ui/Told";
 import { showWith, type Units } from "../units/units";
+import { cupOf, pourOf } from "../words/steps";
 import { OpenCups } from "./OpenCups";
-import { cupOf, pourOf } from "./stepWords";
 
 function Large({ label, children }: { label: string; children: ReactNode }) {
   return (
@@ -95,7 +95,7 @@ function together(steps: RunStep[], plan: Plan): { key: string; words: string }[
     const cup = cupOf(plan, step.cupId);
     const pour = pourOf(cup, step);
     const piece = pour && plan.pieces[pour.line];
-    const what = `${cup?.colourName ?? ""} into ${piece?.mouldName ?? ""}`;
+    const what = `${cup?.colour.name ?? ""} into ${piece?.mouldName ?? ""}`;
     const last = lines.at(-1);
     if (last?.what === what) {
       last.count++;
@@ -162,7 +162,7 @@ export function Return({ state, plan, units, onGiveUp, onGoOn }: ReturnProps) {
             <Box component="ul" sx={{ m: 0, pl: 3, fontSize: { xs: "1.1rem", md: "1.3rem" } }}>
               {state.leftOvers.map((l) => (
                 <li key={l.cupId}>
-                  {cupOf(plan, l.cupId)?.colourName} {showWith(units.MASS, l.grams)}:{" "}
+                  {cupOf(plan, l.cupId)?.colour.name} {showWith(units.MASS, l.grams)}:{" "}
                   {ADVICE[l.advice]}
                 </li>
               ))}

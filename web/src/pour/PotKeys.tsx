@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { PotLine, RunEvent } from "../api/client";
-import { WrongMark } from "../frame/Told";
+import { WrongMark } from "../ui/Told";
 import { Keypad } from "./Keypad";
 
 interface Props {

@@ -2,11 +2,14 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useRef, useState } from "react";
 import type { RunStep, ScaleReading } from "../api/client";
-import { Told, WrongMark } from "../frame/Told";
-import { batchOf, heatLine, heatWarnings } from "../plan/heat";
-import { clockTime, findingText } from "../plan/wording";
-import { showWith } from "../units/units";
+import { Told, WrongMark } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { findingText } from "../words/findings";
+import { batchOf, heatLine, heatWarnings } from "../words/heat";
+import { changeWords, standWords } from "../words/stands";
+import { stepShort, stepWords, waitWords } from "../words/steps";
+import { clockTime } from "../words/time";
 import { BenchAside } from "./BenchAside";
 import { BenchHeader } from "./BenchHeader";
 import { BenchKeys } from "./BenchKeys";
@@ -17,17 +20,15 @@ import { HotCup, Return, SteppedAway } from "./Overlays";
 import { PotKeys } from "./PotKeys";
 import { ScaleBar } from "./ScaleBar";
 import { StandIns } from "./StandIns";
-import { tare, useScale, useSimulated } from "./useScale";
-import { speak, wakeSound } from "./sounds";
 import { Rescued, StepView, Waiting } from "./StepView";
-import { changeWords, standWords } from "./standWords";
-import { stepShort, stepWords, waitWords } from "./stepWords";
+import { WhichCup } from "./WhichCup";
+import { speak, wakeSound } from "./sounds";
 import { useBenchSounds } from "./useBenchSounds";
 import { useAwake, useChoice, useSleeve, useTicks } from "./useBenchTools";
 import { useHands } from "./useHands";
-import { clockNow, useRun, type Running } from "./useRun";
+import { clockNow, type Running, useRun } from "./useRun";
+import { tare, useScale, useSimulated } from "./useScale";
 import { useScaleTone } from "./useScaleTone";
-import { WhichCup } from "./WhichCup";
 
 const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
 
@@ -379,7 +380,7 @@ function Bench({ run, running }: BenchProps) {
                   </Box>
                   <Button
                     variant="contained"
-                    href={`#/pour/${opened.id}/record`}
+                    href={`/pour/${opened.id}/record`}
                     sx={{ mt: 2, minHeight: 84, fontSize: "1.4rem" }}
                   >
                     Look back at it

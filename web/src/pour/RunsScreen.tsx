@@ -1,26 +1,26 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
-import { api, ask } from "../api/client";
-import { Cautions } from "../frame/Cautions";
-import { Loading } from "../frame/Loading";
-import { Empty, Told } from "../frame/Told";
-import { useLoaded } from "../frame/useLoaded";
-import { here } from "../plan/newSession";
-import { dayAndTime } from "../plan/wording";
-
-const load = () => ask(api.GET("/api/runs"));
+import type { RunLine } from "../api/client";
+import { useRuns, useToday } from "../api/queries";
+import { here } from "../session/newSession";
+import { Cautions } from "../ui/Cautions";
+import { Fetched } from "../ui/Fetched";
+import { Empty } from "../ui/Told";
+import { Unreadable } from "../ui/Unreadable";
+import { dayAndTime } from "../words/time";
 
 /** Runs that are open, and those that are over. */
 export function RunsScreen() {
-  const { loaded, again } = useLoaded(load);
-  if (loaded.status === "loading") {
-    return <Loading>Looking for runs…</Loading>;
-  }
-  if (loaded.status === "trouble") {
-    return <Told trouble={loaded.trouble} onRetry={again} />;
-  }
-  const lines = loaded.value;
+  return (
+    <Fetched query={useRuns()} loading="Looking for runs…">
+      {(lines) => <Runs lines={lines} />}
+    </Fetched>
+  );
+}
+
+function Runs({ lines }: { lines: RunLine[] }) {
+  const unreadable = useToday().data?.unreadable ?? [];
   if (lines.length === 0) {
     return (
       <Empty title="Nothing has been poured yet">
@@ -28,7 +28,7 @@ export function RunsScreen() {
           Plan a session and press “Begin”: one step at a time then fills the screen, with every
           open cup’s clock beside it.
         </p>
-        <Button variant="contained" href="#/sessions">
+        <Button variant="contained" href="/sessions">
           Choose a session
         </Button>
       </Empty>
@@ -39,6 +39,7 @@ export function RunsScreen() {
       <Box component="h1" sx={{ typography: "h1", m: 0 }}>
         Runs
       </Box>
+      <Unreadable names={unreadable} />
       <Box component="ul" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>
         {lines.map((line) => (
           <Box
@@ -55,7 +56,7 @@ export function RunsScreen() {
             }}
           >
             <Link
-              href={line.finishedAt ? `#/pour/${line.id}/record` : `#/pour/${line.id}`}
+              href={line.finishedAt ? `/pour/${line.id}/record` : `/pour/${line.id}`}
               sx={{ fontSize: "1.2rem", fontWeight: 700 }}
             >
               {line.name}
@@ -68,14 +69,14 @@ export function RunsScreen() {
             <Box sx={{ ml: "auto", display: "flex", gap: 1 }}>
               <Button
                 variant="outlined"
-                href={`#/pour/${line.id}/record`}
+                href={`/pour/${line.id}/record`}
                 aria-label={`Record of ${line.name}`}
                 sx={{ minHeight: 56 }}
               >
                 Record
               </Button>
               {!line.finishedAt && (
-                <Button variant="contained" href={`#/pour/${line.id}`} sx={{ minHeight: 56 }}>
+                <Button variant="contained" href={`/pour/${line.id}`} sx={{ minHeight: 56 }}>
                   To the bench
                 </Button>
               )}

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ScaleReading } from "../api/client";
-import { WrongMark } from "../frame/Told";
+import { WrongMark } from "../ui/Told";
 import { show, showWith, type Units } from "../units/units";
 import { tare } from "./useScale";
 import { SLOWLY } from "./useScaleTone";

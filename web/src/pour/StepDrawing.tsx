@@ -1,9 +1,9 @@
 import Box from "@mui/material/Box";
 import type { Plan, RunStep } from "../api/client";
-import { CavitySection, type Band } from "../drawing/CavitySection";
+import { type Band, CavitySection } from "../drawing/CavitySection";
 import { CupDrawing } from "../drawing/CupDrawing";
-import { batchOf, cupOf, pourOf } from "./stepWords";
 import { showWith, type Units } from "../units/units";
+import { batchOf, cupOf, pourOf } from "../words/steps";
 
 interface Props {
   step: RunStep;
@@ -30,7 +30,7 @@ export function StepDrawing({ step, plan, units, width, height }: Props) {
     const floor = below.at(-1)?.toMm ?? 0;
     const bands: Band[] = [
       ...below.map((l) => ({ fromMm: l.fromMm, toMm: l.toMm, fill: l.swatch })),
-      { fromMm: floor, toMm: pour.toMm, fill: cup.swatch, apart: below.length > 0 },
+      { fromMm: floor, toMm: pour.toMm, fill: cup.colour.swatch, apart: below.length > 0 },
     ];
     const line = showWith(units.LENGTH, pour.toMm);
     return (
@@ -41,7 +41,7 @@ export function StepDrawing({ step, plan, units, width, height }: Props) {
         marks={[{ atMm: pour.toMm, words: line }]}
         markSize={26}
         assumed={piece.depthAssumed}
-        label={`${piece.mouldName} in section, ${cup.colourName} to ${line}`}
+        label={`${piece.mouldName} in section, ${cup.colour.name} to ${line}`}
       />
     );
   }
@@ -51,34 +51,41 @@ export function StepDrawing({ step, plan, units, width, height }: Props) {
       <CupDrawing
         kind={cup.kind}
         pxPerMm={pxPerMm}
-        levels={[{ mm: cup.levelMm, fill: step.kind === "TINT" ? cup.swatch : "#C9D8D4" }]}
-        label={`${cup.kind.name}, filled to ${showWith(units.LENGTH, cup.levelMm)}`}
+        levels={[
+          { mm: cup.amounts.levelMm, fill: step.kind === "TINT" ? cup.colour.swatch : "#C9D8D4" },
+        ]}
+        label={`${cup.kind.name}, filled to ${showWith(units.LENGTH, cup.amounts.levelMm)}`}
       />
     );
   }
   const batch = batchOf(plan, step);
   if (batch && (step.kind === "WEIGH_FIRST" || step.kind === "WEIGH_SECOND")) {
     const pxPerMm =
-      Math.min(width / batch.mixingCup.topWidthMm, height / batch.mixingCup.heightMm) * 0.9;
+      Math.min(width / batch.mixing.cup.topWidthMm, height / batch.mixing.cup.heightMm) * 0.9;
     const second = step.kind === "WEIGH_SECOND";
     return (
       <CupDrawing
-        kind={batch.mixingCup}
+        kind={batch.mixing.cup}
         pxPerMm={pxPerMm}
         levels={[
-          { mm: batch.firstPartMm, fill: "#C9D8D4", mark: batch.firstPart, letter: "#22313A" },
+          {
+            mm: batch.mixing.firstPartMm,
+            fill: "#C9D8D4",
+            mark: batch.measuring.firstPart,
+            letter: "#22313A",
+          },
           ...(second
             ? [
                 {
-                  mm: batch.bothPartsMm,
+                  mm: batch.mixing.bothPartsMm,
                   fill: "#DDE6E3",
-                  mark: batch.firstPart === "A" ? "B" : "A",
+                  mark: batch.measuring.firstPart === "A" ? "B" : "A",
                   letter: "#22313A",
                 },
               ]
             : []),
         ]}
-        label={`${batch.mixingCup.name}, to ${showWith(units.LENGTH, second ? batch.bothPartsMm : batch.firstPartMm)}`}
+        label={`${batch.mixing.cup.name}, to ${showWith(units.LENGTH, second ? batch.mixing.bothPartsMm : batch.mixing.firstPartMm)}`}
       />
     );
   }

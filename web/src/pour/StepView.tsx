@@ -2,8 +2,8 @@ import Box from "@mui/material/Box";
 import type { ReactNode } from "react";
 import type { Plan, RunStep } from "../api/client";
 import type { Units } from "../units/units";
+import type { StepWords } from "../words/steps";
 import { StepDrawing } from "./StepDrawing";
-import type { StepWords } from "./stepWords";
 
 interface Props {
   step: RunStep;

@@ -2,28 +2,32 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
+import { type Pair, useWhatIf } from "../api/asking";
 import { errorsUnder, type SetUp, type Tried } from "../api/client";
+import { useWorkshop } from "../api/queries";
 import { commonEnd, commonHottest } from "../drawing/curveScale";
-import { Cautions } from "../frame/Cautions";
-import { Runaway } from "../frame/Runaway";
-import { Sheet } from "../frame/Sheet";
-import { Empty, Told } from "../frame/Told";
-import { useWorkshop } from "../plan/useWorkshop";
+import { Cautions } from "../ui/Cautions";
+import { useAddressed } from "../ui/Going";
+import { Loading } from "../ui/Loading";
+import { Runaway } from "../ui/Runaway";
+import { Sheet } from "../ui/Sheet";
+import { Empty, Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { verdict } from "../words/practice";
 import { PracticeTabs } from "./PracticeTabs";
-import { begin, keep, kept } from "./setUps";
 import { SetUpForm } from "./SetUpForm";
 import { TriedView } from "./TriedView";
-import { useWhatIf, type Pair } from "./useWhatIf";
-import { verdict } from "./wording";
+import { begin, keep, kept } from "./setUps";
 
 /** What if: two set-ups side by side, before anything is opened. */
 export function PracticeScreen() {
   const shelves = useWorkshop();
   const units = useUnits();
   const [edited, setEdited] = useState<Pair | null>(null);
-  const [seen, setSeen] = useState<"cup" | "piece">("cup");
-  const { workshop } = shelves;
+  const [looked, setLooked] = useAddressed("seen");
+  const seen = looked === "piece" ? "piece" : "cup";
+  const setSeen = (what: "cup" | "piece") => setLooked(what === "cup" ? null : what);
+  const workshop = shelves.data;
   const [first] = useState(() => new WeakMap<object, Pair | null>());
   if (workshop && !first.has(workshop)) {
     first.set(workshop, kept(workshop) ?? begin(workshop));
@@ -36,25 +40,21 @@ export function PracticeScreen() {
     }
   }, [edited]);
 
-  if (shelves.trouble) {
-    return <Told trouble={shelves.trouble} onRetry={shelves.reload} />;
+  if (shelves.error && !workshop) {
+    return <Told trouble={shelves.error} onRetry={() => void shelves.refetch()} />;
   }
   if (workshop && !pair) {
     return (
       <Empty title="No resin yet">
         <p>Put a resin on the shelf with what its label says; then it can be tried out here.</p>
-        <Button variant="contained" href="#/shelf/resins">
+        <Button variant="contained" href="/shelf/resins">
           To the shelf
         </Button>
       </Empty>
     );
   }
   if (!workshop || !pair || (!answer && !trouble)) {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Setting out two cups…
-      </Box>
-    );
+    return <Loading>Setting out two cups…</Loading>;
   }
   const edit = (side: keyof Pair, setUp: SetUp) => {
     setEdited({ ...pair, [side]: setUp });

@@ -2,8 +2,8 @@ import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
 
 const HALVES = [
-  { key: "whatif", label: "What if", href: "#/practice" },
-  { key: "rehearsal", label: "Rehearsal", href: "#/practice/rehearsal" },
+  { key: "whatif", label: "What if", href: "/practice" },
+  { key: "rehearsal", label: "Rehearsal", href: "/practice/rehearsal" },
 ] as const;
 
 /** The two halves of Practice. */

@@ -1,19 +1,18 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useCallback } from "react";
-import { api, ask, type OpenedExercise, type RehearsalFrame } from "../api/client";
-import { Cautions } from "../frame/Cautions";
-import { Loading } from "../frame/Loading";
-import { Sheet } from "../frame/Sheet";
-import { Told } from "../frame/Told";
-import { useLoaded } from "../frame/useLoaded";
-import { clockTime } from "../plan/wording";
-import { taskName } from "../plan/taskWording";
+import type { OpenedExercise, RehearsalFrame } from "../api/client";
+import { useExercise } from "../api/queries";
 import { OpenCups } from "../pour/OpenCups";
-import { pourPlace } from "../pour/recordWords";
+import { Cautions } from "../ui/Cautions";
+import { Fetched } from "../ui/Fetched";
+import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { pourPlace } from "../words/record";
+import { choiceWords, questionWords } from "../words/rehearsal";
+import { taskName } from "../words/tasks";
+import { clockTime } from "../words/time";
 import { PracticeTabs } from "./PracticeTabs";
-import { choiceWords, questionWords } from "./rehearsalWords";
 import { ScoreView } from "./ScoreView";
 import { usePlayback } from "./usePlayback";
 
@@ -21,18 +20,11 @@ const SPEEDS = [0, 30, 60, 120, 240];
 
 /** One exercise: it runs by itself, stops where something goes wrong, and is scored. */
 export function RehearsalScreen({ id }: { id: string }) {
-  const load = useCallback(
-    () => ask(api.GET("/api/practice/exercises/{id}", { params: { path: { id } } })),
-    [id],
+  return (
+    <Fetched query={useExercise(id)} loading="Laying the exercise out…">
+      {(exercise) => <Evening exercise={exercise} />}
+    </Fetched>
   );
-  const { loaded, again } = useLoaded(load);
-  if (loaded.status === "loading") {
-    return <Loading>Laying the exercise out…</Loading>;
-  }
-  if (loaded.status === "trouble") {
-    return <Told trouble={loaded.trouble} onRetry={again} />;
-  }
-  return <Evening exercise={loaded.value} />;
 }
 
 function Evening({ exercise }: { exercise: OpenedExercise }) {

@@ -1,23 +1,21 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { api, ask } from "../api/client";
-import { Loading } from "../frame/Loading";
-import { Told } from "../frame/Told";
-import { useLoaded } from "../frame/useLoaded";
+import type { ExerciseLine } from "../api/client";
+import { useExercises } from "../api/queries";
+import { Fetched } from "../ui/Fetched";
+import { MISHAPS } from "../words/rehearsal";
 import { PracticeTabs } from "./PracticeTabs";
-import { MISHAPS } from "./rehearsalWords";
-
-const load = () => ask(api.GET("/api/practice/exercises"));
 
 /** Six evenings that can be gone through without opening a bottle. */
 export function RehearsalsScreen() {
-  const { loaded, again } = useLoaded(load);
-  if (loaded.status === "loading") {
-    return <Loading>Setting out the exercises…</Loading>;
-  }
-  if (loaded.status === "trouble") {
-    return <Told trouble={loaded.trouble} onRetry={again} />;
-  }
+  return (
+    <Fetched query={useExercises()} loading="Setting out the exercises…">
+      {(exercises) => <Evenings exercises={exercises} />}
+    </Fetched>
+  );
+}
+
+function Evenings({ exercises }: { exercises: ExerciseLine[] }) {
   return (
     <Box sx={{ px: 1 }}>
       <PracticeTabs here="rehearsal" />
@@ -29,7 +27,7 @@ export function RehearsalsScreen() {
         yours. Afterwards: what was saved, what was lost, and why.
       </Box>
       <Box component="ol" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>
-        {loaded.value.map((e) => (
+        {exercises.map((e) => (
           <Box
             component="li"
             key={e.id}
@@ -58,7 +56,7 @@ export function RehearsalsScreen() {
             </Box>
             <Button
               variant="contained"
-              href={`#/practice/rehearsal/${e.id}`}
+              href={`/practice/rehearsal/${e.id}`}
               aria-label={`Rehearse ${e.name}`}
               sx={{ ml: "auto", minHeight: 56 }}
             >

@@ -2,13 +2,13 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { Plan, RehearsalScore, Session } from "../api/client";
 import { CupCurves } from "../drawing/CupCurves";
-import { Sheet } from "../frame/Sheet";
-import { cavityName } from "../plan/wording";
-import { PourTable } from "../pour/PourTable";
-import { deviationWords, VERDICTS } from "../pour/recordWords";
-import { showWith } from "../units/units";
+import { PourTable } from "../record/PourTable";
+import { Sheet } from "../ui/Sheet";
 import { useUnits } from "../units/UnitsProvider";
-import { whyWords } from "./rehearsalWords";
+import { showWith } from "../units/units";
+import { cavityName } from "../words/places";
+import { deviationWords, VERDICTS } from "../words/record";
+import { whyWords } from "../words/rehearsal";
 
 interface Props {
   score: RehearsalScore;
@@ -57,7 +57,7 @@ export function ScoreView({ score, best, plan, session, at, onAgain }: Props) {
         >
           Once more
         </Button>
-        <Button href="#/practice/rehearsal" sx={{ mt: 2, minHeight: 64, fontSize: "1.1rem" }}>
+        <Button href="/practice/rehearsal" sx={{ mt: 2, minHeight: 64, fontSize: "1.1rem" }}>
           Another exercise
         </Button>
       </Box>

@@ -3,10 +3,11 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { SetUp, Tried, Workshop } from "../api/client";
 import { CureCurves } from "../drawing/CureCurves";
-import { span } from "../drawing/curveScale";
-import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
-import { cautionText, costText, placingText, refusalText, stateLines } from "./wording";
+import { showWith } from "../units/units";
+import { refusalText } from "../words/cure";
+import { span } from "../words/curves";
+import { cautionText, costText, placingText, stateLines } from "../words/practice";
 
 interface Props {
   which: string;

@@ -1,5 +1,5 @@
+import type { Pair } from "../api/asking";
 import type { SetUp, Workshop } from "../api/client";
-import type { Pair } from "./useWhatIf";
 
 const KEPT = "calm-pour.practice";
 

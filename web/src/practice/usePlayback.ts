@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from "react";
-import { api, ask, type Choice, type PlayedSoFar, type Trouble } from "../api/client";
+import { usePlayed } from "../api/asking";
+import type { Choice } from "../api/client";
 
 /** How often the picture moves on, ms. */
 const TICK_MS = 100;
@@ -10,33 +11,11 @@ export const LONGEST_GAP = 600;
 /** An evening that is played at speed, up to the next question. */
 export function usePlayback(id: string) {
   const [choices, setChoices] = useState<Choice[]>([]);
-  const [played, setPlayed] = useState<PlayedSoFar | null>(null);
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  // What was played so far stays on the screen while its sequel is asked for.
+  const { answer: played, current, trouble, retry } = usePlayed(id, choices);
+  const asking = !current;
   const [now, setNow] = useState(0);
   const [speed, setSpeed] = useState(60);
-  const [tries, setTries] = useState(0);
-  // What was played so far stays on the screen while its sequel is asked for.
-  const [asking, setAsking] = useState(true);
-  useEffect(() => {
-    let here = true;
-    void ask(
-      api.POST("/api/practice/exercises/{id}/play", {
-        params: { path: { id } },
-        body: { choices },
-      }),
-    ).then((answer) => {
-      if (here && answer.status === "ok") {
-        setPlayed(answer.value);
-        setAsking(false);
-        setTrouble(null);
-      } else if (here && answer.status === "trouble") {
-        setTrouble(answer.trouble);
-      }
-    });
-    return () => {
-      here = false;
-    };
-  }, [id, choices, tries]);
 
   const frames = played?.rehearsed.frames ?? [];
   const question = played?.rehearsed.question;
@@ -59,12 +38,9 @@ export function usePlayback(id: string) {
   }, [runs, speed, end, skipTo]);
 
   const choose = useCallback((choice: Choice) => {
-    setAsking(true);
     setChoices((c) => [...c, choice]);
   }, []);
   const again = useCallback(() => {
-    setAsking(true);
-    setPlayed(null);
     setChoices([]);
     setNow(0);
   }, []);
@@ -80,6 +56,6 @@ export function usePlayback(id: string) {
     score: there ? played.rehearsed.score : undefined,
     choose,
     again,
-    retry: () => setTries((t) => t + 1),
+    retry,
   };
 }

@@ -3,20 +3,27 @@ import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
-import { api, ask, type Session, type Trouble } from "../api/client";
-import { Loading } from "../frame/Loading";
-import { Empty, Told } from "../frame/Told";
-import { useLoaded } from "../frame/useLoaded";
-import { openFile } from "../plan/sessionFile";
-import { showWith } from "../units/units";
+import { useNavigate } from "react-router";
+import { api, ask, type Session, type SessionLine, type Trouble } from "../api/client";
+import { useSessions } from "../api/queries";
+import { openFile } from "../session/sessionFile";
+import { Fetched } from "../ui/Fetched";
+import { Empty, Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
-
-const load = () => ask(api.GET("/api/sessions"));
+import { showWith } from "../units/units";
 
 /** All kept sessions, and removing one with a way back. */
 export function SessionsScreen() {
+  return (
+    <Fetched query={useSessions()} loading="Fetching the sessions…">
+      {(lines) => <Sessions lines={lines} />}
+    </Fetched>
+  );
+}
+
+function Sessions({ lines }: { lines: SessionLine[] }) {
   const units = useUnits();
-  const { loaded, again } = useLoaded(load);
+  const navigate = useNavigate();
   const [removed, setRemoved] = useState<Session | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<Trouble | null>(null);
@@ -26,31 +33,22 @@ export function SessionsScreen() {
     if (whole.status === "ok" && gone.status === "ok") {
       setRemoved(whole.value.session);
     }
-    again();
   };
   const bringBack = async (session: Session) => {
     const answer = await ask(api.POST("/api/sessions", { body: session }));
     if (answer.status === "ok") {
       setRemoved(null);
     }
-    again();
   };
   const open = async (file: File) => {
     const answer = await openFile(file);
     if (answer.status === "ok") {
       const { id, session } = answer.value;
-      window.location.hash = session.justMix ? `#/mix/${id}` : `#/plan/${id}`;
+      void navigate(session.justMix ? `/mix/${id}` : `/plan/${id}`);
     } else {
       setRefused(answer.trouble);
     }
   };
-  if (loaded.status === "loading") {
-    return <Loading>Fetching the sessions…</Loading>;
-  }
-  if (loaded.status === "trouble") {
-    return <Told trouble={loaded.trouble} onRetry={again} />;
-  }
-  const lines = loaded.value;
   return (
     <Box sx={{ pt: 1.5, maxWidth: 900 }}>
       <Box sx={{ display: "flex", gap: 1, alignItems: "baseline", px: 1, mb: 1 }}>
@@ -72,7 +70,7 @@ export function SessionsScreen() {
             }
           }}
         />
-        <Button variant="contained" href="#/plan/new">
+        <Button variant="contained" href="/plan/new">
           Plan a session
         </Button>
       </Box>
@@ -106,7 +104,7 @@ export function SessionsScreen() {
               }}
             >
               <Link
-                href={line.justMix ? `#/mix/${line.id}` : `#/plan/${line.id}`}
+                href={line.justMix ? `/mix/${line.id}` : `/plan/${line.id}`}
                 underline="hover"
                 color="inherit"
                 sx={{ fontFamily: "h2.fontFamily", fontSize: "1.2rem", py: 0.5 }}

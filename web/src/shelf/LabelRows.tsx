@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { errorsUnder, type FieldError, type Resin } from "../api/client";
-import { Fields, type FieldSpec } from "../form/Fields";
-import { getAt, setAt } from "../form/path";
+import { Fields, type FieldSpec } from "../ui/Fields";
+import { getAt, setAt } from "../ui/path";
 
 interface Table {
   path: string;

@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
 import type { ResinView } from "../api/client";
-import { WrongMark } from "../frame/Told";
+import { WrongMark } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
-import { expectedText, factText, partText } from "./clockWords";
+import { expectedText, factText, partText } from "../words/clock";
 
 type Clock = NonNullable<ResinView["clock"]>;
 

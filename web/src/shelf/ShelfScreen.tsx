@@ -3,29 +3,24 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
-import { useState, type ReactNode } from "react";
-import {
-  api,
-  ask,
-  type FieldError,
-  type ShelfView,
-  type Trouble,
-  type Workshop,
-} from "../api/client";
-import { Sheet } from "../frame/Sheet";
-import { Told } from "../frame/Told";
-import { Unreadable } from "../frame/Unreadable";
+import { type ReactNode, useState } from "react";
+import type { FieldError, ShelfView, Trouble } from "../api/client";
+import { useDemoShelf, useShelf } from "../api/queries";
+import { Fetched } from "../ui/Fetched";
+import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
+import { Unreadable } from "../ui/Unreadable";
 import { useUnits } from "../units/UnitsProvider";
+import { ColourEditor } from "./ColourEditor";
+import { ColourantEditor } from "./ColourantEditor";
 import {
-  ColourantEditor,
-  ColourEditor,
   CupEditor,
   DesignEditor,
+  type EditorProps,
   EmbedEditor,
   PartEditor,
   ResinEditor,
   ToolEditor,
-  type EditorProps,
 } from "./editors";
 import {
   COLOURANTS,
@@ -33,31 +28,27 @@ import {
   CUPS,
   DESIGNS,
   EMBEDS,
+  type Kind,
+  type Material,
   PARTS,
   RESINS,
   TOOLS,
-  type Kind,
-  type Material,
 } from "./kinds";
-import { useShelf } from "./useShelf";
 
 const BOARDS = [RESINS, PARTS, COLOURANTS, COLOURS, EMBEDS, CUPS, TOOLS, DESIGNS] as const;
 
 /** Materials as they stand on the shelf, one board a kind; one of them opens in place. */
-export function ShelfScreen({ kind }: { kind: string | undefined }) {
-  const { shelf, trouble, reload } = useShelf();
-  if (trouble) {
-    return <Told trouble={trouble} onRetry={reload} />;
-  }
-  if (!shelf) {
-    return (
-      <Box role="status" sx={{ p: 3, color: "text.secondary" }}>
-        Lighting the shelf…
-      </Box>
-    );
-  }
+export function ShelfScreen({ id }: { id: string }) {
+  return (
+    <Fetched query={useShelf()} loading="Lighting the shelf…">
+      {(shelf) => <Boards shelf={shelf} kind={id} />}
+    </Fetched>
+  );
+}
+
+function Boards({ shelf, kind }: { shelf: ShelfView; kind: string }) {
   const here = BOARDS.find((b) => b.key === kind)?.key ?? "resins";
-  const props = { shelf, onChanged: reload };
+  const props = { shelf };
   return (
     <Box sx={{ pt: 1.5 }}>
       <Box
@@ -68,7 +59,7 @@ export function ShelfScreen({ kind }: { kind: string | undefined }) {
           {BOARDS.map((board) => (
             <Link
               key={board.key}
-              href={`#/shelf/${board.key}`}
+              href={`/shelf/${board.key}`}
               underline="none"
               aria-current={board.key === here ? "page" : undefined}
               sx={{
@@ -112,15 +103,15 @@ interface BoardProps<T extends Material> {
   kind: Kind<T>;
   shelf: ShelfView;
   editor: (props: EditorProps<T>) => ReactNode;
-  onChanged: () => void;
 }
 
-function Board<T extends Material>({ kind, shelf, editor: Editor, onChanged }: BoardProps<T>) {
+function Board<T extends Material>({ kind, shelf, editor: Editor }: BoardProps<T>) {
   const units = useUnits();
   const items = kind.items(shelf, units);
   const [draft, setDraft] = useState<T | null>(null);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const [demo, setDemo] = useState<Workshop | null>(null);
+  const [copying, setCopying] = useState(false);
+  const demo = useDemoShelf(copying);
   const isNew = draft !== null && !items.some((i) => i.value.id === draft.id);
   const errors: FieldError[] = trouble?.errors ?? [];
   const open = (value: T | null) => {
@@ -130,13 +121,12 @@ function Board<T extends Material>({ kind, shelf, editor: Editor, onChanged }: B
   const settle = (answer: Awaited<ReturnType<Kind<T>["put"]>>, then: () => void) => {
     if (answer.status === "ok") {
       then();
-      onChanged();
     } else {
       setTrouble(answer.trouble);
     }
   };
-  const copies = demo
-    ? kind.fromDemo(demo).filter((d) => !items.some((i) => i.value.id === d.id))
+  const copies = demo.data
+    ? kind.fromDemo(demo.data).filter((d) => !items.some((i) => i.value.id === d.id))
     : [];
   return (
     <Box sx={{ display: "grid", gap: 1.5 }}>
@@ -144,14 +134,7 @@ function Board<T extends Material>({ kind, shelf, editor: Editor, onChanged }: B
         title={`${items.length} ${items.length === 1 ? kind.one : kind.title.toLowerCase()}`}
         aside={
           <>
-            <Button
-              onClick={() =>
-                void ask(api.GET("/api/demo/workshop")).then((answer) =>
-                  answer.status === "ok" ? setDemo(answer.value) : setTrouble(answer.trouble),
-                )
-              }
-              sx={{ minHeight: 32, py: 0 }}
-            >
+            <Button onClick={() => setCopying(true)} sx={{ minHeight: 32, py: 0 }}>
               Copy one from the demo
             </Button>
             <Button variant="contained" onClick={() => open(kind.begin())} sx={{ minHeight: 36 }}>
@@ -160,7 +143,8 @@ function Board<T extends Material>({ kind, shelf, editor: Editor, onChanged }: B
           </>
         }
       >
-        {demo && (
+        {copying && demo.error && <Told trouble={demo.error} onRetry={() => void demo.refetch()} />}
+        {copying && demo.data && (
           <Box
             role="group"
             aria-label="From the demo"
@@ -178,7 +162,7 @@ function Board<T extends Material>({ kind, shelf, editor: Editor, onChanged }: B
                 {copy.name}
               </Button>
             ))}
-            <Button onClick={() => setDemo(null)}>Close</Button>
+            <Button onClick={() => setCopying(false)}>Close</Button>
           </Box>
         )}
         {items.length === 0 && (

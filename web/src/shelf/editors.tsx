@@ -3,36 +3,28 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
+import { useLabelCheck } from "../api/asking";
 import {
-  api,
-  ask,
-  errorsUnder,
-  type Colour,
-  type Colourant,
   type CupKind,
+  type Design,
   type Embed,
+  errorsUnder,
   type FieldError,
   type Resin,
   type ResinPart,
-  type ResinView,
   type ShelfView,
-  type Design,
   type Tool,
 } from "../api/client";
-import { Fields } from "../form/Fields";
-import { setAt } from "../form/path";
-import { WrongMark } from "../frame/Told";
-import { refusalText } from "../practice/wording";
-import { NumberField } from "../units/NumberField";
+import { Fields } from "../ui/Fields";
+import { WrongMark } from "../ui/Told";
+import { setAt } from "../ui/path";
 import { useUnits } from "../units/UnitsProvider";
-import { liquid, UNSEEN, type Material } from "./kinds";
+import { refusalText } from "../words/cure";
+import { cupText, labelDoubt } from "../words/shelf";
 import { LABEL_TABLES, LabelRows } from "./LabelRows";
 import { ResinClock } from "./ResinClock";
+import type { Material } from "./kinds";
 import {
-  CHIP_SPECS,
-  COLOUR_SPECS,
-  COLOURANT_SPECS,
   CUP_HAVE,
   CUP_SPECS,
   EMBED_SPECS,
@@ -41,7 +33,6 @@ import {
   RESIN_GROUPS,
   toolSpecs,
 } from "./specs";
-import { cupText, labelDoubt } from "./wording";
 
 export interface EditorProps<T extends Material> {
   draft: T;
@@ -50,29 +41,11 @@ export interface EditorProps<T extends Material> {
   onChange: (draft: T) => void;
 }
 
-const WAIT_MS = 250;
-
 /** A label copied down, held against itself while it is typed. */
 export function ResinEditor({ draft, errors, shelf, onChange }: EditorProps<Resin>) {
   const units = useUnits();
-  const [view, setView] = useState<ResinView | null>(null);
-  useEffect(() => {
-    let here = true;
-    const timer = setTimeout(() => {
-      // A label that is not complete yet has nothing to be held against.
-      void ask(
-        api.POST("/api/resins/check", { body: { ...draft, name: draft.name || "this label" } }),
-      ).then((answer) => {
-        if (here && answer.status === "ok") {
-          setView(answer.value);
-        }
-      });
-    }, WAIT_MS);
-    return () => {
-      here = false;
-      clearTimeout(timer);
-    };
-  }, [draft]);
+  // A label that is not complete yet has nothing to be held against.
+  const view = useLabelCheck(draft).answer;
   const bottles = (side: "A" | "B") => shelf.parts.filter((p) => p.side === side);
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
@@ -200,262 +173,6 @@ export function PartEditor({ draft, errors, onChange }: EditorProps<ResinPart>) 
       </Box>
     </Box>
   );
-}
-
-export function ColourantEditor({ draft, errors, onChange }: EditorProps<Colourant>) {
-  const what = liquid(draft) ? "drops" : "scoops";
-  const weighed = draft.shelf?.weighed;
-  const weighings = weighed?.weighingsG ?? [];
-  const [each, setEach] = useState<{ eachG: number; spread: number } | null>(null);
-  useEffect(() => {
-    let here = true;
-    const asked = weighed && weighed.weighingsG.length > 0 ? weighed : null;
-    const answered = asked
-      ? ask(api.POST("/api/colourants/weigh", { body: asked })).then((answer) =>
-          answer.status === "ok" ? answer.value : null,
-        )
-      : Promise.resolve(null);
-    void answered.then((value) => here && setEach(value));
-    return () => {
-      here = false;
-    };
-  }, [weighed]);
-  const setWeighings = (list: number[]) =>
-    onChange(
-      list.length === 0
-        ? setAt(draft, "shelf.weighed", null)
-        : setAt(draft, "shelf.weighed", {
-            count: weighed?.count ?? (liquid(draft) ? 20 : 5),
-            weighingsG: list,
-          }),
-    );
-  return (
-    <Box sx={{ display: "grid", gap: 2 }}>
-      <Fields specs={COLOURANT_SPECS} draft={draft} errors={errors} onChange={onChange} />
-      <Box role="group" aria-label={`Weigh ${what}`} sx={{ display: "grid", gap: 1.25 }}>
-        <Typography variant="h3">What one of its {what} weighs</Typography>
-        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "flex-start" }}>
-          {weighings.length > 0 && (
-            <NumberField
-              label={`${what} each time`}
-              value={weighed?.count}
-              onChange={(v) => v !== null && onChange(setAt(draft, "shelf.weighed.count", v))}
-              error={errors.find((e) => e.field === "shelf.weighed.count")}
-            />
-          )}
-          {weighings.map((g, i) => (
-            <NumberField
-              key={i}
-              label={`Weighing ${i + 1}`}
-              symbol="g"
-              value={g}
-              onChange={(v) =>
-                v !== null && setWeighings(weighings.map((w, n) => (n === i ? v : w)))
-              }
-              error={errors.find((e) => e.field === `shelf.weighed.weighingsG[${i}]`)}
-            />
-          ))}
-          <Button
-            onClick={() =>
-              setWeighings([...weighings, weighings.at(-1) ?? (liquid(draft) ? 0.7 : 1)])
-            }
-          >
-            + a weighing
-          </Button>
-          {weighings.length > 0 && (
-            <Button onClick={() => setWeighings(weighings.slice(0, -1))}>Remove the last</Button>
-          )}
-        </Box>
-        {each && (
-          <Box aria-live="polite" sx={{ fontSize: "1.2rem", fontWeight: 600 }}>
-            {(each.eachG * 1000).toFixed(1)} mg each, ± {(each.spread * 100).toFixed(0)} %
-          </Box>
-        )}
-        <Box sx={{ color: "text.secondary" }}>
-          {liquid(draft)
-            ? "Shake it, set the scale to zero, count twenty drops; do it three times. Droppers differ threefold."
-            : "Level scoops, five at a time, three times, with the scoop that stays with this jar."}
-        </Box>
-      </Box>
-      <Box role="group" aria-label="A cured chip on white and on black">
-        {draft.shelf?.swatches ? (
-          <>
-            <Fields
-              specs={CHIP_SPECS}
-              draft={draft.shelf.swatches}
-              errors={errorsUnder(errors, "shelf.swatches")}
-              onChange={(swatches) => onChange(setAt(draft, "shelf.swatches", swatches))}
-            />
-            <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
-              <Box sx={{ color: "text.secondary", flex: "1 1 300px" }}>
-                Both in the same light; then the look of every layer with this jar is worked out
-                from the chip instead of guessed.
-              </Box>
-              <Button onClick={() => onChange(setAt(draft, "shelf.swatches", null))}>
-                Take the chip away
-              </Button>
-            </Box>
-          </>
-        ) : (
-          <Button
-            onClick={() =>
-              onChange(
-                setAt(draft, "shelf.swatches", {
-                  percentOfMix: 1,
-                  thicknessMm: 3,
-                  overWhite: draft.swatch,
-                  overBlack: "#101010",
-                  white: "#ffffff",
-                  black: "#000000",
-                }),
-              )
-            }
-          >
-            + a cured chip, seen on white and on black
-          </Button>
-        )}
-      </Box>
-      {draft.form === "ACRYLIC_PAINT" && (
-        <Box>Water-based paint can spoil the cure: at most a tenth, and try it first.</Box>
-      )}
-    </Box>
-  );
-}
-
-export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Colour>) {
-  // A colour that nobody gave a look has that of its strongest colourant.
-  const onChange = (next: Colour) => {
-    const unseen = draft.swatch === UNSEEN || draft.swatch === strongest(draft, shelf)?.swatch;
-    const its = strongest(next, shelf);
-    props.onChange(
-      its && unseen && next.swatch === draft.swatch ? { ...next, swatch: its.swatch } : next,
-    );
-  };
-  const general = errors.find((e) => e.field === "recipe");
-  const inParts = draft.strengthPercent !== undefined && draft.strengthPercent !== null;
-  const amount = inParts ? "parts" : "percentOfMix";
-  return (
-    <Box sx={{ display: "grid", gap: 2 }}>
-      <Fields specs={COLOUR_SPECS} draft={draft} errors={errors} onChange={onChange} />
-      <Box sx={{ display: "flex", gap: 1.25, flexWrap: "wrap", alignItems: "flex-start" }}>
-        <TextField
-          select
-          label="Recipe"
-          value={inParts ? "parts" : "shares"}
-          onChange={(e) =>
-            onChange(e.target.value === "parts" ? inPartsOf(draft) : inShares(draft))
-          }
-          sx={{ width: 230 }}
-        >
-          <MenuItem value="shares">shares of the whole mix</MenuItem>
-          <MenuItem value="parts">parts beside each other</MenuItem>
-        </TextField>
-        {inParts && (
-          <NumberField
-            label="All together, of the mix"
-            symbol="%"
-            width={190}
-            value={draft.strengthPercent}
-            error={errors.find((e) => e.field === "strengthPercent")}
-            onChange={(v) => v !== null && onChange({ ...draft, strengthPercent: v })}
-          />
-        )}
-      </Box>
-      {draft.recipe.map((part, i) => (
-        <Box
-          key={i}
-          role="group"
-          aria-label={`Part ${i + 1} of the recipe`}
-          sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}
-        >
-          <NumberField
-            label={inParts ? "Parts" : "Of the whole mix"}
-            {...(inParts ? {} : { symbol: "%" })}
-            width={150}
-            value={part[amount]}
-            error={errors.find((e) => e.field === `recipe[${i}].${amount}`)}
-            onChange={(v) => v !== null && onChange(setAt(draft, `recipe[${i}].${amount}`, v))}
-          />
-          <TextField
-            select
-            label="is"
-            value={
-              shelf.colourants.some((c) => c.colourant.id === part.colourantId)
-                ? part.colourantId
-                : ""
-            }
-            onChange={(e) => onChange(setAt(draft, `recipe[${i}].colourantId`, e.target.value))}
-            sx={{ width: 240 }}
-          >
-            {shelf.colourants.map((c) => (
-              <MenuItem key={c.colourant.id} value={c.colourant.id}>
-                {c.colourant.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <Button
-            onClick={() => onChange({ ...draft, recipe: draft.recipe.filter((_, n) => n !== i) })}
-          >
-            Remove
-          </Button>
-        </Box>
-      ))}
-      {general && <Box sx={{ color: "error.main" }}>{general.message}</Box>}
-      {shelf.colourants.length === 0 ? (
-        <Box>A recipe needs a jar: put a colourant on the shelf first.</Box>
-      ) : (
-        <Box>
-          <Button
-            onClick={() =>
-              onChange({
-                ...draft,
-                recipe: [
-                  ...draft.recipe,
-                  { colourantId: shelf.colourants[0]?.colourant.id ?? "", [amount]: 1 },
-                ],
-              })
-            }
-          >
-            + a colourant
-          </Button>
-        </Box>
-      )}
-      <Box sx={{ color: "text.secondary" }}>
-        Begin low: nothing can be taken out again. The cured colour differs from the wet one.
-      </Box>
-    </Box>
-  );
-}
-
-function strongest(colour: Colour, shelf: ShelfView): Colourant | undefined {
-  const share = (part: Colour["recipe"][number]) => part.percentOfMix ?? part.parts ?? 0;
-  const [first] = colour.recipe.toSorted((a, b) => share(b) - share(a));
-  return shelf.colourants.find((c) => c.colourant.id === first?.colourantId)?.colourant;
-}
-
-/** The same recipe in parts: each share is as many parts, their sum is the strength. */
-function inPartsOf(draft: Colour): Colour {
-  const all = draft.recipe.reduce((sum, p) => sum + (p.percentOfMix ?? 0), 0);
-  return {
-    ...draft,
-    strengthPercent: all > 0 ? all : 1,
-    recipe: draft.recipe.map((p) => ({ colourantId: p.colourantId, parts: p.percentOfMix ?? 1 })),
-  };
-}
-
-/** The same recipe in shares of the mix. */
-function inShares(draft: Colour): Colour {
-  const all = draft.recipe.reduce((sum, p) => sum + (p.parts ?? 0), 0);
-  const strength = draft.strengthPercent ?? 1;
-  return {
-    id: draft.id,
-    name: draft.name,
-    swatch: draft.swatch,
-    recipe: draft.recipe.map((p) => ({
-      colourantId: p.colourantId,
-      percentOfMix: all > 0 ? (strength * (p.parts ?? 0)) / all : 1,
-    })),
-  };
 }
 
 export function EmbedEditor({ draft, errors, onChange }: EditorProps<Embed>) {

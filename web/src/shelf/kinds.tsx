@@ -1,8 +1,8 @@
 import type { ReactNode } from "react";
 import {
+  type Answer,
   api,
   ask,
-  type Answer,
   type Colour,
   type Colourant,
   type CupKind,
@@ -17,8 +17,8 @@ import {
 import { CupDrawing } from "../drawing/CupDrawing";
 import { newId } from "../moulds/newMould";
 import { showWith, type Units } from "../units/units";
+import { tendencyText } from "../words/shelf";
 import { Bottle, EmbedAtRest, Jar, Patch, StackOfLayers, ToolDrawing } from "./drawings";
-import { tendencyText } from "./wording";
 
 /** How a material is drawn while nobody has said how it looks. */
 export const UNSEEN = "#8a8f92";

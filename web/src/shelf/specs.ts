@@ -1,4 +1,4 @@
-import type { FieldSpec } from "../form/Fields";
+import type { FieldSpec } from "../ui/Fields";
 
 const ratio = (path: string, basis: string, needed: boolean): FieldSpec[] => [
   { path: `${path}.partsA`, label: `Parts A${basis}`, kind: "number", needed, width: 120 },

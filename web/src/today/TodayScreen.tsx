@@ -1,14 +1,13 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
-import { api, ask, type DueLine } from "../api/client";
-import { Loading } from "../frame/Loading";
-import { Empty, Told, WrongMark } from "../frame/Told";
-import { Unreadable } from "../frame/Unreadable";
-import { useLoaded } from "../frame/useLoaded";
-import { dueText } from "../plan/moments";
-
-const load = () => ask(api.GET("/api/today"));
+import { useState } from "react";
+import { api, ask, type DueLine, type Today, type Trouble } from "../api/client";
+import { useToday } from "../api/queries";
+import { Fetched } from "../ui/Fetched";
+import { Empty, Told, WrongMark } from "../ui/Told";
+import { Unreadable } from "../ui/Unreadable";
+import { dueText } from "../words/moments";
 
 const WORDS: Partial<Record<DueLine["kind"], string>> = {
   DEMOULD: "Out of the mould",
@@ -29,14 +28,15 @@ function words(due: DueLine): string {
 
 /** What is due of everything that was begun: next layers, demoulds, finishing, leaving. */
 export function TodayScreen() {
-  const { loaded, again, fail } = useLoaded(load);
-  if (loaded.status === "loading") {
-    return <Loading>Looking what is due…</Loading>;
-  }
-  if (loaded.status === "trouble") {
-    return <Told trouble={loaded.trouble} onRetry={again} />;
-  }
-  const today = loaded.value;
+  return (
+    <Fetched query={useToday()} loading="Looking what is due…">
+      {(today) => <Due today={today} />}
+    </Fetched>
+  );
+}
+
+function Due({ today }: { today: Today }) {
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
   const now = Date.parse(today.now);
   const done = async (due: DueLine) => {
     const answer = await ask(
@@ -49,11 +49,7 @@ export function TodayScreen() {
         },
       }),
     );
-    if (answer.status === "trouble") {
-      fail(answer.trouble);
-    } else {
-      again();
-    }
+    setTrouble(answer.status === "trouble" ? answer.trouble : null);
   };
   if (today.due.length === 0 && today.unreadable.length === 0) {
     return (
@@ -62,7 +58,7 @@ export function TodayScreen() {
           What was poured shows here: next layers, demoulds, finishing, and what is ready to hand
           over.
         </p>
-        <Button variant="contained" href="#/">
+        <Button variant="contained" href="/">
           To the plan
         </Button>
       </Empty>
@@ -97,11 +93,11 @@ export function TodayScreen() {
                 {dueText(due.kind, new Date(due.from), due.zoneId)}
               </Box>
               <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
-              <Link href={`#/pour/${due.runId}${LOOKED_OVER.has(due.kind) ? "/record" : ""}`}>
+              <Link href={`/pour/${due.runId}${LOOKED_OVER.has(due.kind) ? "/record" : ""}`}>
                 {due.runName}
               </Link>
               {due.kind === "DEMOULD" && (
-                <Link href={`#/pour/${due.runId}/record`}>look it over</Link>
+                <Link href={`/pour/${due.runId}/record`}>look it over</Link>
               )}
               {due.hands && Date.parse(due.from) <= now && due.kind !== "WEIGH_FIRST" && (
                 <Button
@@ -139,6 +135,7 @@ export function TodayScreen() {
           Into my calendar
         </Button>
       </Box>
+      {trouble && <Told trouble={trouble} />}
       <Unreadable names={today.unreadable} />
       {list("Due now", ready)}
       {list("Later", later)}

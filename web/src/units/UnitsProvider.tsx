@@ -1,6 +1,6 @@
-import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
-import { api, ask } from "../api/client";
-import { METRIC, usUnits, type Units, type UnitSystem } from "./units";
+import { createContext, type ReactNode, useContext, useMemo, useState } from "react";
+import { useUnitLines } from "../api/queries";
+import { METRIC, type Units, type UnitSystem, usUnits } from "./units";
 
 interface Chosen {
   units: Units;
@@ -16,16 +16,8 @@ export function UnitsProvider({ children }: { children: ReactNode }) {
   const [system, setSystem] = useState<UnitSystem>(() =>
     localStorage.getItem(KEY) === "us" ? "us" : "metric",
   );
-  const [us, setUs] = useState<Units | null>(null);
-  useEffect(() => {
-    if (system === "us" && !us) {
-      void ask(api.GET("/api/units")).then((answer) => {
-        if (answer.status === "ok") {
-          setUs(usUnits(answer.value));
-        }
-      });
-    }
-  }, [system, us]);
+  const lines = useUnitLines(system === "us").data;
+  const us = useMemo(() => (lines ? usUnits(lines) : null), [lines]);
   const chosen = useMemo(
     () => ({
       units: system === "us" && us ? us : METRIC,

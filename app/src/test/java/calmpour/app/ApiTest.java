@@ -56,8 +56,8 @@ class ApiTest {
     assertThat(answer.status()).isEqualTo(200);
     JsonNode plan = answer.body().get("plan");
     JsonNode batch = plan.get("batches").get(0);
-    double a = batch.get("partA").get("massG").asDouble();
-    double b = batch.get("partB").get("massG").asDouble();
+    double a = batch.at("/measuring/partA").get("massG").asDouble();
+    double b = batch.at("/measuring/partB").get("massG").asDouble();
     assertThat(a / b).isCloseTo(2, within(0.01));
     assertThat(batch.get("cups")).hasSize(5);
     assertThat(plan.get("totals").get("volumeMl").asDouble()).isCloseTo(170.7061, within(1e-4));
@@ -189,7 +189,7 @@ class ApiTest {
         "habits", RunningApp.JSON.readTree("{\"mixing\": {\"cups\": \"TWO\"}, \"tinting\": {}}"));
     JsonNode plan = app.post("/api/plan", session).body().get("plan");
     assertThat(plan.get("tasks").toString()).contains("SECOND_CUP").doesNotContain("WARM");
-    assertThat(plan.at("/batches/0/firstCupStaysG").asDouble()).isPositive();
+    assertThat(plan.at("/batches/0/mixing/firstCupStaysG").asDouble()).isPositive();
   }
 
   /** Six drops more of a liquid with drops of its own: the limit's count goes down by six. */

@@ -44,7 +44,7 @@ class AtTheBench {
 
   private static Page bench(RunningApp app, Browser browser, String run) {
     Page page = browser.page(1280, 800);
-    page.navigate(app.url("/#/pour/" + run));
+    page.navigate(app.url("/pour/" + run));
     page.locator("main h2").waitFor();
     return page;
   }
@@ -162,7 +162,7 @@ class AtTheBench {
       String at = "/api/runs/" + run;
       server.post(at + "/events", Map.of("events", List.of(event("CHECKED", "READY"))));
       Page page = browser.page(1280, 800);
-      page.navigate(server.url("/#/pour/" + run));
+      page.navigate(server.url("/pour/" + run));
       page.locator("main h2").waitFor();
       CDPSession tab = page.context().newCDPSession(page);
       server.put("/api/clock", Map.of("speed", SPEED));

@@ -84,6 +84,8 @@ final class Browser implements AutoCloseable {
     page.onRequest(underWay::add);
     page.onRequestFinished(underWay::remove);
     page.onRequestFailed(underWay::remove);
+    // Nobody is told what became of what the page before had asked for.
+    page.onFrameNavigated(frame -> underWay.clear());
     page.onPageError(error -> complaints.add("page error: " + error));
     page.onResponse(response -> {
       if (response.status() >= 500) {

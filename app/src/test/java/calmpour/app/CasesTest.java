@@ -45,12 +45,12 @@ class CasesTest {
     JsonNode plan = plan("dose-not-scaled");
     JsonNode batch = plan.get("batches").get(0);
     JsonNode cup = batch.get("cups").get(0);
-    assertThat(batch.get("totalG").asDouble()).isCloseTo(60.5, within(0.5));
-    double massG = cup.get("doses").get(0).get("massG").asDouble();
+    assertThat(batch.at("/measuring/totalG").asDouble()).isCloseTo(60.5, within(0.5));
+    double massG = cup.at("/tint/doses").get(0).get("massG").asDouble();
     // 2 % of the mix is a forty-ninth of the resin; the scale shows tenths of a gram.
-    assertThat(massG).isCloseTo(cup.get("resinG").asDouble() / 49, within(0.05));
-    assertThat(batch.get("totalG").asDouble() + massG)
-        .isCloseTo(cup.get("contentG").asDouble(), within(1e-6));
+    assertThat(massG).isCloseTo(cup.at("/amounts/resinG").asDouble() / 49, within(0.05));
+    assertThat(batch.at("/measuring/totalG").asDouble() + massG)
+        .isCloseTo(cup.at("/amounts/contentG").asDouble(), within(1e-6));
     JsonNode told = found(plan, "BATCH_ENLARGED");
     assertThat(told.get("mends").get(0).get("kind").asString()).isEqualTo("BY_WEIGHT");
     assertThat(told.get("mends").get(0).get("value").asDouble()).isLessThan(20);
@@ -60,9 +60,9 @@ class CasesTest {
   @Test
   void lessThanADropIsTakenFromAStock() throws IOException {
     JsonNode cup = plan("zero-drops").get("batches").get(0).get("cups").get(0);
-    JsonNode dose = cup.get("doses").get(0);
+    JsonNode dose = cup.at("/tint/doses").get(0);
     assertThat(dose.get("by").asString()).isEqualTo("STOCK");
-    double percent = 100 * dose.get("massG").asDouble() / cup.get("contentG").asDouble();
+    double percent = 100 * dose.get("massG").asDouble() / cup.at("/amounts/contentG").asDouble();
     assertThat(percent).isBetween(0.15, 0.18);
   }
 
@@ -70,12 +70,12 @@ class CasesTest {
   @Test
   void scoopsKeepTheLimitAsTheyAreCounted() throws IOException {
     JsonNode cup = plan("scoops-over-limit").get("batches").get(0).get("cups").get(0);
-    JsonNode dose = cup.get("doses").get(0);
+    JsonNode dose = cup.at("/tint/doses").get(0);
     double quarters = dose.get("scoops").asDouble() * 4;
     assertThat(dose.get("massG").asDouble()).isCloseTo(quarters * 0.0525, within(1e-3));
-    double percent = 100 * dose.get("massG").asDouble() / cup.get("contentG").asDouble();
+    double percent = 100 * dose.get("massG").asDouble() / cup.at("/amounts/contentG").asDouble();
     assertThat(percent).isBetween(0.6, 1.0);
-    double told = cup.get("loading").get(0).get("percent").asDouble();
+    double told = cup.at("/tint/loading").get(0).get("percent").asDouble();
     assertThat(told).isCloseTo(percent, within(1e-3));
   }
 
@@ -264,13 +264,13 @@ class CasesTest {
         .put("percentOfMix", 4);
     JsonNode cup = app.post("/api/plan", session).body().at("/plan/batches/0/cups/0");
     JsonNode loading =
-        cup.get("loading")
+        cup.at("/tint/loading")
             .valueStream()
             .filter(l -> l.get("basis").asString().equals("DROPS_IN_10_ML"))
             .findFirst()
             .orElseThrow();
     assertThat(loading.get("percent").asDouble()).isBetween(2.0, 3.0);
-    assertThat(cup.get("doses").get(0).get("drops").asInt()).isBetween(3, 6);
+    assertThat(cup.at("/tint/doses").get(0).get("drops").asInt()).isBetween(3, 6);
     tint.put("form", "MICA");
     RunningApp.Answer powder = app.post("/api/plan", session);
     assertThat(powder.status()).isEqualTo(422);
@@ -328,7 +328,7 @@ class CasesTest {
     List<JsonNode> layers = new ArrayList<>();
     for (JsonNode batch : plan.get("batches")) {
       for (JsonNode cup : batch.get("cups")) {
-        for (JsonNode layer : cup.get("layers")) {
+        for (JsonNode layer : cup.at("/follows/layers")) {
           boolean its = layer.get("line").asInt() == line;
           if (its && batches.contains(batch.get("number").asInt())) {
             layers.add(layer);

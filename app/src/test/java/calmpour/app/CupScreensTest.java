@@ -22,7 +22,7 @@ class CupScreensTest extends DemoScreens {
     var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", name);
     String id = demo.post("/api/sessions", session).body().get("id").asString();
     Page page = browser.page(width, 800);
-    page.navigate(demo.url("/#/plan/" + id));
+    page.navigate(demo.url("/plan/" + id));
     group(page, "Batch 1, mixing").waitFor();
     return page;
   }

@@ -21,7 +21,7 @@ class DesignScreensTest extends DemoScreens {
     var session = RunningApp.demoDocument("sessions/fern-bell-pushes").put("name", name);
     String id = demo.post("/api/sessions", session).body().get("id").asString();
     Page page = browser.page(width, 900);
-    page.navigate(demo.url("/#/plan/" + id));
+    page.navigate(demo.url("/plan/" + id));
     group(page, "Batch 1, mixing").waitFor();
     return page;
   }
@@ -107,7 +107,7 @@ class DesignScreensTest extends DemoScreens {
     choose(page, "Pour a kept design", "Half and half");
     assertThat(group(page, "First layer")).containsText("Of the depth");
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("One batch");
-    page.navigate(demo.url("/#/shelf/designs"));
+    page.navigate(demo.url("/shelf/designs"));
     assertThat(button(page, "Fern at two thirds")).isVisible();
   }
 
@@ -193,7 +193,7 @@ class DesignScreensTest extends DemoScreens {
     demo.post("/api/sessions", session);
     String id = demo.post("/api/sessions", session.put("name", "Two")).body().get("id").asString();
     Page page = browser.page(1280, 900);
-    page.navigate(demo.url("/#/plan/" + id));
+    page.navigate(demo.url("/plan/" + id));
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("to spare");
     Locator told =
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to look at"));

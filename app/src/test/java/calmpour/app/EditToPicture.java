@@ -28,13 +28,13 @@ class EditToPicture {
     try (RunningApp app = RunningApp.demo(data);
         Browser browser = new Browser()) {
       Page page = browser.page(1280, 800);
-      page.navigate(app.url("/#/plan/" + kept(app, demo())));
+      page.navigate(app.url("/plan/" + kept(app, demo())));
       Seen.group(page, "Batch 1, mixing").waitFor();
       double[] reference = timed(page, "() => fetch('/api/units').then(r => r.text())");
       row("reference: a round trip and two frames", reference, reference);
       row("demo: one piece more or fewer", timed(page, EDIT), reference);
       page.navigate("about:blank");
-      page.navigate(app.url("/#/plan/" + kept(app, big(app))));
+      page.navigate(app.url("/plan/" + kept(app, big(app))));
       Seen.group(page, "Batch 1, mixing").waitFor();
       row("big session: one piece more or fewer", timed(page, EDIT), reference);
       assertThat(browser.complaints()).isEmpty();

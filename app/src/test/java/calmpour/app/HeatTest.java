@@ -85,7 +85,7 @@ class HeatTest extends DemoScreens {
   void theTitleTheCupThePaperTheKeyAndTheBenchSayIt() {
     String id = demo.post("/api/sessions", hot("Heat on screen")).body().get("id").asString();
     Page page = browser.page(1280, 800);
-    page.navigate(demo.url("/#/plan/" + id));
+    page.navigate(demo.url("/plan/" + id));
     Locator alert = page.getByRole(AriaRole.ALERT).first();
     page.getByText("Warmest:").waitFor();
     assertThat(alert.innerText()).startsWith("Heat: The mixing cup");
@@ -99,7 +99,7 @@ class HeatTest extends DemoScreens {
     assertThat(asks.innerText()).contains("Heat: The mixing cup").contains("safety data sheet");
     asks.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Begin all the same"))
         .click();
-    page.waitForURL(java.util.regex.Pattern.compile("#/pour/"));
+    page.waitForURL(java.util.regex.Pattern.compile("/pour/"));
     Locator bench = page.getByRole(AriaRole.ALERT).first();
     bench.waitFor();
     assertThat(bench.innerText()).startsWith("Heat: ");

@@ -24,7 +24,7 @@ class KeptDataTest {
   @TempDir Path data;
 
   @ParameterizedTest
-  @ValueSource(ints = 1)
+  @ValueSource(ints = {1, 2})
   void everythingOfAnEarlierFormatOpens(int format) throws IOException {
     unpack(format);
     JsonNode facts = json(format, "facts.json");
@@ -51,10 +51,12 @@ class KeptDataTest {
           app.post("/api/runs/" + half + "/events", Map.of("events", json(format, "untold.json")))
               .body();
       assertThat(done(told)).isEqualTo(facts.get("halfDone").asInt() + 1);
+      JsonNode file = json(format, "fern-bell-pushes.session.json");
+      assertThat(app.post("/api/sessions/file", file).status()).isEqualTo(201);
       for (JsonNode session :
           List.of(
               json(format, "draft.json").get("session"),
-              json(format, "fern-bell-pushes.session.json"))) {
+              file.has("format") ? file.get("session") : file)) {
         assertThat(app.post("/api/plan", session).status()).isEqualTo(200);
         assertThat(app.post("/api/sessions/file", session).status()).isEqualTo(201);
         Map<String, Object> old = Map.of("kind", "SESSION", "format", format, "document", session);

@@ -21,7 +21,7 @@ class PlannerScreensTest extends DemoScreens {
     session.put("name", name).put("startsAt", day + "T10:00:00");
     String id = demo.post("/api/sessions", session).body().get("id").asString();
     Page page = browser.page(1280, 900);
-    page.navigate(demo.url("/#/plan/" + id));
+    page.navigate(demo.url("/plan/" + id));
     button(page, "The plan’s story").waitFor();
     return page;
   }

@@ -45,7 +45,7 @@ class PourScreensTest extends DemoScreens {
 
   private static Page bench(String run, int width, int height) {
     Page page = browser.page(width, height);
-    page.navigate(demo.url("/#/pour/" + run));
+    page.navigate(demo.url("/pour/" + run));
     page.getByText("Before anything is opened").first().waitFor();
     return page;
   }
@@ -379,7 +379,7 @@ class PourScreensTest extends DemoScreens {
       tellDone(run, next);
     }
     Page page = browser.page(1280, 800);
-    page.navigate(demo.url("/#/pour/" + run));
+    page.navigate(demo.url("/pour/" + run));
     assertThat(heading(page)).containsText("pot");
     assertThat(page.getByRole(AriaRole.MAIN)).containsText("witness cup");
     button(page, "Rated for…").click();
@@ -395,7 +395,7 @@ class PourScreensTest extends DemoScreens {
     String before = heading(page).textContent();
     large(page).click();
     assertThat(heading(page)).not().hasText(before);
-    page.navigate(demo.url("/#/pour/" + run + "/record"));
+    page.navigate(demo.url("/pour/" + run + "/record"));
     Locator log = page.getByRole(AriaRole.REGION, named("Pressure pot"));
     assertThat(log).containsText("rated 3 bar");
     assertThat(log).containsText("relief valve seen to work");

@@ -93,7 +93,7 @@ class PracticeTest extends DemoScreens {
     ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
     JsonNode cup = demo.post("/api/plan", session).body().at("/plan/batches/0/cups/0");
     String at = "cup/" + cup.get("id").asString();
-    String pour = "pour/" + cup.get("layers").get(0).get("pourId").asString();
+    String pour = "pour/" + cup.at("/follows/layers").get(0).get("pourId").asString();
     for (String quantity :
         List.of(
             at + "/workingTimeMinutes",
@@ -121,15 +121,15 @@ class PracticeTest extends DemoScreens {
   void theCurveBehindAWorkingTimeIsThePlansOwn() {
     ObjectNode session = RunningApp.demoDocument("sessions/pantry-knobs");
     JsonNode batch = demo.post("/api/plan", session).body().get("plan").get("batches").get(0);
-    double contact = batch.get("contactSeconds").asDouble();
+    double contact = batch.at("/times/contactSeconds").asDouble();
     for (JsonNode cup : batch.get("cups")) {
       JsonNode curve = curve(session, "cup/" + cup.get("id").asString());
       assertThat(contact + curve.get("workingTimeEnds").asDouble() * 60)
-          .isCloseTo(cup.get("thickensSeconds").asDouble(), within(1.0));
+          .isCloseTo(cup.at("/times/thickensSeconds").asDouble(), within(1.0));
       JsonNode forgotten = curve(session, "cup/" + cup.get("id").asString() + "/peakC");
       assertThat(forgotten.get("peakC").asDouble())
-          .isCloseTo(cup.get("peak").get("peakC").asDouble(), within(1e-6));
-      for (JsonNode layer : cup.get("layers")) {
+          .isCloseTo(cup.at("/follows/peak").get("peakC").asDouble(), within(1e-6));
+      for (JsonNode layer : cup.at("/follows/layers")) {
         JsonNode lying = curve(session, "pour/" + layer.get("pourId").asString());
         // The plan also waits for what the label says; the resin itself is never later.
         assertThat(contact + lying.get("demould").asDouble() * 60)
@@ -151,7 +151,7 @@ class PracticeTest extends DemoScreens {
 
   private static Page practice(int width) {
     Page page = browser.page(width, 800);
-    page.navigate(demo.url("/#/practice"));
+    page.navigate(demo.url("/practice"));
     page.getByRole(AriaRole.IMG, named("The first: thickness and temperature of the cup"))
         .waitFor();
     return page;
@@ -193,7 +193,7 @@ class PracticeTest extends DemoScreens {
     assertThat(set(page, "The second")).containsText("not split");
     assertThat(sentence).containsText("The first cup");
     // What was tried stays when one looks elsewhere and comes back.
-    page.navigate(demo.url("/#/sessions"));
+    page.navigate(demo.url("/sessions"));
     page.getByRole(AriaRole.LINK, named("Practice")).click();
     assertThat(set(page, "The second")).containsText("not split");
   }

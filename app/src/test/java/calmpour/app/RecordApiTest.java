@@ -113,7 +113,7 @@ class RecordApiTest {
       assertThat(cups.getPage(0).getMediaBox().getHeight()).isBetween(82.1f, 82.3f);
       String text = new PDFTextStripper().getText(cups);
       for (JsonNode cup : run.get("plan").get("batches").get(0).get("cups")) {
-        assertThat(text).contains(cup.get("colourName").asString());
+        assertThat(text).contains(cup.at("/colour/name").asString());
       }
     }
     Answer printed = demo.post(at(run) + "/tags/PIECES", "");

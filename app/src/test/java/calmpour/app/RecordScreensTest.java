@@ -30,7 +30,7 @@ class RecordScreensTest extends DemoScreens {
             .get("id")
             .asString();
     Page page = browser.page(1280, 800);
-    page.navigate(demo.url("/#/today"));
+    page.navigate(demo.url("/today"));
     Locator out =
         page.getByRole(AriaRole.LISTITEM)
             .filter(new Locator.FilterOptions().setHasText("Out of the mould: Bar pull ×4"));
@@ -64,10 +64,10 @@ class RecordScreensTest extends DemoScreens {
     button(page, "It is over").click();
     assertThat(page.getByText(Pattern.compile(", over "))).isVisible();
     assertThat(demo.get("/api/runs/" + run + "/record").body().has("finishedAt")).isTrue();
-    page.navigate(demo.url("/#/today"));
+    page.navigate(demo.url("/today"));
     assertThat(page.getByText("Nothing is due")).isVisible();
     // It is no longer offered as something to pour.
-    page.navigate(demo.url("/#/pour"));
+    page.navigate(demo.url("/pour"));
     assertThat(page.getByText(Pattern.compile("over "))).isVisible();
     assertThat(page.getByText("To the bench")).hasCount(0);
   }
@@ -75,7 +75,7 @@ class RecordScreensTest extends DemoScreens {
   @Test
   void anExerciseRunsAsksAndIsScored() {
     Page page = browser.page(390, 844);
-    page.navigate(demo.url("/#/practice/rehearsal"));
+    page.navigate(demo.url("/practice/rehearsal"));
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Rehearse One Harbour knob"))
         .click();
     assertThat(page.getByText("The hands are at")).isVisible();

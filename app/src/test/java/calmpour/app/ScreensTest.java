@@ -49,7 +49,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void aVisitorSeesTheDemoChangesItAndFindsItSavedAfterAReload() {
-    Page page = open(demo, "/#/plan/" + newPantry("For a visitor"));
+    Page page = open(demo, "/plan/" + newPantry("For a visitor"));
     Locator parts = group(page, "Batch 1, mixing");
     assertThat(parts).containsText("144.8 g");
     for (String colour : List.of("Harbour", "Clear", "Bracken", "Oat", "Lichen")) {
@@ -76,7 +76,7 @@ class ScreensTest extends DemoScreens {
     var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", "Guessed");
     session.put("resinId", "deep-clear");
     String id = demo.post("/api/sessions", session).body().get("id").asString();
-    Page page = open(demo, "/#/plan/" + id);
+    Page page = open(demo, "/plan/" + id);
     page.getByRole(
             AriaRole.BUTTON,
             new Page.GetByRoleOptions().setName(Pattern.compile("values are assumed")))
@@ -89,7 +89,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void theBatchCardLeadsThroughTheWeighingAndSavesAnOverPour() {
-    Page page = open(demo, "/#/plan/" + newPantry("At the scale"));
+    Page page = open(demo, "/plan/" + newPantry("At the scale"));
     button(page, "Batch card").click();
     Locator card = page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Batch 1"));
     assertThat(card).containsText("Pour in B");
@@ -108,7 +108,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void whatIsNotSavedYetSurvivesAReload() {
-    Page page = open(demo, "/#/plan/" + newPantry("Half done"));
+    Page page = open(demo, "/plan/" + newPantry("Half done"));
     button(page, "One Cord pull more").click();
     assertThat(page.getByLabel("3 of Cord pull")).isVisible();
     page.reload();
@@ -118,7 +118,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void aNumberOpensHowItCameAbout() {
-    Page page = open(demo, "/#/plan/" + newPantry("Asked about"));
+    Page page = open(demo, "/plan/" + newPantry("Asked about"));
     button(page, "Part A: how it came about").click();
     Locator how = page.getByRole(AriaRole.DIALOG);
     assertThat(how).containsText("shared out in the label’s ratio");
@@ -145,7 +145,7 @@ class ScreensTest extends DemoScreens {
   void aLatePourIsUnmistakableAndOneKeyMendsIt() {
     var session = RunningApp.demoDocument("sessions/late-switch-toggles");
     String id = demo.post("/api/sessions", session).body().get("id").asString();
-    Page page = open(demo, "/#/plan/" + id);
+    Page page = open(demo, "/plan/" + id);
     Locator sentence = page.getByRole(AriaRole.STATUS);
     assertThat(sentence).containsText("too late");
     assertThat(page.getByText(Pattern.compile("^\\d+ too late$")).first()).isVisible();
@@ -160,7 +160,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void badInputIsToldAtTheFieldAndLosesNothing() {
-    Page page = open(demo, "/#/plan/" + newPantry("Mistyped"));
+    Page page = open(demo, "/plan/" + newPantry("Mistyped"));
     button(page, "Change Bar pull").click();
     Locator pieces = field(page, "Pieces");
     Locator parts = group(page, "Batch 1, mixing");
@@ -201,7 +201,7 @@ class ScreensTest extends DemoScreens {
     String id = demo.post("/api/sessions", session).body().get("id").asString();
     demo.delete("/api/moulds/fleeting");
 
-    Page page = open(demo, "/#/plan/" + id);
+    Page page = open(demo, "/plan/" + id);
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("is not in the workshop");
     button(page, "Change missing mould").click();
     button(page, "Use it as it was when this session was saved").click();
@@ -211,7 +211,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void fromAnEmptyWorkshopToAFirstPlan() {
-    Page page = open(own, "/#/plan/new");
+    Page page = open(own, "/plan/new");
     button(page, "+ a resin").click();
     field(page, "What is on the label?").fill("Slow casting resin 2:1");
     button(page, "Put it on the shelf").click();
@@ -239,7 +239,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void justMixGivesGramsAndARunningClockAndKeepsThem() {
-    Page page = open(own, "/#/mix");
+    Page page = open(own, "/mix");
     field(page, "A and B together").fill("84");
     button(page, "Go").click();
     assertThat(group(page, "Part A")).containsText("56.0 g");
@@ -257,21 +257,21 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void aSessionSavedAsAFileOpensInAnotherWorkshop() throws java.io.IOException {
-    Page page = open(demo, "/#/plan/" + newPantry("To be sent"));
+    Page page = open(demo, "/plan/" + newPantry("To be sent"));
     Locator parts = group(page, "Batch 1, mixing");
     assertThat(parts).containsText("144.8 g");
     String here = parts.textContent();
     Path file = data.resolve("sent.json");
     page.waitForDownload(() -> button(page, "Save as a file").click()).saveAs(file);
 
-    Page there = open(own, "/#/sessions");
+    Page there = open(own, "/sessions");
     there.getByLabel("Open a session file").setInputFiles(file);
     assertThat(group(there, "Batch 1, mixing")).hasText(here);
 
     Path broken = data.resolve("broken.json");
     String text = java.nio.file.Files.readString(file);
     java.nio.file.Files.writeString(broken, text.replace("\"count\": 6", "\"count\": \"six\""));
-    there.navigate(own.url("/#/sessions"));
+    there.navigate(own.url("/sessions"));
     there.getByLabel("Open a session file").setInputFiles(broken);
     assertThat(there.getByRole(AriaRole.ALERT)).containsText("whole number");
   }
@@ -279,7 +279,7 @@ class ScreensTest extends DemoScreens {
   @Test
   void aRemovedSessionCanBeBroughtBack() {
     newPantry("Not so fast");
-    Page page = open(demo, "/#/sessions");
+    Page page = open(demo, "/sessions");
     button(page, "Remove Not so fast").click();
     Locator link = link(page, "Not so fast");
     assertThat(link).hasCount(0);
@@ -290,8 +290,8 @@ class ScreensTest extends DemoScreens {
   @Test
   void savingWhatAnotherWindowSavedSaysSoAndKeepsBoth() {
     String id = newPantry("Two windows");
-    Page one = open(demo, "/#/plan/" + id);
-    Page two = open(demo, "/#/plan/" + id);
+    Page one = open(demo, "/plan/" + id);
+    Page two = open(demo, "/plan/" + id);
     button(one, "One Knob 32 more").click();
     button(two, "One Cord pull more").click();
     button(one, "Save").click();
@@ -307,7 +307,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void usOuncesAreNamedAndNeverConfused() {
-    Page page = open(demo, "/#/plan/" + newPantry("Across the water"));
+    Page page = open(demo, "/plan/" + newPantry("Across the water"));
     button(page, "Show US units").click();
     Locator parts = group(page, "Batch 1, mixing");
     // 144.8 g ÷ 28.349 523 125 g and 125.9 mL ÷ 29.573 529 6 mL, worked by hand.
@@ -317,7 +317,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void theFormsDefaultsAreTheServers() {
-    Page page = open(demo, "/#/plan/" + newPantry("As usual"));
+    Page page = open(demo, "/plan/" + newPantry("As usual"));
     page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
         .click();
@@ -334,7 +334,7 @@ class ScreensTest extends DemoScreens {
   @ValueSource(ints = {390, 768, 1280})
   void everyScreenFitsItsWidthAndPassesTheAccessibilityRules(int width) {
     String id = newPantry("Measured");
-    for (String path : List.of("/#/plan/" + id, "/#/sessions", "/#/mix")) {
+    for (String path : List.of("/plan/" + id, "/sessions", "/mix")) {
       Page page = browser.page(width, 800);
       page.navigate(demo.url(path));
       page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)).waitFor();
@@ -359,9 +359,12 @@ class ScreensTest extends DemoScreens {
       screens.add("shelf/" + shelf);
     }
     screens.addAll(List.of("today", "sessions", "mix", "moulds", "pour", "practice", "first"));
-    Page page = browser.page(1280, 800);
+    Page page = open(demo, "/today");
     for (String screen : screens) {
-      page.navigate(demo.url("/#/" + screen));
+      // As a link within does it: the page is not loaded anew.
+      page.evaluate(
+          "to => { history.pushState(null, '', to); dispatchEvent(new PopStateEvent('popstate')); }",
+          "/" + screen);
       page.getByRole(AriaRole.NAVIGATION).first().waitFor();
       // Ways out of a late evening are looked for meanwhile.
       browser.quiet(page);
@@ -373,7 +376,7 @@ class ScreensTest extends DemoScreens {
 
   @Test
   void thePrintForTheBenchHasEveryPourAndNoButtons() {
-    Page page = open(demo, "/#/plan/" + newPantry("On paper"));
+    Page page = open(demo, "/plan/" + newPantry("On paper"));
     group(page, "Batch 1, mixing").waitFor();
     page.emulateMedia(
         new Page.EmulateMediaOptions().setMedia(com.microsoft.playwright.options.Media.PRINT));

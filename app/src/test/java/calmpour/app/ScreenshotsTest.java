@@ -45,7 +45,7 @@ class ScreenshotsTest {
       cup.getByText("From one cup to six").waitFor();
       shoot(cup, "cup");
 
-      Page design = open(browser, app, "/#/sessions", 1280, 1120);
+      Page design = open(browser, app, "/sessions", 1280, 1120);
       design
           .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fern bell pushes"))
           .click();
@@ -59,41 +59,41 @@ class ScreenshotsTest {
           .click();
       shoot(design, "days");
 
-      Page late = open(browser, app, "/#/sessions", 1280, 800);
+      Page late = open(browser, app, "/sessions", 1280, 800);
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();
       late.getByText(java.util.regex.Pattern.compile("^\\d+ too late$")).first().waitFor();
       late.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Plans side by side"))
           .waitFor(new com.microsoft.playwright.Locator.WaitForOptions().setTimeout(60_000));
       shoot(late, "plan-late");
 
-      Page mix = open(browser, app, "/#/mix", 1280, 800);
+      Page mix = open(browser, app, "/mix", 1280, 800);
       mix.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Go").setExact(true))
           .click();
       mix.getByRole(AriaRole.TIMER).waitFor();
       shoot(mix, "just-mix");
 
-      shoot(open(browser, app, "/#/moulds", 1280, 800), "moulds");
-      Page mould = open(browser, app, "/#/moulds/hollow-cord-pull", 1280, 800);
+      shoot(open(browser, app, "/moulds", 1280, 800), "moulds");
+      Page mould = open(browser, app, "/moulds/hollow-cord-pull", 1280, 800);
       mould
           .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Measure again"))
           .click();
       shoot(mould, "mould");
-      shoot(open(browser, app, "/#/moulds/make", 1280, 800), "make-a-mould");
-      Page shelf = open(browser, app, "/#/shelf/resins", 1280, 800);
+      shoot(open(browser, app, "/moulds/make", 1280, 800), "make-a-mould");
+      Page shelf = open(browser, app, "/shelf/resins", 1280, 800);
       shelf
           .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Do-it-all resin 2:1"))
           .click();
       shelf.getByText("The label against itself").waitFor();
       shoot(shelf, "shelf");
-      shoot(open(browser, app, "/#/first", 1280, 800), "first-plan");
+      shoot(open(browser, app, "/first", 1280, 800), "first-plan");
 
-      Page practice = open(browser, app, "/#/practice", 1280, 1180);
+      Page practice = open(browser, app, "/practice", 1280, 1180);
       practice.getByLabel("The first: states").waitFor();
       shoot(practice, "practice");
 
-      shoot(open(browser, app, "/#/plan", 390, 844), "plan-phone");
+      shoot(open(browser, app, "/plan", 390, 844), "plan-phone");
 
-      Page bench = open(browser, app, "/#/plan", 1280, 800);
+      Page bench = open(browser, app, "/plan", 1280, 800);
       bench
           .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Begin").setExact(true))
           .click();
@@ -109,14 +109,14 @@ class ScreenshotsTest {
       }
       bench.waitForTimeout(1_500);
       shoot(bench, "pour");
-      shoot(open(browser, app, "/#/today", 1280, 800), "today");
+      shoot(open(browser, app, "/today", 1280, 800), "today");
       String run = bench.url().substring(bench.url().lastIndexOf('/') + 1);
-      Page record = open(browser, app, "/#/pour/" + run + "/record", 1280, 1000);
+      Page record = open(browser, app, "/pour/" + run + "/record", 1280, 1000);
       look(record, "Look over Bar pull, first", "good");
       look(record, "Look over Bar pull, second", "second", "cloudy, micro-bubbles");
       shoot(record, "record");
 
-      Page rehearsal = open(browser, app, "/#/practice/rehearsal/three-colours", 1280, 1180);
+      Page rehearsal = open(browser, app, "/practice/rehearsal/three-colours", 1280, 1180);
       for (String choice :
           java.util.List.of("Add the other part", "Swap the two colours", "Take the call")) {
         button(rehearsal, "To the next thing").click();

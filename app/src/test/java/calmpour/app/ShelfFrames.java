@@ -45,7 +45,7 @@ class ShelfFrames {
           app.put("/api/moulds/m" + i, RunningApp.mould("m" + i, name, 3 + i % 17));
         }
         Page page = browser.page(1280, 800);
-        page.navigate(app.url("/#/moulds"));
+        page.navigate(app.url("/moulds"));
         page.getByLabel("Find").waitFor();
         page.waitForTimeout(1_000);
         Frames scrolled = watched(page, () -> scroll(page));

@@ -9,6 +9,7 @@ import calmpour.core.check.InvalidValuesException;
 import calmpour.core.mould.mesh.MeshProblem;
 import java.net.URI;
 import java.util.List;
+import java.util.Locale;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -35,7 +36,12 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail notFound(NotFoundException missing) {
-    return problem(HttpStatus.NOT_FOUND, "not-found", "Not here", missing.getMessage());
+    String what = String.valueOf(missing.getMessage());
+    return problem(
+        HttpStatus.NOT_FOUND,
+        "not-found",
+        "Not here",
+        what.substring(0, 1).toUpperCase(Locale.ROOT) + what.substring(1) + ".");
   }
 
   @ExceptionHandler

@@ -73,15 +73,16 @@ public final class TagPages {
                 "batch %d · cup %s · %.1f g",
                 batch.number(),
                 cup.id(),
-                cup.contentG()));
-        for (Cup.Dose dose : cup.doses()) {
+                cup.amounts().contentG()));
+        for (Cup.Dose dose : cup.tint().doses()) {
           lines.add(String.format(Locale.ROOT, "%s %.2f g", dose.colourantName(), dose.massG()));
         }
         lines.add(
             "poured out within "
-                + Math.max(0, (cup.latestPourEndSeconds() - batch.contactSeconds()) / 60)
+                + Math.max(
+                    0, (cup.times().latestPourEndSeconds() - batch.times().contactSeconds()) / 60)
                 + " min of A meeting B");
-        tags.add(new Tag(cup.colourName(), lines, List.of(cup.swatch())));
+        tags.add(new Tag(cup.colour().name(), lines, List.of(cup.colour().swatch())));
       }
     }
     return tags;

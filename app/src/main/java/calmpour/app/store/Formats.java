@@ -33,7 +33,7 @@ public class Formats {
   }
 
   /** The step at index i leads from format i + 1 to i + 2. Steps are added, never changed. */
-  private static final List<Step> STEPS = List.of(new ToFormat2());
+  private static final List<Step> STEPS = List.of(new ToFormat2(), new ToFormat3());
 
   /** What documents are written in. */
   public static final int CURRENT = STEPS.size() + 1;

@@ -29,15 +29,16 @@ final class CupLimits implements Rule {
   public void judge(Facts facts, Findings told) {
     for (Batch batch : facts.plan().batches()) {
       JobInResin job = facts.job(batch);
-      if (!batch.tintedWhole().isEmpty()) {
-        Tint tint = job.tints().get(batch.cups().get(0).colourId());
-        double resinG = batch.totalG() - batch.firstCupStaysG();
-        doses(tint, batch.tintedWhole(), resinG, "batch/" + batch.number(), told);
+      if (!batch.mixing().tintedWhole().isEmpty()) {
+        Tint tint = job.tints().get(batch.cups().get(0).colour().id());
+        double resinG = batch.measuring().totalG() - batch.mixing().firstCupStaysG();
+        doses(tint, batch.mixing().tintedWhole(), resinG, "batch/" + batch.number(), told);
       }
       for (Cup cup : batch.cups()) {
         loading(job, cup, told);
-        if (batch.tintedWhole().isEmpty()) {
-          doses(cup.tint(job), cup.doses(), cup.resinG(), "cup/" + cup.id(), told);
+        if (batch.mixing().tintedWhole().isEmpty()) {
+          doses(
+              cup.tintIn(job), cup.tint().doses(), cup.amounts().resinG(), "cup/" + cup.id(), told);
         }
         room(job, cup, told);
       }
@@ -46,7 +47,7 @@ final class CupLimits implements Rule {
 
   private static void loading(JobInResin job, Cup cup, Findings told) {
     String place = "cup/" + cup.id();
-    Mend colour = Findings.open("colour/" + cup.colourId());
+    Mend colour = Findings.open("colour/" + cup.colour().id());
     Tint stirred = cup.stirred(job);
     Tint.Reading nearest = null;
     for (Tint.Reading reading : stirred.readings()) {
@@ -63,8 +64,8 @@ final class CupLimits implements Rule {
           "%",
           colour,
           Findings.ANEW);
-    } else if (cup.tintHeldAt() < 1) {
-      told.near(Finding.Rule.TINT_HELD_BACK, place, cup.tintHeldAt() * 100, 100, "%", colour);
+    } else if (cup.tint().heldAt() < 1) {
+      told.near(Finding.Rule.TINT_HELD_BACK, place, cup.tint().heldAt() * 100, 100, "%", colour);
     } else if (nearest != null && nearest.fraction() > NEAR) {
       told.near(
           Finding.Rule.LOADING_NEAR_LIMIT,
@@ -106,7 +107,7 @@ final class CupLimits implements Rule {
   private static void room(JobInResin job, Cup cup, Findings told) {
     String place = "cup/" + cup.id();
     double capacity = cup.kind().capacityMl();
-    double contentMl = cup.contentG() / job.tints().get(cup.colourId()).mixDensity();
+    double contentMl = cup.amounts().contentG() / job.tints().get(cup.colour().id()).mixDensity();
     // Slow deep resins are ruled by their label.
     double heat =
         job.resin().kind() == ResinKind.DEEP
@@ -115,7 +116,7 @@ final class CupLimits implements Rule {
     if (contentMl > heat * (1 + ROUNDED_UP)) {
       told.near(Finding.Rule.CUP_HEATS, place, contentMl, heat, "mL", smaller(cup));
     }
-    for (Cup.Dose dose : cup.doses()) {
+    for (Cup.Dose dose : cup.tint().doses()) {
       if (dose.stock() != null) {
         double division = job.session().habits().scaleDivisionG();
         told.note(Finding.Rule.STOCK_CUP, place, dose.massG(), division, "g");

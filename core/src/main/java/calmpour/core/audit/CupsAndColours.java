@@ -23,14 +23,14 @@ final class CupsAndColours implements Rule {
   public void judge(Facts facts, Findings told) {
     Set<String> seen = new HashSet<>();
     for (Batch batch : facts.plan().batches()) {
-      waxed("batch/" + batch.number(), batch.mixingCup(), told);
+      waxed("batch/" + batch.number(), batch.mixing().cup(), told);
       for (Cup cup : batch.cups()) {
         if (batch.split()) {
           waxed("cup/" + cup.id(), cup.kind(), told);
         }
-        if (!cup.pours().isEmpty() && seen.add(batch.resinId() + "/" + cup.colourId())) {
+        if (!cup.pours().isEmpty() && seen.add(batch.resinId() + "/" + cup.colour().id())) {
           JobInResin job = facts.job(batch);
-          colour(job, "colour/" + cup.colourId(), job.tints().get(cup.colourId()), told);
+          colour(job, "colour/" + cup.colour().id(), job.tints().get(cup.colour().id()), told);
         }
       }
     }

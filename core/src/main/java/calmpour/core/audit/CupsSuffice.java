@@ -18,7 +18,7 @@ final class CupsSuffice implements Rule {
     for (Batch batch : facts.plan().batches()) {
       Map<CupKind, Integer> inUse = new HashMap<>();
       inUse.merge(
-          batch.mixingCup(),
+          batch.mixing().cup(),
           facts.job().session().habits().mixing().twoCups() ? 2 : 1,
           Integer::sum);
       if (batch.split()) {

@@ -13,21 +13,26 @@ final class MassBalance implements Rule {
   @Override
   public void judge(Facts facts, Findings told) {
     for (Batch batch : facts.plan().batches()) {
-      double inG = batch.partA().massG() + batch.partB().massG();
-      double outG = batch.staysG();
-      boolean whole = !batch.tintedWhole().isEmpty();
+      double inG = batch.measuring().partA().massG() + batch.measuring().partB().massG();
+      double outG = batch.mixing().staysG();
+      boolean whole = !batch.mixing().tintedWhole().isEmpty();
       if (whole) {
-        inG += batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+        inG += batch.mixing().tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
       }
       for (Cup cup : batch.cups()) {
-        double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
-        outG += whole ? cup.resinG() + doses : cup.resinG();
-        unequal(told, "cup/" + cup.id(), cup.resinG() + doses, cup.contentG());
+        double doses = cup.tint().doses().stream().mapToDouble(Cup.Dose::massG).sum();
+        outG += whole ? cup.amounts().resinG() + doses : cup.amounts().resinG();
+        unequal(told, "cup/" + cup.id(), cup.amounts().resinG() + doses, cup.amounts().contentG());
         double poured = cup.pours().stream().mapToDouble(Cup.Pour::massG).sum();
-        unequal(told, "cup/" + cup.id(), poured + cup.staysG(), cup.contentG());
-        if (cup.staysG() < -HALF_MILLIGRAM) {
+        unequal(told, "cup/" + cup.id(), poured + cup.amounts().staysG(), cup.amounts().contentG());
+        if (cup.amounts().staysG() < -HALF_MILLIGRAM) {
           told.breach(
-              Finding.Rule.MASS_BALANCE, "cup/" + cup.id(), cup.staysG(), 0, "g", Findings.ANEW);
+              Finding.Rule.MASS_BALANCE,
+              "cup/" + cup.id(),
+              cup.amounts().staysG(),
+              0,
+              "g",
+              Findings.ANEW);
         }
       }
       unequal(told, "batch/" + batch.number(), outG, inG);

@@ -49,7 +49,7 @@ final class NoFlameNearAlcohol implements Rule {
       for (Cup cup : batch.cups()) {
         boolean its =
             task.cupId() == null ? task.batch() == batch.number() : cup.id().equals(task.cupId());
-        if (its && facts.job(batch).tints().get(cup.colourId()).solventPercent() > 0) {
+        if (its && facts.job(batch).tints().get(cup.colour().id()).solventPercent() > 0) {
           return true;
         }
       }

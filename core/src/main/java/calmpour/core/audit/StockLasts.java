@@ -27,15 +27,15 @@ final class StockLasts implements Rule {
     Map<String, Double> colourants = new TreeMap<>();
     for (Batch batch : facts.plan().batches()) {
       ResinSystem resin = facts.job(batch).resin();
-      add(parts, resin.partAId(), batch.partA().massG());
-      add(parts, resin.partBId(), batch.partB().massG());
+      add(parts, resin.partAId(), batch.measuring().partA().massG());
+      add(parts, resin.partBId(), batch.measuring().partB().massG());
       // Tinted whole, the doses of the cups are within those of the batch.
-      for (Cup.Dose dose : batch.tintedWhole()) {
+      for (Cup.Dose dose : batch.mixing().tintedWhole()) {
         add(colourants, dose.colourantId(), dose.massG());
       }
-      if (batch.tintedWhole().isEmpty()) {
+      if (batch.mixing().tintedWhole().isEmpty()) {
         for (Cup cup : batch.cups()) {
-          cup.doses().forEach(d -> add(colourants, d.colourantId(), d.massG()));
+          cup.tint().doses().forEach(d -> add(colourants, d.colourantId(), d.massG()));
         }
       }
     }

@@ -53,7 +53,7 @@ final class Warmth implements Rule {
     List<Cup.LayerCure> known =
         facts.plan().batches().stream()
             .flatMap(b -> b.cups().stream())
-            .flatMap(c -> c.layers().stream())
+            .flatMap(c -> c.follows().layers().stream())
             .filter(l -> l.peakC() != null)
             .toList();
     if (known.stream().anyMatch(l -> l.fullCure() == null)) {

@@ -19,11 +19,11 @@ final class Weighing implements Rule {
   private static void enlarged(Facts facts, Batch batch, double totalG, Findings told) {
     String place = "batch/" + batch.number();
     Habits habits = facts.job().session().habits();
-    boolean byWeight = batch.measured() == MixRatio.Basis.WEIGHT;
+    boolean byWeight = batch.measuring().by() == MixRatio.Basis.WEIGHT;
     WeighOut other =
         WeighOut.of(
             facts.job(batch).resin(),
-            batch.needG(),
+            batch.measuring().needG(),
             byWeight ? MixRatio.Basis.VOLUME : MixRatio.Basis.WEIGHT,
             byWeight ? habits.marksDivisionMl() : habits.scaleDivisionG(),
             habits.ratioTolerancePercent(),
@@ -35,11 +35,11 @@ final class Weighing implements Rule {
           Finding.Rule.BATCH_ENLARGED,
           place,
           totalG,
-          batch.needG(),
+          batch.measuring().needG(),
           "g",
           new Finding.Mend(kind, other.totalG()));
     } else {
-      told.note(Finding.Rule.BATCH_ENLARGED, place, totalG, batch.needG(), "g");
+      told.note(Finding.Rule.BATCH_ENLARGED, place, totalG, batch.measuring().needG(), "g");
     }
   }
 
@@ -51,8 +51,8 @@ final class Weighing implements Rule {
       var resin = facts.job(batch).resin();
       double shareA = WeighOut.shareA(resin, habits.mixing().extraAPercent());
       double wanted = shareA / (1 - shareA);
-      double a = batch.partA().massG();
-      double b = batch.partB().massG();
+      double a = batch.measuring().partA().massG();
+      double b = batch.measuring().partB().massG();
       double error = (a / b / wanted - 1) * 100;
       // Each part is kept in whole milligrams.
       double rounded = 100 * (1e-3 / a + 1e-3 / b);
@@ -70,19 +70,19 @@ final class Weighing implements Rule {
         told.breach(
             Finding.Rule.BATCH_TOO_LARGE, place, a + b, largest, "g", Findings.ANOTHER_BATCH);
       }
-      if (a + b > batch.needG() * (1 + MUCH_MORE) + HAIR) {
+      if (a + b > batch.measuring().needG() * (1 + MUCH_MORE) + HAIR) {
         enlarged(facts, batch, a + b, told);
       }
       double volume = a / resin.knownDensityA().value() + b / resin.knownDensityB().value();
-      if (volume > batch.mixingCup().capacityMl() + HAIR) {
+      if (volume > batch.mixing().cup().capacityMl() + HAIR) {
         told.breach(
             Finding.Rule.CUP_TOO_SMALL,
             place,
             volume,
-            batch.mixingCup().capacityMl(),
+            batch.mixing().cup().capacityMl(),
             "mL",
             Findings.ANOTHER_BATCH,
-            Findings.open("cup/" + batch.mixingCup().id()));
+            Findings.open("cup/" + batch.mixing().cup().id()));
       }
     }
   }

@@ -40,21 +40,22 @@ final class Assembly {
     long stays = 0;
     int spare = Integer.MAX_VALUE;
     for (Batch batch : batches) {
-      a += Milligrams.nearest(batch.partA().massG());
-      b += Milligrams.nearest(batch.partB().massG());
-      stays += Milligrams.nearest(batch.staysG());
+      a += Milligrams.nearest(batch.measuring().partA().massG());
+      b += Milligrams.nearest(batch.measuring().partB().massG());
+      stays += Milligrams.nearest(batch.mixing().staysG());
       // Tinted whole, the doses of the cups are within those of the batch.
-      for (Cup.Dose dose : batch.tintedWhole()) {
+      for (Cup.Dose dose : batch.mixing().tintedWhole()) {
         colourants += Milligrams.nearest(dose.massG());
       }
       for (Cup cup : batch.cups()) {
-        for (Cup.Dose dose : batch.tintedWhole().isEmpty() ? cup.doses() : List.<Cup.Dose>of()) {
+        for (Cup.Dose dose :
+            batch.mixing().tintedWhole().isEmpty() ? cup.tint().doses() : List.<Cup.Dose>of()) {
           colourants += Milligrams.nearest(dose.massG());
         }
-        poured += Milligrams.nearest(cup.pouredG());
-        stays += Milligrams.nearest(cup.staysG());
+        poured += Milligrams.nearest(cup.amounts().pouredG());
+        stays += Milligrams.nearest(cup.amounts().staysG());
         for (Cup.Pour pour : cup.pours()) {
-          int left = cup.latestPourEndSeconds() - pour.endSeconds();
+          int left = cup.times().latestPourEndSeconds() - pour.endSeconds();
           if (left < spare) {
             spare = left;
             notesOfPlan.spare(left, batch, cup, pour, tasks);
@@ -63,12 +64,13 @@ final class Assembly {
       }
     }
     notesOfPlan.volumes(volume);
-    int end = batches.stream().mapToInt(Batch::endSeconds).max().orElse(0);
+    int end = batches.stream().mapToInt(each -> each.times().endSeconds()).max().orElse(0);
     if (spare == Integer.MAX_VALUE) {
       // A mix without moulds has no pour to be late: what counts is when it is ready.
       spare =
           batches.stream()
-              .mapToInt(x -> x.cups().get(0).latestPourEndSeconds() - x.endSeconds())
+              .mapToInt(
+                  x -> x.cups().get(0).times().latestPourEndSeconds() - x.times().endSeconds())
               .min()
               .orElse(0);
     }

@@ -9,7 +9,10 @@ import calmpour.core.plan.amounts.FilledCup;
 import calmpour.core.plan.amounts.Milligrams;
 import calmpour.core.plan.amounts.PourDraft;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.BatchTimes;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupFollows;
+import calmpour.core.plan.doc.CupTimes;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskIds;
 import calmpour.core.plan.time.BatchStates;
@@ -50,13 +53,15 @@ final class BatchAssembly {
     List<Task> its = tasks.stream().filter(t -> t.batch() == number).toList();
     Integer end = Schedule.end(its, number);
     Batch amounts = new Amounts(job).batch(batch);
-    return amounts.timed(
-        cups,
-        its.stream().mapToInt(Task::startSeconds).min().orElse(0),
-        laid.times().contact(number),
-        laid.times().mixed(number),
-        end == null ? 0 : end,
-        HottestBodies.of(job, cure, amounts, laid).orElse(null));
+    return amounts
+        .withCups(cups)
+        .withTimes(
+            new BatchTimes(
+                its.stream().mapToInt(Task::startSeconds).min().orElse(0),
+                laid.times().contact(number),
+                laid.times().mixed(number),
+                end == null ? 0 : end))
+        .withHeat(HottestBodies.of(job, cure, amounts, laid).orElse(null));
   }
 
   private Cup cup(FilledBatch batch, FilledCup cup, Schedule.Laid laid) {
@@ -74,16 +79,20 @@ final class BatchAssembly {
     CureStates states = follows.states();
     CureStates.Moment thickens = states.workingTimeEnds();
     Double latest = thickens.latestMinutes();
-    return amounts.timed(
-        laid.times().filled(batch.number(), cup.id()),
-        contact + seconds(thickens.minutes()) - job.session().habits().marginSeconds(),
-        contact + seconds(thickens.minutes()),
-        contact + seconds(thickens.earliestMinutes()),
-        contact + seconds(latest == null ? thickens.minutes() : latest),
-        contact + seconds(states.tooThick().minutes()),
-        contact + seconds(states.gels().minutes()),
-        peak(follows.forgotten(), contact),
-        follows.layers().stream().map(l -> layer(l, contact)).toList());
+    return amounts
+        .withTimes(
+            new CupTimes(
+                laid.times().filled(batch.number(), cup.id()),
+                contact + seconds(thickens.minutes()) - job.session().habits().marginSeconds(),
+                contact + seconds(thickens.minutes()),
+                contact + seconds(thickens.earliestMinutes()),
+                contact + seconds(latest == null ? thickens.minutes() : latest),
+                contact + seconds(states.tooThick().minutes()),
+                contact + seconds(states.gels().minutes())))
+        .withFollows(
+            new CupFollows(
+                peak(follows.forgotten(), contact),
+                follows.layers().stream().map(l -> layer(l, contact)).toList()));
   }
 
   private static Cup.@Nullable Peak peak(CureStates forgotten, int contact) {

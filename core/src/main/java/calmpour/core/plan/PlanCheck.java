@@ -38,11 +38,11 @@ final class PlanCheck {
       Batch batch = plan.batches().get(b);
       String at = "plan.batches[" + b + "]";
       check
-          .present(at + ".mixingCup", batch.mixingCup())
-          .present(at + ".partA", batch.partA())
-          .present(at + ".partB", batch.partB())
-          .present(at + ".firstPart", batch.firstPart())
-          .present(at + ".measured", batch.measured());
+          .present(at + ".mixingCup", batch.mixing().cup())
+          .present(at + ".partA", batch.measuring().partA())
+          .present(at + ".partB", batch.measuring().partB())
+          .present(at + ".firstPart", batch.measuring().firstPart())
+          .present(at + ".measured", batch.measuring().by());
       boolean known = job.resins().stream().anyMatch(r -> r.resin().id().equals(batch.resinId()));
       check.that(known, Problem.of(at + ".resinId", Problem.Code.UNKNOWN_ID, batch.resinId()));
       for (int c = 0; known && c < batch.cups().size(); c++) {
@@ -55,10 +55,10 @@ final class PlanCheck {
   private static void cup(JobInResin job, Cup cup, String at, Check check) {
     check.present(at + ".kind", cup.kind());
     check.that(
-        job.tints().containsKey(cup.colourId()),
-        Problem.of(at + ".colourId", Problem.Code.UNKNOWN_ID, cup.colourId()));
-    for (int d = 0; d < cup.doses().size(); d++) {
-      String id = cup.doses().get(d).colourantId();
+        job.tints().containsKey(cup.colour().id()),
+        Problem.of(at + ".colourId", Problem.Code.UNKNOWN_ID, cup.colour().id()));
+    for (int d = 0; d < cup.tint().doses().size(); d++) {
+      String id = cup.tint().doses().get(d).colourantId();
       check.that(
           job.job().used().colourants().stream().anyMatch(c -> c.id().equals(id)),
           Problem.of(at + ".doses[" + d + "].colourantId", Problem.Code.UNKNOWN_ID, id));

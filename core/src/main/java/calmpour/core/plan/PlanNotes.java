@@ -55,7 +55,7 @@ final class PlanNotes {
 
   void spare(int left, Batch batch, Cup cup, Cup.Pour pour, List<Task> tasks) {
     String ends = "pour/" + pour.id() + "/endMinutes";
-    double begins = batch.startSeconds() / 60.0;
+    double begins = batch.times().startSeconds() / 60.0;
     double sinceStart = pour.endSeconds() / 60.0 - begins;
     recorder.note(
         ends,
@@ -67,8 +67,8 @@ final class PlanNotes {
               .forEach(
                   (what, seconds) -> step.given(what, null, seconds / 60.0, "min", Origin.CHOSEN));
         });
-    double contact = (batch.contactSeconds() - batch.startSeconds()) / 60.0;
-    double working = (cup.thickensSeconds() - batch.contactSeconds()) / 60.0;
+    double contact = (batch.times().contactSeconds() - batch.times().startSeconds()) / 60.0;
+    double working = (cup.times().thickensSeconds() - batch.times().contactSeconds()) / 60.0;
     recorder.note(
         "plan/spareMinutes",
         left / 60.0,
@@ -93,20 +93,20 @@ final class PlanNotes {
             .toList();
     Map<String, Integer> spent = new LinkedHashMap<>();
     int at = pour.endSeconds();
-    while (at > batch.startSeconds()) {
+    while (at > batch.times().startSeconds()) {
       Task last = null;
       for (Task task : before) {
         boolean itself = at != pour.endSeconds() || pour.id().equals(task.pourId());
         last = task.endSeconds() <= at && itself ? task : last;
       }
-      int ended = last == null ? batch.startSeconds() : last.endSeconds();
+      int ended = last == null ? batch.times().startSeconds() : last.endSeconds();
       if (ended < at) {
-        spent.merge("waiting", at - Math.max(ended, batch.startSeconds()), Integer::sum);
+        spent.merge("waiting", at - Math.max(ended, batch.times().startSeconds()), Integer::sum);
       }
       if (last == null) {
         break;
       }
-      int began = Math.max(last.startSeconds(), batch.startSeconds());
+      int began = Math.max(last.startSeconds(), batch.times().startSeconds());
       String name = last.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
       spent.merge(name, Math.max(0, ended - began), Integer::sum);
       at = began;

@@ -42,7 +42,7 @@ final class EveningPlan {
     int thick = Integer.MAX_VALUE;
     for (Batch batch : run.plan().batches()) {
       for (Cup cup : batch.cups()) {
-        for (Cup.LayerCure layer : cup.layers()) {
+        for (Cup.LayerCure layer : cup.follows().layers()) {
           if (embed.line() != null
               && layer.line() == embed.line()
               && batch.number() == embed.batch()) {

@@ -57,18 +57,20 @@ final class Account {
   }
 
   private void batch(Batch batch) {
-    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
+    boolean aFirst = batch.measuring().firstPart() == Habits.FirstPart.A;
     String first = task(batch, Task.Kind.WEIGH_FIRST);
     String second = task(batch, Task.Kind.WEIGH_SECOND);
     double firstG =
-        done(first) ? grams(first, (aFirst ? batch.partA() : batch.partB()).massG()) : 0;
+        done(first)
+            ? grams(first, (aFirst ? batch.measuring().partA() : batch.measuring().partB()).massG())
+            : 0;
     double secondG = done(second) ? grams(second, secondTargetG(batch, firstG)) : 0;
     double a = (aFirst ? firstG : secondG) + added(batch, "A");
     double b = (aFirst ? secondG : firstG) + added(batch, "B");
     parts.put(batch.number(), new double[] {a, b});
     double whole = 0;
     if (done(task(batch, Task.Kind.TINT))) {
-      whole = sum(batch.tintedWhole());
+      whole = sum(batch.mixing().tintedWhole());
       colourG += whole;
     }
     double available = a + b + whole;
@@ -79,13 +81,16 @@ final class Account {
       if (!batch.split()) {
         got = available;
       } else if (done(task(cup, Task.Kind.SPLIT))) {
-        double planned = batch.tintedWhole().isEmpty() ? cup.resinG() : cup.contentG();
+        double planned =
+            batch.mixing().tintedWhole().isEmpty()
+                ? cup.amounts().resinG()
+                : cup.amounts().contentG();
         got = Math.min(available, grams(task(cup, Task.Kind.SPLIT), planned));
       }
       available -= got;
       if (got > 0 && done(task(cup, Task.Kind.TINT))) {
-        got += sum(cup.doses());
-        colourG += sum(cup.doses());
+        got += sum(cup.tint().doses());
+        colourG += sum(cup.tint().doses());
       }
       pour(cup, got);
     }
@@ -119,9 +124,9 @@ final class Account {
 
   /** How much of the second part makes the ratio right with what is in of the first, g. */
   static double secondTargetG(Batch batch, double firstG) {
-    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
-    double first = (aFirst ? batch.partA() : batch.partB()).massG();
-    double second = (aFirst ? batch.partB() : batch.partA()).massG();
+    boolean aFirst = batch.measuring().firstPart() == Habits.FirstPart.A;
+    double first = (aFirst ? batch.measuring().partA() : batch.measuring().partB()).massG();
+    double second = (aFirst ? batch.measuring().partB() : batch.measuring().partA()).massG();
     return firstG > 0 ? second * firstG / first : second;
   }
 
@@ -162,14 +167,15 @@ final class Account {
     List<Cup> cups = new ArrayList<>();
     for (Cup cup : batch.cups()) {
       double got = contentG(cup.id());
-      boolean tinted = cup.doses().isEmpty() || done(task(cup, Task.Kind.TINT));
-      double content = got <= 0 ? cup.contentG() : tinted ? got : got + sum(cup.doses());
+      boolean tinted = cup.tint().doses().isEmpty() || done(task(cup, Task.Kind.TINT));
+      double content =
+          got <= 0 ? cup.amounts().contentG() : tinted ? got : got + sum(cup.tint().doses());
       List<Cup.Pour> pours =
           cup.pours().stream()
               .map(p -> pouredG(p.id()) == null ? p : p.of(Math.max(0, poured.get(p.id()))))
               .toList();
       cups.add(cup.holding(content, pours));
     }
-    return batch.holding(mixed ? total : batch.totalG(), cups);
+    return batch.holding(mixed ? total : batch.measuring().totalG(), cups);
   }
 }

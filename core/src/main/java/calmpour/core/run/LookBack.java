@@ -69,8 +69,8 @@ final class LookBack {
     return new AsRun.BatchIn(
         batch.number(),
         batch.resinName(),
-        batch.partA().massG(),
-        batch.partB().massG(),
+        batch.measuring().partA().massG(),
+        batch.measuring().partB().massG(),
         bench.account.inAG(batch.number()),
         bench.account.inBG(batch.number()),
         ratioErrorPercent(batch),
@@ -91,7 +91,7 @@ final class LookBack {
     return bench.done(BenchMoment.task(batch, Task.Kind.WEIGH_SECOND)) && a > 0 && b > 0
         ? Rescue.of(
                 bench.job.in(batch.resinId()).resin(),
-                batch.totalG(),
+                batch.measuring().totalG(),
                 a,
                 b,
                 bench.run.session().habits().scaleDivisionG(),
@@ -104,9 +104,9 @@ final class LookBack {
     return new AsRun.CupIn(
         cup.id(),
         cup.batch(),
-        cup.colourName(),
-        cup.swatch(),
-        cup.contentG(),
+        cup.colour().name(),
+        cup.colour().swatch(),
+        cup.amounts().contentG(),
         bench.account.contentG(cup.id()),
         bench.account.leftG(cup.id()));
   }
@@ -127,8 +127,8 @@ final class LookBack {
         pour.cavity(),
         pour.layer(),
         cup.id(),
-        cup.colourName(),
-        cup.swatch(),
+        cup.colour().name(),
+        cup.colour().swatch(),
         outcome,
         pour.massG(),
         poured ? bench.account.pouredG(pour.id()) : null,

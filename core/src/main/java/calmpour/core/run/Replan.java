@@ -112,9 +112,9 @@ final class Replan {
               .filter(p ->
                   bench.done(BenchMoment.pourTask(p)) || !leftOut.contains(BenchMoment.pourTask(p)))
               .toList();
-      cups.add(cup.holding(cup.contentG(), pours));
+      cups.add(cup.holding(cup.amounts().contentG(), pours));
     }
-    return batch.holding(batch.totalG(), cups);
+    return batch.holding(batch.measuring().totalG(), cups);
   }
 
   /** Pours out of cups that have gelled or are too thick, and what was to lie on them. */

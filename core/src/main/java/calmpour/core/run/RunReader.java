@@ -78,8 +78,8 @@ public final class RunReader {
           new CupCurve(
               each.cup().id(),
               each.batch().number(),
-              each.cup().colourName(),
-              each.cup().swatch(),
+              each.cup().colour().name(),
+              each.cup().colour().swatch(),
               each.contactSeconds(),
               poured,
               cure.curve(bench.job.in(each.batch().resinId()).resin(), each.body())

@@ -133,7 +133,7 @@ final class Telling {
     return switch (task.kind()) {
       case WEIGH_FIRST -> {
         Batch batch = bench.planned(task.batch());
-        yield aFirst(batch) ? batch.partA().massG() : batch.partB().massG();
+        yield aFirst(batch) ? batch.measuring().partA().massG() : batch.measuring().partB().massG();
       }
       case WEIGH_SECOND -> {
         Batch batch = bench.planned(task.batch());
@@ -143,8 +143,10 @@ final class Telling {
       }
       case SPLIT -> {
         Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
-        boolean whole = !bench.planned(task.batch()).tintedWhole().isEmpty();
-        yield cup == null ? null : (Double) (whole ? cup.contentG() : cup.resinG());
+        boolean whole = !bench.planned(task.batch()).mixing().tintedWhole().isEmpty();
+        yield cup == null
+            ? null
+            : (Double) (whole ? cup.amounts().contentG() : cup.amounts().resinG());
       }
       case POUR -> {
         Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
@@ -161,7 +163,7 @@ final class Telling {
   }
 
   private static boolean aFirst(Batch batch) {
-    return batch.firstPart() == calmpour.core.habit.Habits.FirstPart.A;
+    return batch.measuring().firstPart() == calmpour.core.habit.Habits.FirstPart.A;
   }
 
   private List<RunState.CupNow> cupsNow() {
@@ -178,8 +180,8 @@ final class Telling {
           new RunState.CupNow(
               each.cup().id(),
               each.batch().number(),
-              each.cup().colourName(),
-              each.cup().swatch(),
+              each.cup().colour().name(),
+              each.cup().colour().swatch(),
               bench.now >= each.gelsSeconds()
                   ? RunState.CupState.GELLED
                   : bench.now >= each.thicksSeconds()
@@ -210,7 +212,7 @@ final class Telling {
       Rescue rescue =
           Rescue.of(
               bench.job.in(batch.resinId()).resin(),
-              batch.totalG(),
+              batch.measuring().totalG(),
               bench.account.inAG(batch.number()),
               bench.account.inBG(batch.number()),
               bench.run.session().habits().scaleDivisionG(),

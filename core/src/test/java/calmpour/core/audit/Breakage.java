@@ -5,6 +5,7 @@ import calmpour.core.habit.Habits;
 import calmpour.core.habit.Tinting;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupAmounts;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.WeighOut;
@@ -336,7 +337,7 @@ enum Breakage {
     List<Cup> cups = new ArrayList<>(batch.cups());
     int c = random.nextInt(cups.size());
     cups.set(c, change.apply(cups.get(c)));
-    batches.set(b, rebatched(batch, batch.partA(), batch.partB(), cups));
+    batches.set(b, rebatched(batch, batch.measuring().partA(), batch.measuring().partB(), cups));
     Plan plan = rebuilt(work.plan(), batches, work.plan().tasks());
     return new Work(work.session(), work.workshop(), plan);
   }
@@ -346,7 +347,12 @@ enum Breakage {
     int which = random.nextInt(batches.size());
     Batch batch = batches.get(which);
     batches.set(
-        which, rebatched(batch, times(batch.partA(), a), times(batch.partB(), b), batch.cups()));
+        which,
+        rebatched(
+            batch,
+            times(batch.measuring().partA(), a),
+            times(batch.measuring().partB(), b),
+            batch.cups()));
     Plan plan = rebuilt(work.plan(), batches, work.plan().tasks());
     return new Work(work.session(), work.workshop(), plan);
   }
@@ -356,34 +362,7 @@ enum Breakage {
   }
 
   static Batch rebatched(Batch b, WeighOut.Amount partA, WeighOut.Amount partB, List<Cup> cups) {
-    return new Batch(
-        b.number(),
-        b.resinId(),
-        b.resinName(),
-        b.stage(),
-        b.needG(),
-        partA,
-        partB,
-        b.totalG(),
-        b.firstPart(),
-        b.measured(),
-        b.divisionUsed(),
-        b.ratioErrorPercent(),
-        b.mixingCup(),
-        b.firstPartMm(),
-        b.bothPartsMm(),
-        b.staysG(),
-        b.firstCupStaysG(),
-        b.reserveG(),
-        b.startC(),
-        b.tintedWhole(),
-        b.split(),
-        cups,
-        b.startSeconds(),
-        b.contactSeconds(),
-        b.mixedSeconds(),
-        b.endSeconds(),
-        b.heat());
+    return b.withMeasuring(b.measuring().withPartA(partA).withPartB(partB)).withCups(cups);
   }
 
   static Cup withPours(Cup cup, double volume, double mass) {
@@ -404,12 +383,12 @@ enum Breakage {
                     p.startSeconds(),
                     p.endSeconds()))
             .toList();
-    return recupped(cup, cup.doses(), cup.contentG(), pours);
+    return recupped(cup, cup.tint().doses(), cup.amounts().contentG(), pours);
   }
 
   static Cup dosed(Cup cup, double times) {
     List<Cup.Dose> doses =
-        cup.doses().stream()
+        cup.tint().doses().stream()
             .map(d ->
                 new Cup.Dose(
                     d.colourantId(),
@@ -423,42 +402,15 @@ enum Breakage {
                     d.by(),
                     d.stock()))
             .toList();
-    double more = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum() * (times - 1);
-    return recupped(cup, doses, cup.contentG() + more, cup.pours());
+    double more = cup.tint().doses().stream().mapToDouble(Cup.Dose::massG).sum() * (times - 1);
+    return recupped(cup, doses, cup.amounts().contentG() + more, cup.pours());
   }
 
   private static Cup recupped(Cup c, List<Cup.Dose> doses, double contentG, List<Cup.Pour> pours) {
-    return new Cup(
-        c.id(),
-        c.batch(),
-        c.colourId(),
-        c.colourName(),
-        c.swatch(),
-        c.kind(),
-        c.levelMm(),
-        c.resinG(),
-        contentG,
-        c.contentMl() * contentG / c.contentG(),
-        c.pouredG(),
-        c.staysG(),
-        doses,
-        c.tintHeldAt(),
-        c.loading(),
-        c.byHand(),
-        c.inAll(),
-        c.waterPercent(),
-        c.solventPercent(),
-        c.strength(),
-        c.look(),
-        pours,
-        c.filledSeconds(),
-        c.latestPourEndSeconds(),
-        c.thickensSeconds(),
-        c.thickensEarliestSeconds(),
-        c.thickensLatestSeconds(),
-        c.tooThickSeconds(),
-        c.gelsSeconds(),
-        c.peak(),
-        c.layers());
+    CupAmounts was = c.amounts();
+    return c.withAmounts(
+            was.withContentG(contentG).withContentMl(was.contentMl() * contentG / was.contentG()))
+        .withTint(c.tint().withDoses(doses))
+        .withPours(pours);
   }
 }

@@ -180,15 +180,15 @@ final class Inspection {
 
   private void poured() {
     for (Batch batch : work.plan().batches()) {
-      if (batch.mixingCup().material() == CupKind.Material.WAXED_PAPER) {
+      if (batch.mixing().cup().material() == CupKind.Material.WAXED_PAPER) {
         wrong(Rule.WAXED_CUP, "batch/" + batch.number());
       }
       for (Cup cup : batch.cups()) {
         if (batch.split() && cup.kind().material() == CupKind.Material.WAXED_PAPER) {
           wrong(Rule.WAXED_CUP, "cup/" + cup.id());
         }
-        if (!cup.pours().isEmpty() && !cup.colourId().equals(Colour.CLEAR.id())) {
-          colour(cup.colourId());
+        if (!cup.pours().isEmpty() && !cup.colour().id().equals(Colour.CLEAR.id())) {
+          colour(cup.colour().id());
         }
       }
     }

@@ -102,7 +102,7 @@ class NamedCasesTest {
       assertThat(cover.startSeconds()).isGreaterThanOrEqualTo(embed.endSeconds());
     }
     // "About 4 h for a slow one" until it is tacky and dents.
-    int mixed = plan.batches().get(0).mixedSeconds();
+    int mixed = plan.batches().get(0).times().mixedSeconds();
     double hours = (task(plan, "pour/1.1.2").startSeconds() - mixed) / 3_600.0;
     assertThat(hours).isBetween(2.5, 6.0);
     double out =
@@ -132,7 +132,7 @@ class NamedCasesTest {
     Plan plan = plan(session(layered(2)));
     List<Task> nudges = plan.tasks().stream().filter(t -> t.kind() == Task.Kind.NUDGE).toList();
     assertThat(nudges).hasSizeGreaterThan(2);
-    int gels = plan.batches().get(0).cups().get(0).layers().get(0).gels().seconds();
+    int gels = plan.batches().get(0).cups().get(0).follows().layers().get(0).gels().seconds();
     assertThat(nudges).allSatisfy(n -> assertThat(n.startSeconds()).isLessThan(gels));
   }
 
@@ -152,8 +152,9 @@ class NamedCasesTest {
     assertThat(breaches(plan)).isEmpty();
     assertThat(plan.batches()).hasSize(3);
     for (int b = 1; b < 3; b++) {
-      int before = plan.batches().get(b - 1).startSeconds();
-      assertThat(plan.batches().get(b).startSeconds() - before).isBetween(20 * 3_600, 50 * 3_600);
+      int before = plan.batches().get(b - 1).times().startSeconds();
+      assertThat(plan.batches().get(b).times().startSeconds() - before)
+          .isBetween(20 * 3_600, 50 * 3_600);
     }
   }
 
@@ -167,7 +168,7 @@ class NamedCasesTest {
     Plan plan = plan(session(potted));
     assertThat(breaches(plan)).isEmpty();
     Task in = task(plan, "batch/1/IN_POT");
-    int gels = plan.batches().get(0).cups().get(0).layers().get(0).gels().seconds();
+    int gels = plan.batches().get(0).cups().get(0).follows().layers().get(0).gels().seconds();
     assertThat(task(plan, "batch/1/LOAD_POT").endSeconds()).isLessThan(gels);
     assertThat(in.endSeconds() - in.startSeconds()).isGreaterThan(8 * 3_600);
     assertThat(task(plan, "line/1/DEMOULD").startSeconds()).isGreaterThanOrEqualTo(in.endSeconds());
@@ -248,7 +249,9 @@ class NamedCasesTest {
     assertThat(breaches(overTheChange)).isEmpty();
     Instant next = Instant.parse("2026-10-25T10:00:00Z");
     Instant poured =
-        session.startsAtInstant().plusSeconds(overTheChange.batches().get(1).startSeconds());
+        session
+            .startsAtInstant()
+            .plusSeconds(overTheChange.batches().get(1).times().startSeconds());
     // 10:00 on Sunday is an hour later than the day before.
     assertThat(poured).isAfterOrEqualTo(next);
     int wait =
@@ -268,13 +271,13 @@ class NamedCasesTest {
             .withArrangement(Arrangement.FREE.withHours(Hours.daily(9 * 60, 22 * 60)));
     Plan asItComes = PLANNER.plan(late, workshop(), tried -> false);
     // The gel comes about midnight, and by nine the layer below no longer bonds.
-    assertThat(asItComes.batches().get(1).startSeconds()).isGreaterThan(12 * 3_600);
+    assertThat(asItComes.batches().get(1).times().startSeconds()).isGreaterThan(12 * 3_600);
     assertThat(breaches(asItComes)).extracting(Finding::rule).contains(Finding.Rule.JOIN_TOO_LATE);
     // Begun the next morning, both layers are poured the same day.
     Plan plan = plan(late);
     assertThat(breaches(plan)).isEmpty();
     assertThat(plan.arranged().beginsSeconds()).isEqualTo(13 * 3_600);
-    assertThat(plan.batches().get(1).startSeconds()).isLessThan(26 * 3_600);
+    assertThat(plan.batches().get(1).times().startSeconds()).isLessThan(26 * 3_600);
     Hours never =
         new Hours(
             60,
@@ -384,7 +387,7 @@ class NamedCasesTest {
         .containsOnly(Finding.Rule.HANDS_BOOKED);
     Plan afterwards = PLANNER.plan(session, busy);
     assertThat(breaches(afterwards)).isEmpty();
-    assertThat(afterwards.batches().get(0).startSeconds()).isEqualTo(600);
+    assertThat(afterwards.batches().get(0).times().startSeconds()).isEqualTo(600);
     Booking mould =
         new Booking(
             Booking.Thing.MOULD, "push/main", 2, start, start.plusSeconds(7_200), "Another");

@@ -178,7 +178,9 @@ final class Scene {
       Batch first = plan.batches().get(0);
       List<Cup> cups = new ArrayList<>(first.cups());
       cups.set(0, change.apply(cups.get(0)));
-      return batch(plan, Breakage.rebatched(first, first.partA(), first.partB(), cups));
+      return batch(
+          plan,
+          Breakage.rebatched(first, first.measuring().partA(), first.measuring().partB(), cups));
     });
   }
 
@@ -190,8 +192,8 @@ final class Scene {
           plan,
           Breakage.rebatched(
               first,
-              Breakage.times(first.partA(), a),
-              Breakage.times(first.partB(), b),
+              Breakage.times(first.measuring().partA(), a),
+              Breakage.times(first.measuring().partB(), b),
               first.cups()));
     });
   }

@@ -277,7 +277,7 @@ final class Simulator {
     if (habits.restMinutes() > 0) {
       chain.add(Kind.REST);
     }
-    if (!batch.tintedWhole().isEmpty()) {
+    if (!batch.mixing().tintedWhole().isEmpty()) {
       chain.add(Kind.TINT);
     }
     for (Kind kind : chain) {
@@ -289,11 +289,11 @@ final class Simulator {
       if (batch.split()) {
         last = afterOne("cup/" + cup.id() + "/SPLIT", last);
       }
-      if (cup.doses().stream().anyMatch(d -> d.stock() != null)) {
+      if (cup.tint().doses().stream().anyMatch(d -> d.stock() != null)) {
         last = afterOne("cup/" + cup.id() + "/STOCK_CUP", last);
       }
-      boolean coloured = !in(batch).tints().get(cup.colourId()).shares().isEmpty();
-      if (coloured && batch.tintedWhole().isEmpty()) {
+      boolean coloured = !in(batch).tints().get(cup.colour().id()).shares().isEmpty();
+      if (coloured && batch.mixing().tintedWhole().isEmpty()) {
         last = afterOne("cup/" + cup.id() + "/TINT", last);
       }
       ready.put(cup.id(), last);
@@ -652,8 +652,8 @@ final class Simulator {
   private void cupsInUse(Batch batch) {
     Map<String, Integer> taken = new TreeMap<>();
     Map<String, Integer> have = new TreeMap<>();
-    taken.put(batch.mixingCup().id(), habits.mixing().twoCups() ? 2 : 1);
-    have.put(batch.mixingCup().id(), batch.mixingCup().have());
+    taken.put(batch.mixing().cup().id(), habits.mixing().twoCups() ? 2 : 1);
+    have.put(batch.mixing().cup().id(), batch.mixing().cup().have());
     for (Cup cup : batch.split() ? batch.cups() : List.<Cup>of()) {
       taken.merge(cup.kind().id(), 1, Integer::sum);
       have.put(cup.kind().id(), cup.kind().have());
@@ -697,7 +697,8 @@ final class Simulator {
         PieceWork work = job.lines().get(pour.line()).piece().workOrNone();
         boolean shut = work.curing() == PieceWork.Curing.PRESSURE_POT;
         boolean much = work.bubbles() == PieceWork.BubbleCare.MUCH;
-        boolean usual = work.bubbles() == PieceWork.BubbleCare.USUAL && !cup.doses().isEmpty();
+        boolean usual =
+            work.bubbles() == PieceWork.BubbleCare.USUAL && !cup.tint().doses().isEmpty();
         if (!shut && (much || usual)) {
           duty |= much;
           from = Math.max(from, end("pour/" + pour.id()));
@@ -889,7 +890,7 @@ final class Simulator {
       body.add(
           new Stretch(
               (inCupFrom(batch, cup) - contact(batch)) / 60.0,
-              batch.totalG(),
+              batch.measuring().totalG(),
               celsius(batch, session.room().temperatureC())));
     }
     return body;
@@ -898,7 +899,7 @@ final class Simulator {
   /** A cup as it is emptied; its last pour counts with it, for its own deadline. */
   private List<Stretch> cup(Batch batch, Cup cup) {
     List<Stretch> body = mixing(batch, cup);
-    double left = cup.contentG();
+    double left = cup.amounts().contentG();
     int from = inCupFrom(batch, cup);
     double warm = celsius(batch, session.room().temperatureC());
     List<Cup.Pour> pours = new ArrayList<>(cup.pours());
@@ -938,9 +939,10 @@ final class Simulator {
     int from = inCupFrom(batch, ofCup);
     int end = Math.max(from, end("pour/" + last.id()));
     double room = session.room().temperatureC();
-    body.add(new Stretch((end - from) / 60.0, ofCup.contentG(), celsius(batch, room)));
+    body.add(new Stretch((end - from) / 60.0, ofCup.amounts().contentG(), celsius(batch, room)));
     Job.Line of = job.lines().get(line);
-    double grams = of.level(layer).volumeMl() * ofCup.contentG() / ofCup.contentMl();
+    double grams =
+        of.level(layer).volumeMl() * ofCup.amounts().contentG() / ofCup.amounts().contentMl();
     Task box = tasks.get(b(batch, Kind.IN_BOX));
     Double warm =
         box == null
@@ -1354,22 +1356,23 @@ final class Simulator {
 
   private void masses() {
     for (Batch batch : plan.batches()) {
-      double a = batch.partA().massG();
-      double b = batch.partB().massG();
+      double a = batch.measuring().partA().massG();
+      double b = batch.measuring().partB().massG();
       String place = "batch/" + batch.number();
       ResinSystem resin = in(batch).resin();
-      boolean whole = !batch.tintedWhole().isEmpty();
-      double went = batch.staysG();
-      double came = a + b + batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+      boolean whole = !batch.mixing().tintedWhole().isEmpty();
+      double went = batch.mixing().staysG();
+      double came =
+          a + b + batch.mixing().tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
       for (Cup cup : batch.cups()) {
-        double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
-        went += cup.resinG() + (whole ? doses : 0);
+        double doses = cup.tint().doses().stream().mapToDouble(Cup.Dose::massG).sum();
+        went += cup.amounts().resinG() + (whole ? doses : 0);
         double poured = cup.pours().stream().mapToDouble(Cup.Pour::massG).sum();
         double off =
             Math.max(
-                Math.abs(cup.resinG() + doses - cup.contentG()),
-                Math.abs(cup.contentG() - poured - cup.staysG()));
-        if (off > 6e-4 || cup.staysG() < -6e-4) {
+                Math.abs(cup.amounts().resinG() + doses - cup.amounts().contentG()),
+                Math.abs(cup.amounts().contentG() - poured - cup.amounts().staysG()));
+        if (off > 6e-4 || cup.amounts().staysG() < -6e-4) {
           wrong("MASS_BALANCE", "cup/" + cup.id(), 1e9);
         }
         tooMuchIn(batch, cup);
@@ -1389,7 +1392,7 @@ final class Simulator {
         wrong("BATCH_TOO_LARGE", place, 1e9);
       }
       double ml = a / resin.knownDensityA().value() + b / resin.knownDensityB().value();
-      if (ml > batch.mixingCup().capacityMl() + 1e-6) {
+      if (ml > batch.mixing().cup().capacityMl() + 1e-6) {
         wrong("CUP_TOO_SMALL", place, 1e9);
       }
     }
@@ -1401,24 +1404,26 @@ final class Simulator {
     double bulk = 0;
     double liquid = 0;
     double doses = 0;
-    for (Cup.Dose dose : cup.doses()) {
+    for (Cup.Dose dose : cup.tint().doses()) {
       Colourant colourant = colourants.get(dose.colourantId());
       bulk += dose.massG() / colourant.knownBulkDensity().value();
       liquid += colourant.form().liquid() ? dose.massG() : 0;
       doses += dose.massG();
     }
-    for (var part : in(batch).tints().get(cup.colourId()).shares()) {
+    for (var part : in(batch).tints().get(cup.colour().id()).shares()) {
       String id = part.colourant().id();
-      boolean in = cup.doses().stream().anyMatch(d -> d.colourantId().equals(id) && d.massG() > 0);
-      if (!in && part.gPerGResin() > 0 && batch.tintedWhole().isEmpty()) {
+      boolean in =
+          cup.tint().doses().stream().anyMatch(d -> d.colourantId().equals(id) && d.massG() > 0);
+      if (!in && part.gPerGResin() > 0 && batch.mixing().tintedWhole().isEmpty()) {
         wrong("DOSE_TOO_SMALL", "cup/" + cup.id(), 1e9);
       }
     }
-    double resinMl = cup.resinG() / in(batch).resin().mixedDensity();
-    if (bulk / (resinMl + bulk) > 0.10 + 1e-7 || liquid / (cup.resinG() + doses) > 0.06 + 1e-7) {
+    double resinMl = cup.amounts().resinG() / in(batch).resin().mixedDensity();
+    if (bulk / (resinMl + bulk) > 0.10 + 1e-7
+        || liquid / (cup.amounts().resinG() + doses) > 0.06 + 1e-7) {
       wrong("LOADING_OVER_LIMIT", "cup/" + cup.id(), 1e9);
     }
-    double ml = cup.contentG() / in(batch).tints().get(cup.colourId()).mixDensity();
+    double ml = cup.amounts().contentG() / in(batch).tints().get(cup.colour().id()).mixDensity();
     if (ml > cup.kind().capacityMl() + 1e-6) {
       wrong("CUP_TOO_SMALL", "cup/" + cup.id(), 1e9);
     }
@@ -1429,10 +1434,10 @@ final class Simulator {
     for (Batch batch : plan.batches()) {
       ResinSystem resin = in(batch).resin();
       if (resin.partAId() != null) {
-        takes.merge("part/" + resin.partAId(), batch.partA().massG(), Double::sum);
+        takes.merge("part/" + resin.partAId(), batch.measuring().partA().massG(), Double::sum);
       }
       if (resin.partBId() != null) {
-        takes.merge("part/" + resin.partBId(), batch.partB().massG(), Double::sum);
+        takes.merge("part/" + resin.partBId(), batch.measuring().partB().massG(), Double::sum);
       }
     }
     job.used()
@@ -1470,7 +1475,7 @@ final class Simulator {
     int out = Integer.MAX_VALUE;
     for (Batch batch : plan.batches()) {
       for (Cup cup : batch.cups()) {
-        if (in(batch).tints().get(cup.colourId()).solventPercent() > 0) {
+        if (in(batch).tints().get(cup.colour().id()).solventPercent() > 0) {
           for (String id :
               List.of(
                   "cup/" + cup.id() + "/TINT",

@@ -47,16 +47,17 @@ class BatchCardTest {
           default -> assertThat(step.kind()).isNotNull();
         }
       }
-      assertThat(shows).isCloseTo(batch.totalG(), within(1e-6));
+      assertThat(shows).isCloseTo(batch.measuring().totalG(), within(1e-6));
       double withStock =
           batch.cups().stream()
-              .flatMap(c -> c.doses().stream())
+              .flatMap(c -> c.tint().doses().stream())
               .filter(d -> d.stock() != null)
               .mapToDouble(d -> d.stock().resinWithItG())
               .sum();
       assertThat(split)
           .isCloseTo(
-              batch.split() ? shows + tinted(batch) - batch.staysG() - withStock : 0, within(1e-6));
+              batch.split() ? shows + tinted(batch) - batch.mixing().staysG() - withStock : 0,
+              within(1e-6));
       for (BatchCard.Leftover left : card.leftovers()) {
         assertThat(left.leftMl()).isPositive();
       }
@@ -65,7 +66,7 @@ class BatchCardTest {
   }
 
   private static double tinted(Batch batch) {
-    return batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+    return batch.mixing().tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
   }
 
   /**

@@ -89,7 +89,7 @@ class ChanceTest {
       }
       double sd = Math.sqrt(0.5 * sum * sum + 0.5 * squares) / 6;
       NormalDistribution ends = new NormalDistribution(rest + sum, sd);
-      double usual = cup.thickensSeconds() - batch.contactSeconds();
+      double usual = cup.times().thickensSeconds() - batch.times().contactSeconds();
       NormalDistribution unit = new NormalDistribution();
       double chance = 0;
       int steps = 200;

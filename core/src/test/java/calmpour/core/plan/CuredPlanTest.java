@@ -45,12 +45,14 @@ class CuredPlanTest {
     for (Batch batch : plan.batches()) {
       for (Cup cup : batch.cups()) {
         CureStates told = ENGINE.states(resin, emptied(made.session(), resin, batch, cup));
-        assertThat(cup.thickensSeconds() - batch.contactSeconds())
+        assertThat(cup.times().thickensSeconds() - batch.times().contactSeconds())
             .as("cup " + cup.id())
             .isCloseTo((int) Math.floor(told.workingTimeEnds().minutes() * 60), within(1));
-        assertThat(cup.gelsSeconds()).isGreaterThanOrEqualTo(cup.tooThickSeconds());
-        assertThat(cup.tooThickSeconds()).isGreaterThanOrEqualTo(cup.thickensSeconds());
-        assertThat(cup.peak().mostC()).isGreaterThanOrEqualTo(cup.peak().peakC());
+        assertThat(cup.times().gelsSeconds()).isGreaterThanOrEqualTo(cup.times().tooThickSeconds());
+        assertThat(cup.times().tooThickSeconds())
+            .isGreaterThanOrEqualTo(cup.times().thickensSeconds());
+        assertThat(cup.follows().peak().mostC())
+            .isGreaterThanOrEqualTo(cup.follows().peak().peakC());
       }
     }
   }
@@ -59,21 +61,25 @@ class CuredPlanTest {
   private static BodyHistory emptied(Session session, ResinSystem resin, Batch batch, Cup cup) {
     double room = session.room().temperatureC();
     List<Segment> segments = new ArrayList<>();
-    int from = batch.contactSeconds();
+    int from = batch.times().contactSeconds();
     if (batch.split()) {
-      double wholeMl = batch.totalG() / resin.mixedDensity();
+      double wholeMl = batch.measuring().totalG() / resin.mixedDensity();
       segments.add(
           new Segment(
-              (cup.filledSeconds() - from) / 60.0,
-              batch.totalG(),
-              in(batch.mixingCup(), wholeMl),
+              (cup.times().filledSeconds() - from) / 60.0,
+              batch.measuring().totalG(),
+              in(batch.mixing().cup(), wholeMl),
               room));
-      from = cup.filledSeconds();
+      from = cup.times().filledSeconds();
     }
     TintShift tint =
-        TintShift.of(cup.solventPercent(), cup.waterPercent(), 0, cup.inAll().weightOfMix());
-    double left = cup.contentG();
-    double density = cup.contentG() / cup.contentMl();
+        TintShift.of(
+            cup.tint().solventPercent(),
+            cup.tint().waterPercent(),
+            0,
+            cup.tint().inAll().weightOfMix());
+    double left = cup.amounts().contentG();
+    double density = cup.amounts().contentG() / cup.amounts().contentMl();
     List<Cup.Pour> pours = new ArrayList<>(cup.pours());
     pours.sort(java.util.Comparator.comparingInt(Cup.Pour::endSeconds));
     for (int i = 0; i < pours.size() - 1; i++) {
@@ -85,7 +91,7 @@ class CuredPlanTest {
       from = end;
     }
     segments.add(new Segment(0, left, in(cup.kind(), left / density), room).tinted(tint));
-    return new BodyHistory(batch.startC(), segments);
+    return new BodyHistory(batch.mixing().startC(), segments);
   }
 
   private static BodyShape in(CupKind kind, double volumeMl) {

@@ -49,7 +49,9 @@ final class PlanOptimum {
     static Vector of(Plan plan) {
       double waste =
           plan.batches().stream()
-              .mapToDouble(b -> b.staysG() + b.cups().stream().mapToDouble(Cup::staysG).sum())
+              .mapToDouble(b ->
+                  b.mixing().staysG()
+                      + b.cups().stream().mapToDouble(c -> c.amounts().staysG()).sum())
               .sum();
       int last =
           plan.batches().stream()

@@ -54,27 +54,27 @@ class PlannerProperties {
     Plan plan = plan(given);
     long mixedInAll = 0;
     for (Batch batch : plan.batches()) {
-      long mixed = mg(batch.partA().massG()) + mg(batch.partB().massG());
+      long mixed = mg(batch.measuring().partA().massG()) + mg(batch.measuring().partB().massG());
       mixedInAll += mixed;
-      long tinted = batch.tintedWhole().stream().mapToLong(d -> mg(d.massG())).sum();
+      long tinted = batch.mixing().tintedWhole().stream().mapToLong(d -> mg(d.massG())).sum();
       long inCups =
           batch.cups().stream()
-              .flatMap(c -> c.doses().stream())
+              .flatMap(c -> c.tint().doses().stream())
               .mapToLong(d -> mg(d.massG()))
               .sum();
       // Tinted whole, a part of the colour stays in the mixing cup with the resin.
-      long out = mg(batch.staysG()) - (tinted == 0 ? 0 : tinted - inCups);
+      long out = mg(batch.mixing().staysG()) - (tinted == 0 ? 0 : tinted - inCups);
       for (Cup cup : batch.cups()) {
-        long doses = cup.doses().stream().mapToLong(d -> mg(d.massG())).sum();
+        long doses = cup.tint().doses().stream().mapToLong(d -> mg(d.massG())).sum();
         long pours = cup.pours().stream().mapToLong(p -> mg(p.massG())).sum();
-        assertThat(mg(cup.resinG()) + doses).isEqualTo(mg(cup.contentG()));
-        assertThat(pours + mg(cup.staysG())).isEqualTo(mg(cup.contentG()));
-        assertThat(cup.staysG()).isNotNegative();
-        out += mg(cup.resinG());
+        assertThat(mg(cup.amounts().resinG()) + doses).isEqualTo(mg(cup.amounts().contentG()));
+        assertThat(pours + mg(cup.amounts().staysG())).isEqualTo(mg(cup.amounts().contentG()));
+        assertThat(cup.amounts().staysG()).isNotNegative();
+        out += mg(cup.amounts().resinG());
       }
       assertThat(out).isEqualTo(mixed);
-      assertThat(batch.staysG()).isNotNegative();
-      assertThat(mixed).isGreaterThanOrEqualTo(mg(batch.needG()));
+      assertThat(batch.mixing().staysG()).isNotNegative();
+      assertThat(mixed).isGreaterThanOrEqualTo(mg(batch.measuring().needG()));
     }
     Plan.Totals totals = plan.totals();
     assertThat(mg(totals.resinG())).isEqualTo(mixedInAll);
@@ -91,14 +91,14 @@ class PlannerProperties {
       for (Cup cup : batch.cups()) {
         double liquidG = 0;
         double bulkMl = 0;
-        for (Cup.Dose dose : cup.doses()) {
+        for (Cup.Dose dose : cup.tint().doses()) {
           Colourant colourant = colourants.get(dose.colourantId());
           liquidG += colourant.form().liquid() ? dose.massG() : 0;
           bulkMl += dose.massG() / colourant.knownBulkDensity().value();
         }
-        double mixMl = cup.resinG() / resinDensity + bulkMl;
+        double mixMl = cup.amounts().resinG() / resinDensity + bulkMl;
         assertThat(bulkMl / mixMl).isLessThanOrEqualTo(0.10 + 1e-12);
-        assertThat(liquidG / cup.contentG()).isLessThanOrEqualTo(0.06 + 1e-12);
+        assertThat(liquidG / cup.amounts().contentG()).isLessThanOrEqualTo(0.06 + 1e-12);
       }
     }
   }
@@ -128,7 +128,7 @@ class PlannerProperties {
           int[] span = when.computeIfAbsent(at, k -> new int[] {Integer.MAX_VALUE, 0});
           span[0] = Math.min(span[0], pour.startSeconds());
           span[1] = Math.max(span[1], pour.endSeconds());
-          assertThat(pour.startSeconds()).isGreaterThanOrEqualTo(cup.filledSeconds());
+          assertThat(pour.startSeconds()).isGreaterThanOrEqualTo(cup.times().filledSeconds());
         }
       }
     }
@@ -157,23 +157,24 @@ class PlannerProperties {
       boolean byHand = batch.cups().stream().anyMatch(c -> c.byHand() != null);
       if (byHand) {
         // What was put together by hand stays together; that it is too much has to be told.
-        boolean tooMuch = most != null && batch.totalG() > most;
+        boolean tooMuch = most != null && batch.measuring().totalG() > most;
         assertThat(plan.findings().stream().anyMatch(f -> rule(f, batch))).isEqualTo(tooMuch);
         continue;
       }
       if (most != null) {
-        assertThat(batch.totalG()).isLessThanOrEqualTo(most + 1e-9);
+        assertThat(batch.measuring().totalG()).isLessThanOrEqualTo(most + 1e-9);
       }
       for (Cup cup : batch.cups()) {
         // Headroom is for stirring; what rounding A and B up adds may use a little of it.
-        assertThat(cup.contentMl()).isLessThanOrEqualTo(cup.kind().capacityMl() * 0.8 + 3);
+        assertThat(cup.amounts().contentMl())
+            .isLessThanOrEqualTo(cup.kind().capacityMl() * 0.8 + 3);
         // Marks that are far apart make a lone cup larger, to keep the ratio; then it is told.
         boolean told =
             plan.findings().stream()
                 .anyMatch(
                     f -> f.rule() == Finding.Rule.CUP_HEATS && f.place().equals("cup/" + cup.id()));
-        assertThat(told || cup.contentMl() <= heat * 1.03 + 1e-9).isTrue();
-        assertThat(!batch.split() || cup.contentMl() <= heat + 1e-6).isTrue();
+        assertThat(told || cup.amounts().contentMl() <= heat * 1.03 + 1e-9).isTrue();
+        assertThat(!batch.split() || cup.amounts().contentMl() <= heat + 1e-6).isTrue();
       }
     }
   }
@@ -252,15 +253,15 @@ class PlannerProperties {
     Plan plan = worked.plan();
     for (Batch batch : plan.batches()) {
       String at = "batch/" + batch.number();
-      opens(worked, at + "/partA/massG", batch.partA().massG());
-      opens(worked, at + "/partB/volumeMl", batch.partB().volumeMl());
-      opens(worked, at + "/totalG", batch.totalG());
-      opens(worked, at + "/needG", batch.needG());
+      opens(worked, at + "/partA/massG", batch.measuring().partA().massG());
+      opens(worked, at + "/partB/volumeMl", batch.measuring().partB().volumeMl());
+      opens(worked, at + "/totalG", batch.measuring().totalG());
+      opens(worked, at + "/needG", batch.measuring().needG());
       for (Cup cup : batch.cups()) {
-        opens(worked, "cup/" + cup.id() + "/resinG", cup.resinG());
-        opens(worked, "cup/" + cup.id() + "/contentG", cup.contentG());
-        opens(worked, "cup/" + cup.id() + "/staysG", cup.staysG());
-        for (Cup.Dose dose : cup.doses()) {
+        opens(worked, "cup/" + cup.id() + "/resinG", cup.amounts().resinG());
+        opens(worked, "cup/" + cup.id() + "/contentG", cup.amounts().contentG());
+        opens(worked, "cup/" + cup.id() + "/staysG", cup.amounts().staysG());
+        for (Cup.Dose dose : cup.tint().doses()) {
           String doseAt = "cup/" + cup.id() + "/dose/" + dose.colourantId();
           opens(worked, doseAt + "/massG", dose.massG());
         }

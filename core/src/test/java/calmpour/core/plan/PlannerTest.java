@@ -81,7 +81,7 @@ class PlannerTest {
         Samples.session(List.of(new Piece("knob", 5, List.of(new Layer("clear", null, null)))));
     Batch batch = plan(session, workshop(SLOW, KNOB)).batches().get(0);
     double water = 5 * 12;
-    double volume = batch.partA().volumeMl() + batch.partB().volumeMl();
+    double volume = batch.measuring().partA().volumeMl() + batch.measuring().partB().volumeMl();
     assertThat(volume).isBetween(water, water * 1.05 + 1.5 + 0.02 * 70 + 0.5);
   }
 
@@ -90,7 +90,7 @@ class PlannerTest {
     Session session = Samples.session(List.of(twoLayers(3, Fill.ofShare(0.5), Join.GEL)));
     Plan plan = plan(session, workshop(SLOW, KNOB));
     assertThat(plan.batches()).hasSize(2);
-    int mixed = plan.batches().get(0).mixedSeconds();
+    int mixed = plan.batches().get(0).times().mixedSeconds();
     int firstOnTop = pours(plan, 1).stream().mapToInt(Cup.Pour::startSeconds).min().orElseThrow();
     assertThat(firstOnTop).isEqualTo(mixed + 240 * 60);
   }
@@ -111,7 +111,8 @@ class PlannerTest {
         Samples.session(List.of(new Piece("knob", 1, List.of(new Layer("blue", null, null)))));
     Plan plan = plan(session, workshop(small, block));
     assertThat(plan.batches()).hasSizeGreaterThan(2);
-    assertThat(plan.batches()).allSatisfy(b -> assertThat(b.totalG()).isLessThanOrEqualTo(150));
+    assertThat(plan.batches())
+        .allSatisfy(b -> assertThat(b.measuring().totalG()).isLessThanOrEqualTo(150));
     assertThat(pours(plan, 0).stream().mapToDouble(Cup.Pour::volumeMl).sum())
         .isCloseTo(300, within(1e-9));
     assertThat(plan.findings()).extracting(Finding::rule).contains(Finding.Rule.POUR_IN_PARTS);
@@ -134,7 +135,9 @@ class PlannerTest {
     long expected =
         plan.batches().get(0).cups().stream()
             .mapToLong(c ->
-                c.pours().stream().filter(p -> p.endSeconds() > c.thickensSeconds() - 180).count())
+                c.pours().stream()
+                    .filter(p -> p.endSeconds() > c.times().thickensSeconds() - 180)
+                    .count())
             .sum();
     assertThat(late).hasSize((int) expected);
     assertThat(late.get(0).mends()).isNotEmpty();
@@ -186,8 +189,8 @@ class PlannerTest {
             List.of(new Piece("knob", 1, List.of(new Layer("clear", null, null)))), null, rested);
     Plan plan = plan(session, workshop(quick, Samples.mould("knob", 84, 60.0)));
     Batch batch = plan.batches().get(0);
-    int thickens = batch.cups().get(0).thickensSeconds();
-    int restEnds = batch.contactSeconds() + 60 + (4 + 15) * 60;
+    int thickens = batch.cups().get(0).times().thickensSeconds();
+    int restEnds = batch.times().contactSeconds() + 60 + (4 + 15) * 60;
     assertThat(thickens - restEnds).isBetween(-30, 90);
     assertThat(plan.spareSeconds()).isNegative();
   }
@@ -197,8 +200,8 @@ class PlannerTest {
     Session session = Samples.session(List.of(), new JustMix(84.0, null), Habits.DEFAULT);
     Plan plan = plan(session, workshop(SLOW));
     Batch batch = plan.batches().get(0);
-    assertThat(batch.partA().massG()).isEqualTo(56.0);
-    assertThat(batch.partB().massG()).isEqualTo(28.0);
+    assertThat(batch.measuring().partA().massG()).isEqualTo(56.0);
+    assertThat(batch.measuring().partB().massG()).isEqualTo(28.0);
     assertThat(plan.totals().staysG()).isEqualTo(84.0);
     assertThat(plan.tasks()).extracting(Task::kind).doesNotContain(Task.Kind.POUR);
   }

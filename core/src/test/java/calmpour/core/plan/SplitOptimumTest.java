@@ -103,16 +103,18 @@ class SplitOptimumTest {
 
   private static Split ofPlan(Plan plan, String colour) {
     List<Cup> cups =
-        plan.batches().get(0).cups().stream().filter(c -> c.colourId().equals(colour)).toList();
-    return new Split(cups.size(), Math.round(cups.stream().mapToDouble(Cup::staysG).sum() * 1_000));
+        plan.batches().get(0).cups().stream().filter(c -> c.colour().id().equals(colour)).toList();
+    return new Split(
+        cups.size(),
+        Math.round(cups.stream().mapToDouble(c -> c.amounts().staysG()).sum() * 1_000));
   }
 
   /** The proven optimum; null when the solver could not prove one in time. */
   private static Split proven(Bench bench, Plan plan, String colour) {
     List<Cup> cups =
-        plan.batches().get(0).cups().stream().filter(c -> c.colourId().equals(colour)).toList();
+        plan.batches().get(0).cups().stream().filter(c -> c.colour().id().equals(colour)).toList();
     Habits habits = bench.session.habits();
-    double density = cups.get(0).contentG() / cups.get(0).contentMl();
+    double density = cups.get(0).amounts().contentG() / cups.get(0).amounts().contentMl();
     List<Long> loads = new ArrayList<>();
     long poured = 0;
     for (Cup cup : cups) {

@@ -96,8 +96,9 @@ class SplittingTest {
     Batch without = plan(session(Habits.DEFAULT, pieces)).batches().get(0);
     Batch with = plan(session(reserve, pieces)).batches().get(0);
     double density = SLOW.mixedDensity();
-    assertThat(with.reserveG()).isCloseTo(20 * density, within(1e-9));
-    assertThat(with.needG() - without.needG()).isCloseTo(20 * density / 0.98, within(0.05));
+    assertThat(with.mixing().reserveG()).isCloseTo(20 * density, within(1e-9));
+    assertThat(with.measuring().needG() - without.measuring().needG())
+        .isCloseTo(20 * density / 0.98, within(0.05));
     BatchCard card = PLANNER.work(session(reserve, pieces), WORKSHOP).card(1).orElseThrow();
     assertThat(card.leftovers())
         .filteredOn(l -> l.cupId().equals("batch/1"))
@@ -114,7 +115,7 @@ class SplittingTest {
     Session large = session(Habits.DEFAULT, piece("pull", 7, "blue"));
     assertThat(plan(large).batches().get(0).cups()).hasSizeGreaterThan(1);
     assertThat(plan(large).batches().get(0).cups())
-        .allSatisfy(c -> assertThat(c.contentMl()).isLessThanOrEqualTo(120));
+        .allSatisfy(c -> assertThat(c.amounts().contentMl()).isLessThanOrEqualTo(120));
     ResinSystem deep =
         new ResinSystem(
             "resin",
@@ -147,11 +148,11 @@ class SplittingTest {
     Plan plan = plan(large);
     Batch batch = plan.batches().get(0);
     assertThat(plan.tasks()).filteredOn(t -> t.kind() == Task.Kind.TINT).hasSize(1);
-    double all = batch.tintedWhole().get(0).massG();
-    double inCups = batch.cups().stream().mapToDouble(c -> c.doses().get(0).massG()).sum();
+    double all = batch.mixing().tintedWhole().get(0).massG();
+    double inCups = batch.cups().stream().mapToDouble(c -> c.tint().doses().get(0).massG()).sum();
     assertThat(all).isGreaterThan(inCups);
     // The recipe's 1.5 g in 100 g of the mix, residue and all.
-    assertThat(all / (batch.totalG() + all)).isCloseTo(0.015, within(1e-4));
+    assertThat(all / (batch.measuring().totalG() + all)).isCloseTo(0.015, within(1e-4));
     BatchCard card = PLANNER.work(large, WORKSHOP).card(1).orElseThrow();
     List<Task.Kind> kinds = card.steps().stream().map(BatchCard.CardStep::kind).toList();
     assertThat(kinds.indexOf(Task.Kind.TINT)).isLessThan(kinds.indexOf(Task.Kind.SPLIT));
@@ -161,7 +162,7 @@ class SplittingTest {
             Habits.DEFAULT.withSplitting(late),
             piece("knob", 1, "blue"),
             piece("push", 1, "clear"));
-    assertThat(plan(two).batches().get(0).tintedWhole()).isEmpty();
+    assertThat(plan(two).batches().get(0).mixing().tintedWhole()).isEmpty();
   }
 
   /** Two cups that the plan would keep apart for their heat, put together by hand. */
@@ -357,11 +358,11 @@ class SplittingTest {
     Piece knobs = piece("knob", 4, "blue");
     Batch one = plan(session(Habits.DEFAULT, knobs)).batches().get(0);
     Batch second = plan(session(Habits.DEFAULT.withMixing(two), knobs)).batches().get(0);
-    double factor = second.mixingCup().clings(Habits.DEFAULT).alwaysG() / 1.5;
-    assertThat(second.firstCupStaysG())
-        .isCloseTo(factor * (1.5 + 0.02 * second.totalG()), within(0.01));
-    assertThat(second.needG())
-        .isCloseTo((one.needG() + factor * 1.5) / (1 - 0.02 * factor), within(0.01));
+    double factor = second.mixing().cup().clings(Habits.DEFAULT).alwaysG() / 1.5;
+    assertThat(second.mixing().firstCupStaysG())
+        .isCloseTo(factor * (1.5 + 0.02 * second.measuring().totalG()), within(0.01));
+    assertThat(second.measuring().needG())
+        .isCloseTo((one.measuring().needG() + factor * 1.5) / (1 - 0.02 * factor), within(0.01));
     Plan plan = plan(session(Habits.DEFAULT.withMixing(two), knobs));
     assertThat(plan.tasks())
         .filteredOn(t -> t.kind() == Task.Kind.SECOND_CUP)
@@ -377,7 +378,7 @@ class SplittingTest {
     Mixing aOnly =
         new Mixing(Mixing.Warming.A_ONLY, null, null, Mixing.MixingCups.ONE, 0.75, 0, null);
     Plan warm = plan(session(Habits.DEFAULT.withMixing(aOnly), knobs));
-    assertThat(warm.batches().get(0).startC()).isCloseTo(34, within(1e-9));
+    assertThat(warm.batches().get(0).mixing().startC()).isCloseTo(34, within(1e-9));
     Task first = warm.tasks().get(0);
     assertThat(first.kind()).isEqualTo(Task.Kind.WARM);
     assertThat(first.endSeconds() - first.startSeconds()).isEqualTo(20 * 60);
@@ -406,7 +407,7 @@ class SplittingTest {
 
   private static double lasts(Plan plan) {
     Batch batch = plan.batches().get(0);
-    return (batch.cups().get(0).thickensSeconds() - batch.contactSeconds()) / 60.0;
+    return (batch.cups().get(0).times().thickensSeconds() - batch.times().contactSeconds()) / 60.0;
   }
 
   /** 1 % more of A on 2:1 by weight is 2.02:1. */
@@ -416,8 +417,9 @@ class SplittingTest {
         new Mixing(Mixing.Warming.NONE, null, null, Mixing.MixingCups.ONE, 0.75, 1, null);
     Batch batch =
         plan(session(Habits.DEFAULT.withMixing(extra), piece("pull", 4, "blue"))).batches().get(0);
-    assertThat(batch.partA().massG() / batch.partB().massG()).isCloseTo(2.02, within(0.01));
-    assertThat(batch.ratioErrorPercent()).isBetween(0.2, 2.0);
+    assertThat(batch.measuring().partA().massG() / batch.measuring().partB().massG())
+        .isCloseTo(2.02, within(0.01));
+    assertThat(batch.measuring().ratioErrorPercent()).isBetween(0.2, 2.0);
   }
 
   /** 158 mL with a cup of 100 mL and marks every mL: a full one and the rest. */
@@ -501,10 +503,10 @@ class SplittingTest {
     Plan strong = plan(session.withStrengths(List.of(new ColourStrength("blue", 2))));
     // Both are whole drops of 35 mg.
     assertThat(dose(strong) / 2).isCloseTo(before, within(0.035));
-    assertThat(strong.batches().get(0).cups().get(0).strength().factor()).isEqualTo(2);
+    assertThat(strong.batches().get(0).cups().get(0).tint().strength().factor()).isEqualTo(2);
     Plan held = plan(session.withStrengths(List.of(new ColourStrength("blue", 20))));
-    assertThat(held.batches().get(0).cups().get(0).tintHeldAt()).isLessThan(1);
-    assertThat(held.batches().get(0).cups().get(0).strength().stronger()).isNull();
+    assertThat(held.batches().get(0).cups().get(0).tint().heldAt()).isLessThan(1);
+    assertThat(held.batches().get(0).cups().get(0).tint().strength().stronger()).isNull();
     Colour strong3 = new Colour("cream", "Cream", "#eeddbb", List.of(new Colour.Part("tint", 4)));
     Workshop stronger =
         WORKSHOP.overlaidWith(
@@ -519,7 +521,7 @@ class SplittingTest {
   }
 
   private static double dose(Plan plan) {
-    return plan.batches().get(0).cups().get(0).doses().get(0).massG();
+    return plan.batches().get(0).cups().get(0).tint().doses().get(0).massG();
   }
 
   /** By hand: twelve drops of 35 mg are 0.42 g more. */
@@ -529,7 +531,7 @@ class SplittingTest {
     Cup cup = plan(session).batches().get(0).cups().get(0);
     BenchTally none = tally(session, 0).orElseThrow();
     BenchTally twelve = tally(session, 12).orElseThrow();
-    assertThat(none.doses().get(0).massG()).isEqualTo(cup.doses().get(0).massG());
+    assertThat(none.doses().get(0).massG()).isEqualTo(cup.tint().doses().get(0).massG());
     assertThat(twelve.doses().get(0).massG() - none.doses().get(0).massG())
         .isCloseTo(0.42, within(1e-9));
     int left = twelve.doses().get(0).moreCounted();
@@ -567,7 +569,7 @@ class SplittingTest {
         WORKSHOP.overlaidWith(
             new Workshop(List.of(), List.of(), List.of(strict), List.of(), List.of()));
     Session session = session(Habits.DEFAULT, piece("knob", 3, "blue"));
-    double resinG = plan(session).batches().get(0).cups().get(0).resinG();
+    double resinG = plan(session).batches().get(0).cups().get(0).amounts().resinG();
     int most = (int) Math.floor(resinG * 0.002 / 0.035);
     for (int drops : new int[] {most, most + 1}) {
       BenchTally tally =
@@ -594,14 +596,16 @@ class SplittingTest {
     List<Fillers.TopUp> ways = Fillers.topUps(session, WORKSHOP, batch, 3, 1_000, 3);
     assertThat(ways).isNotEmpty();
     for (Fillers.TopUp way : ways) {
-      assertThat(way.totalG()).isGreaterThan(batch.totalG());
+      assertThat(way.totalG()).isGreaterThan(batch.measuring().totalG());
       assertThat(way.totalG() % 5).isZero();
       assertThat(way.moreMl())
-          .isCloseTo(3 + (way.totalG() - batch.totalG()) / SLOW.mixedDensity(), within(0.1));
+          .isCloseTo(
+              3 + (way.totalG() - batch.measuring().totalG()) / SLOW.mixedDensity(), within(0.1));
       assertThat(way.fillers())
           .allSatisfy(f -> assertThat(f.takesMl()).isLessThanOrEqualTo(way.moreMl()));
     }
-    assertThat(Fillers.topUps(session, WORKSHOP, batch, 3, batch.totalG(), 3)).isEmpty();
+    assertThat(Fillers.topUps(session, WORKSHOP, batch, 3, batch.measuring().totalG(), 3))
+        .isEmpty();
   }
 
   /** Pouring 4 mL takes 19 s: in time with twenty, too late with ten. */

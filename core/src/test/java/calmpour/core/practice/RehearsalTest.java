@@ -187,8 +187,8 @@ class RehearsalTest {
     // 12 % too much of the one asks for 12 % more of the other, by hand.
     double other =
         asked.part().equals("A")
-            ? RUN.plan().batches().getFirst().partA().massG()
-            : RUN.plan().batches().getFirst().partB().massG();
+            ? RUN.plan().batches().getFirst().measuring().partA().massG()
+            : RUN.plan().batches().getFirst().measuring().partB().massG();
     assertThat(asked.grams()).isCloseTo(other * 0.12, within(0.15));
     assertThat(with(5, over).play(List.of(Mishap.Choice.ADD_THE_OTHER)).score().points())
         .isEqualTo(14);

@@ -66,7 +66,7 @@ class LookBackTest extends Evening {
     // Of the two, A is then one part in 1.1 of what it should be: 9.1 % too little by hand, or,
     // with
     // B first into the cup, 10 % too much.
-    double byHand = batch().firstPart().name().equals("A") ? 100 / 1.1 - 100 : 10;
+    double byHand = batch().measuring().firstPart().name().equals("A") ? 100 / 1.1 - 100 : 10;
     assertThat(only(AsRun.Code.RATIO_OFF).by()).isCloseTo(byHand, within(0.2));
     RunState.RescueNow rescue = state().rescue();
     String part = rescue.rescue().addAG() > 0 ? "A" : "B";

@@ -194,9 +194,11 @@ class RunProperties {
     stand.sort(java.util.Comparator.comparing(RunEvent::at));
     double all = 0;
     for (Batch batch : run.plan().batches()) {
-      boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
-      double plannedFirst = (aFirst ? batch.partA() : batch.partB()).massG();
-      double plannedSecond = (aFirst ? batch.partB() : batch.partA()).massG();
+      boolean aFirst = batch.measuring().firstPart() == Habits.FirstPart.A;
+      double plannedFirst =
+          (aFirst ? batch.measuring().partA() : batch.measuring().partB()).massG();
+      double plannedSecond =
+          (aFirst ? batch.measuring().partB() : batch.measuring().partA()).massG();
       RunEvent first = first(stand, "batch/" + batch.number() + "/WEIGH_FIRST");
       RunEvent second = first(stand, "batch/" + batch.number() + "/WEIGH_SECOND");
       double inFirst = first == null ? 0 : first.value() == null ? plannedFirst : first.value();

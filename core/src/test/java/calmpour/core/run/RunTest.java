@@ -95,7 +95,7 @@ class RunTest extends Evening {
     upTo(Task.Kind.POUR);
     String brown =
         batch().cups().stream()
-            .filter(c -> c.colourId().equals("brown"))
+            .filter(c -> c.colour().id().equals("brown"))
             .map(Cup::id)
             .findFirst()
             .orElseThrow();
@@ -125,7 +125,7 @@ class RunTest extends Evening {
     upTo(Task.Kind.POUR);
     String blue =
         batch().cups().stream()
-            .filter(c -> c.colourId().equals("blue"))
+            .filter(c -> c.colour().id().equals("blue"))
             .map(Cup::id)
             .findFirst()
             .orElseThrow();
@@ -159,7 +159,7 @@ class RunTest extends Evening {
     tell(RunEvent.Kind.DONE, second, target * 1.2);
     RunState.RescueNow rescue = state().rescue();
     assertThat(rescue).isNotNull();
-    boolean aFirst = batch().firstPart() == calmpour.core.habit.Habits.FirstPart.A;
+    boolean aFirst = batch().measuring().firstPart() == calmpour.core.habit.Habits.FirstPart.A;
     double add = aFirst ? rescue.rescue().addAG() : rescue.rescue().addBG();
     // 2:1 by weight: a fifth too much of one wants a fifth more of the other.
     assertThat(add).isCloseTo(step.targetG() * 0.2, within(0.1));
@@ -177,9 +177,9 @@ class RunTest extends Evening {
     tell(RunEvent.Kind.DONE, first, target * 1.1);
     RunState.Step second = step(state().currentId());
     double planned =
-        batch().firstPart() == calmpour.core.habit.Habits.FirstPart.A
-            ? batch().partB().massG()
-            : batch().partA().massG();
+        batch().measuring().firstPart() == calmpour.core.habit.Habits.FirstPart.A
+            ? batch().measuring().partB().massG()
+            : batch().measuring().partA().massG();
     assertThat(second.targetG()).isCloseTo(planned * 1.1, within(1e-9));
   }
 

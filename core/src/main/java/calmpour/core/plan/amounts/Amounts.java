@@ -3,7 +3,13 @@ package calmpour.core.plan.amounts;
 import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.BatchMeasuring;
+import calmpour.core.plan.doc.BatchMixing;
+import calmpour.core.plan.doc.BatchTimes;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupAmounts;
+import calmpour.core.plan.doc.CupColour;
+import calmpour.core.plan.doc.CupTint;
 import calmpour.core.resin.LoadingBasis;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
@@ -37,31 +43,30 @@ public final class Amounts {
     CupKind mixingCup = batch.mixingCup();
     return new Batch(
         batch.number(),
+        batch.stage(),
         batch.resinId(),
         job.resin().name(),
-        batch.stage(),
-        batch.needG(),
-        a,
-        b,
-        Milligrams.grams(batch.totalMg()),
-        habits.firstPart(),
-        batch.weighOut().measured(),
-        batch.weighOut().divisionUsed(),
-        batch.weighOut().ratioErrorPercent(),
-        mixingCup,
-        mixingCup.levelMm(firstMl),
-        mixingCup.levelMm(a.volumeMl() + b.volumeMl()),
-        Milligrams.grams(batch.staysMg()),
-        Milligrams.grams(batch.firstStaysMg()),
-        batch.split() ? new Limits(job).reserveG() : 0,
-        job.startC(),
-        batch.wholeDoses().stream().map(Amounts::dose).toList(),
+        new BatchMeasuring(
+            batch.needG(),
+            a,
+            b,
+            Milligrams.grams(batch.totalMg()),
+            habits.firstPart(),
+            batch.weighOut().measured(),
+            batch.weighOut().divisionUsed(),
+            batch.weighOut().ratioErrorPercent()),
+        new BatchMixing(
+            mixingCup,
+            mixingCup.levelMm(firstMl),
+            mixingCup.levelMm(a.volumeMl() + b.volumeMl()),
+            Milligrams.grams(batch.staysMg()),
+            Milligrams.grams(batch.firstStaysMg()),
+            batch.split() ? new Limits(job).reserveG() : 0,
+            job.startC(),
+            batch.wholeDoses().stream().map(Amounts::dose).toList()),
         batch.split(),
         batch.cups().stream().map(c -> cup(batch, c)).toList(),
-        0,
-        0,
-        0,
-        0,
+        BatchTimes.NONE,
         null);
   }
 
@@ -76,38 +81,30 @@ public final class Amounts {
       List<Cup.Pour> pours,
       Cup.@Nullable Strength strength,
       @Nullable Look look) {
-    return new Cup(
+    Tint asCounted = cup.asCounted();
+    return Cup.filled(
         cup.id(),
         batch.number(),
-        cup.colour().id(),
-        cup.colour().name(),
-        cup.colour().swatch(),
-        cup.kind(),
-        cup.kind().levelMm(cup.contentMl()),
-        Milligrams.grams(cup.resinMg()),
-        Milligrams.grams(cup.contentMg()),
-        cup.contentMl(),
-        Milligrams.grams(cup.pouredMg()),
-        Milligrams.grams(cup.contentMg() - cup.pouredMg()),
-        cup.doses().stream().map(Amounts::dose).toList(),
-        cup.tint().heldAt(),
-        cup.asCounted().readings().stream().map(Amounts::loading).toList(),
         cup.hand() == CupDraft.BY_PLAN ? null : cup.hand(),
-        cup.asCounted().inAll(),
-        cup.asCounted().waterPercent(),
-        cup.asCounted().solventPercent(),
-        strength,
-        look,
-        pours,
-        0,
-        0,
-        0,
-        0,
-        0,
-        0,
-        0,
-        null,
-        List.of());
+        new CupColour(cup.colour().id(), cup.colour().name(), cup.colour().swatch()),
+        cup.kind(),
+        new CupAmounts(
+            cup.kind().levelMm(cup.contentMl()),
+            Milligrams.grams(cup.resinMg()),
+            Milligrams.grams(cup.contentMg()),
+            cup.contentMl(),
+            Milligrams.grams(cup.pouredMg()),
+            Milligrams.grams(cup.contentMg() - cup.pouredMg())),
+        new CupTint(
+            cup.doses().stream().map(Amounts::dose).toList(),
+            cup.tint().heldAt(),
+            asCounted.readings().stream().map(Amounts::loading).toList(),
+            asCounted.inAll(),
+            asCounted.waterPercent(),
+            asCounted.solventPercent(),
+            strength,
+            look),
+        pours);
   }
 
   public static Cup.Loading loading(Tint.Reading reading) {

@@ -87,23 +87,26 @@ public record BatchCard(
   public static BatchCard of(JobInResin job, Batch batch, List<Task> tasks) {
     Habits habits = job.session().habits();
     ResinSystem resin = job.resin();
-    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
+    boolean aFirst = batch.measuring().firstPart() == Habits.FirstPart.A;
     return new BatchCard(
         batch.number(),
         resin.name(),
-        batch.measured(),
-        batch.divisionUsed(),
-        batch.totalG(),
-        batch.ratioErrorPercent(),
+        batch.measuring().by(),
+        batch.measuring().divisionUsed(),
+        batch.measuring().totalG(),
+        batch.measuring().ratioErrorPercent(),
         habits.ratioTolerancePercent(),
         WeighOut.surelyRightFromG(
-            resin, batch.measured(), batch.divisionUsed(), habits.ratioTolerancePercent()),
+            resin,
+            batch.measuring().by(),
+            batch.measuring().divisionUsed(),
+            habits.ratioTolerancePercent()),
         steps(habits, batch, tasks),
         pumps(job, batch),
         kit(job, batch),
         TwoMeasures.effects(
-            batch.partA().massG(),
-            batch.partB().massG(),
+            batch.measuring().partA().massG(),
+            batch.measuring().partB().massG(),
             aFirst,
             habits.residueG(),
             habits.residuePercent() / 100),
@@ -111,9 +114,9 @@ public record BatchCard(
   }
 
   private static List<CardStep> steps(Habits habits, Batch batch, List<Task> tasks) {
-    boolean aFirst = batch.firstPart() == Habits.FirstPart.A;
-    WeighOut.Amount first = aFirst ? batch.partA() : batch.partB();
-    WeighOut.Amount second = aFirst ? batch.partB() : batch.partA();
+    boolean aFirst = batch.measuring().firstPart() == Habits.FirstPart.A;
+    WeighOut.Amount first = aFirst ? batch.measuring().partA() : batch.measuring().partB();
+    WeighOut.Amount second = aFirst ? batch.measuring().partB() : batch.measuring().partA();
     List<CardStep> steps = new ArrayList<>();
     for (Task task : tasks) {
       if (task.batch() != batch.number()) {
@@ -127,7 +130,7 @@ public record BatchCard(
                     aFirst ? "A" : "B",
                     first,
                     first.massG(),
-                    batch.firstPartMm(),
+                    batch.mixing().firstPartMm(),
                     fills(habits, batch, first)));
         case WEIGH_SECOND ->
             steps.add(
@@ -135,8 +138,8 @@ public record BatchCard(
                     task,
                     aFirst ? "B" : "A",
                     second,
-                    batch.totalG(),
-                    batch.bothPartsMm(),
+                    batch.measuring().totalG(),
+                    batch.mixing().bothPartsMm(),
                     fills(habits, batch, second)));
         case WARM ->
             steps.add(
@@ -152,34 +155,48 @@ public record BatchCard(
           Cup cup = cup(batch, task);
           // What comes with the stock is not poured over from the mixing cup.
           double fromStock =
-              cup.doses().stream()
+              cup.tint().doses().stream()
                   .filter(d -> d.stock() != null)
                   .mapToDouble(d -> d.stock().resinWithItG())
                   .sum();
-          boolean tinted = !batch.tintedWhole().isEmpty();
-          double g = (tinted ? cup.contentG() : cup.resinG()) - fromStock;
-          double ml = g / batch.totalG() * (first.volumeMl() + second.volumeMl());
-          steps.add(step(task, cup.colourName(), g, ml, g, cup.kind().levelMm(ml)));
+          boolean tinted = !batch.mixing().tintedWhole().isEmpty();
+          double g = (tinted ? cup.amounts().contentG() : cup.amounts().resinG()) - fromStock;
+          double ml = g / batch.measuring().totalG() * (first.volumeMl() + second.volumeMl());
+          steps.add(step(task, cup.colour().name(), g, ml, g, cup.kind().levelMm(ml)));
         }
         case STOCK_CUP -> {
           Cup cup = cup(batch, task);
           double takes =
-              cup.doses().stream()
+              cup.tint().doses().stream()
                   .filter(d -> d.stock() != null)
                   .mapToDouble(d -> d.stock().takeG())
                   .sum();
-          steps.add(step(task, cup.colourName(), takes, 0, takes, cup.levelMm()));
+          steps.add(step(task, cup.colour().name(), takes, 0, takes, cup.amounts().levelMm()));
         }
         case TINT -> {
           if (task.cupId() == null) {
-            double all = batch.tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
-            String colour = batch.cups().get(0).colourName();
-            steps.add(step(task, colour, all, 0, batch.totalG() + all, batch.bothPartsMm()));
+            double all = batch.mixing().tintedWhole().stream().mapToDouble(Cup.Dose::massG).sum();
+            String colour = batch.cups().get(0).colour().name();
+            steps.add(
+                step(
+                    task,
+                    colour,
+                    all,
+                    0,
+                    batch.measuring().totalG() + all,
+                    batch.mixing().bothPartsMm()));
             continue;
           }
           Cup cup = cup(batch, task);
-          double doses = cup.doses().stream().mapToDouble(Cup.Dose::massG).sum();
-          steps.add(step(task, cup.colourName(), doses, 0, cup.resinG() + doses, cup.levelMm()));
+          double doses = cup.tint().doses().stream().mapToDouble(Cup.Dose::massG).sum();
+          steps.add(
+              step(
+                  task,
+                  cup.colour().name(),
+                  doses,
+                  0,
+                  cup.amounts().resinG() + doses,
+                  cup.amounts().levelMm()));
         }
         default -> {
           // Pouring has a line of its own.
@@ -212,11 +229,15 @@ public record BatchCard(
   /** Full measuring cups and the rest, where one part is more than the cup holds. */
   private static List<Double> fills(Habits habits, Batch batch, WeighOut.Amount amount) {
     Double holds = habits.mixing().measuringCupMl();
-    if (batch.measured() != MixRatio.Basis.VOLUME || holds == null || amount.volumeMl() <= holds) {
+    if (batch.measuring().by() != MixRatio.Basis.VOLUME
+        || holds == null
+        || amount.volumeMl() <= holds) {
       return List.of();
     }
     // The last mark that is a whole step, so that every fill can be read.
-    double full = Math.floor(holds / batch.divisionUsed() + 1e-9) * batch.divisionUsed();
+    double full =
+        Math.floor(holds / batch.measuring().divisionUsed() + 1e-9)
+            * batch.measuring().divisionUsed();
     List<Double> fills = new ArrayList<>();
     double left = amount.volumeMl();
     while (left > full + 1e-9 && full > 0) {
@@ -254,7 +275,7 @@ public record BatchCard(
     }
     return Counted.of(
         job.resin(),
-        batch.needG(),
+        batch.measuring().needG(),
         a.pumpMl() * job.resin().knownDensityA().value(),
         b.pumpMl() * job.resin().knownDensityB().value(),
         job.session().habits().ratioTolerancePercent());
@@ -268,7 +289,7 @@ public record BatchCard(
     }
     return Counted.of(
         job.resin(),
-        batch.needG(),
+        batch.measuring().needG(),
         a.kitG(),
         b.kitG(),
         job.session().habits().ratioTolerancePercent());
@@ -289,25 +310,27 @@ public record BatchCard(
             .flatMap(c -> c.pours().stream())
             .mapToInt(Cup.Pour::endSeconds)
             .max()
-            .orElse(batch.endSeconds());
+            .orElse(batch.times().endSeconds());
     List<Leftover> leftovers = new ArrayList<>();
     int soonest = Integer.MAX_VALUE;
     for (Cup cup : batch.cups()) {
-      double leftG = cup.kind().clings(habits).outOf(cup.contentG()) - cup.pouredG();
-      double leftMl = leftG / (cup.contentG() / cup.contentMl());
-      int open = Math.max(0, cup.latestPourEndSeconds() - lastPour);
+      double leftG =
+          cup.kind().clings(habits).outOf(cup.amounts().contentG()) - cup.amounts().pouredG();
+      double leftMl = leftG / (cup.amounts().contentG() / cup.amounts().contentMl());
+      int open = Math.max(0, cup.times().latestPourEndSeconds() - lastPour);
       soonest = Math.min(soonest, open);
       if (leftMl > 0) {
-        leftovers.add(new Leftover(cup.id(), cup.colourName(), cup.swatch(), leftMl, open));
+        leftovers.add(
+            new Leftover(cup.id(), cup.colour().name(), cup.colour().swatch(), leftMl, open));
       }
     }
-    if (batch.reserveG() > 0) {
+    if (batch.mixing().reserveG() > 0) {
       leftovers.add(
           new Leftover(
               "batch/" + batch.number(),
               Colour.CLEAR.name(),
               Colour.CLEAR.swatch(),
-              batch.reserveG() / job.resin().mixedDensity(),
+              batch.mixing().reserveG() / job.resin().mixedDensity(),
               soonest));
     }
     return leftovers;

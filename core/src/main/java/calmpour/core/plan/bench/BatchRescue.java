@@ -1,7 +1,6 @@
 package calmpour.core.plan.bench;
 
 import calmpour.core.plan.doc.Batch;
-import calmpour.core.plan.doc.Cup;
 import calmpour.core.resin.Rescue;
 import calmpour.core.session.JobInResin;
 import calmpour.core.session.Session;
@@ -39,19 +38,19 @@ public record BatchRescue(
     Rescue rescue =
         Rescue.of(
             job.resin(),
-            batch.totalG(),
+            batch.measuring().totalG(),
             inAG,
             inBG,
             session.habits().scaleDivisionG(),
             session.habits().ratioTolerancePercent());
     double density = job.resin().mixedDensity();
     double beyondMl = rescue.beyondPlanG() / density;
-    double poured = batch.cups().stream().mapToDouble(Cup::pouredG).sum();
+    double poured = batch.cups().stream().mapToDouble(c -> c.amounts().pouredG()).sum();
     return new BatchRescue(
         rescue,
         session.habits().ratioTolerancePercent(),
         over(rescue.totalG(), job.resin().largestBatchG()),
-        over(rescue.totalG() / density, batch.mixingCup().capacityMl()),
+        over(rescue.totalG() / density, batch.mixing().cup().capacityMl()),
         poured > 0
             ? session.habits().overagePercent() + rescue.beyondPlanG() / poured * 100
             : session.habits().overagePercent(),
@@ -59,7 +58,7 @@ public record BatchRescue(
             session,
             workshop,
             Math.max(0, beyondMl),
-            batch.cups().stream().mapToInt(Cup::latestPourEndSeconds).min().orElse(0),
+            batch.cups().stream().mapToInt(c -> c.times().latestPourEndSeconds()).min().orElse(0),
             BatchAtHand.MOST_FILLERS));
   }
 

@@ -82,10 +82,10 @@ public record BenchTally(
       JobInResin job, Cup cup, List<AddedColour> added, Map<String, Colourant> colourants) {
     Map<String, Integer> counts = new LinkedHashMap<>();
     Map<String, Double> grams = new LinkedHashMap<>();
-    for (Cup.Dose dose : cup.doses()) {
+    for (Cup.Dose dose : cup.tint().doses()) {
       grams.put(dose.colourantId(), dose.massG());
     }
-    Tint planned = job.tints().get(cup.colourId());
+    Tint planned = job.tints().get(cup.colour().id());
     List<LoadingLimit> limits = new ArrayList<>(planned.limits());
     for (AddedColour more : added) {
       Colourant colourant = colourants.get(more.colourantId());
@@ -96,12 +96,13 @@ public record BenchTally(
       grams.merge(more.colourantId(), more.counted() * colourant.countedG(), Double::sum);
     }
     List<Tint.Share> shares = new ArrayList<>();
-    grams.forEach((id, g) -> shares.add(new Tint.Share(colourants.get(id), g / cup.resinG())));
+    grams.forEach(
+        (id, g) -> shares.add(new Tint.Share(colourants.get(id), g / cup.amounts().resinG())));
     Tint stirred = Tint.asStirred(shares, planned.resinDensity(), limits);
     List<TallyDose> doses = new ArrayList<>();
     grams.forEach((id, g) -> {
       Colourant colourant = colourants.get(id);
-      double room = stirred.mayAddGPerGResin(colourant) * cup.resinG();
+      double room = stirred.mayAddGPerGResin(colourant) * cup.amounts().resinG();
       doses.add(
           new TallyDose(
               id,
@@ -113,7 +114,7 @@ public record BenchTally(
                   ? null
                   : (Integer) (int) Math.floor(room / colourant.countedG() + 1e-9)));
     });
-    double contentMl = cup.resinG() * (1 + stirred.gPerGResin()) / stirred.mixDensity();
+    double contentMl = cup.amounts().resinG() * (1 + stirred.gPerGResin()) / stirred.mixDensity();
     CupKind kind = cup.kind();
     return new BenchTally(
         cup.id(),
@@ -123,6 +124,6 @@ public record BenchTally(
         Math.max(0, contentMl - kind.capacityMl()),
         stirred.waterPercent(),
         stirred.solventPercent(),
-        cup.look() == null ? null : Look.of(stirred, cup.look().thicknessMm(), null));
+        cup.tint().look() == null ? null : Look.of(stirred, cup.tint().look().thicknessMm(), null));
   }
 }

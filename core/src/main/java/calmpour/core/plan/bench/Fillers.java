@@ -103,16 +103,18 @@ public final class Fillers {
    */
   public static List<TopUp> topUps(
       Session session, Workshop workshop, Batch batch, double leftMl, double mostG, int most) {
-    double perMl = batch.totalG() / (batch.partA().volumeMl() + batch.partB().volumeMl());
+    double perMl =
+        batch.measuring().totalG()
+            / (batch.measuring().partA().volumeMl() + batch.measuring().partB().volumeMl());
     int open =
-        batch.cups().stream().mapToInt(c -> c.latestPourEndSeconds()).min().orElse(0)
-            - batch.endSeconds();
-    double fitsG = Math.min(mostG, batch.mixingCup().capacityMl() * perMl);
+        batch.cups().stream().mapToInt(c -> c.times().latestPourEndSeconds()).min().orElse(0)
+            - batch.times().endSeconds();
+    double fitsG = Math.min(mostG, batch.mixing().cup().capacityMl() * perMl);
     List<TopUp> ways = new ArrayList<>();
-    double before = batch.totalG();
+    double before = batch.measuring().totalG();
     for (double step : new double[] {10, 25, 50, 100}) {
-      double round = Math.ceil((batch.totalG() + 0.5) / step) * step;
-      double moreMl = leftMl + (round - batch.totalG()) / perMl;
+      double round = Math.ceil((batch.measuring().totalG() + 0.5) / step) * step;
+      double moreMl = leftMl + (round - batch.measuring().totalG()) / perMl;
       List<Filler> fillers = of(session, workshop, moreMl, Math.max(0, open), most);
       if (round > before && round <= fitsG && !fillers.isEmpty()) {
         ways.add(new TopUp(round, moreMl, fillers));

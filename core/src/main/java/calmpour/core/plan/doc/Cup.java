@@ -5,9 +5,9 @@ import calmpour.core.resin.LoadingBasis;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.LoadingLimit;
-import calmpour.core.tint.Look;
 import calmpour.core.tint.StockCup;
 import calmpour.core.tint.Tint;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -15,108 +15,37 @@ import org.jspecify.annotations.Nullable;
  * One colour's share of a batch.
  *
  * @param id batch and place, such as {@code 1.3}
- * @param levelMm how high its content stands in it
- * @param contentG resin and colourants
- * @param staysG left in it after the last pour: what clings, and the overage
- * @param tintHeldAt 1, or the share of the recipe's strength that the limits allow
- * @param loading every limit with how near this cup comes to it, the nearest first
- * @param latestPourEndSeconds when the last pour out of it has to be done: its working time less
- *     the margin
  * @param byHand which of the cups put together by hand it is, from 0; null for a cup of the plan's
- * @param inAll all additives together, in the four readings of a percentage
- * @param waterPercent water in the mix, by weight
- * @param solventPercent solvent in the mix, by weight
- * @param strength what stronger and weaker mean here; null for a clear cup
- * @param look of the thinnest layer poured from it; null when nothing is
- * @param thickensSeconds end of its working time
- * @param thickensEarliestSeconds as early as bottle, room and what is known of the resin make it,
- *     19 times in 20
- * @param tooThickSeconds when a drawn thread holds
- * @param peak how warm it would get if it were forgotten full; null where a rule of thumb stands in
- * @param layers what becomes of what is poured from it, by line and layer
  */
+@RecordBuilder
 public record Cup(
     String id,
     int batch,
-    String colourId,
-    String colourName,
-    String swatch,
-    CupKind kind,
-    double levelMm,
-    double resinG,
-    double contentG,
-    double contentMl,
-    double pouredG,
-    double staysG,
-    List<Dose> doses,
-    double tintHeldAt,
-    List<Loading> loading,
     @Nullable Integer byHand,
-    Tint.FourReadings inAll,
-    double waterPercent,
-    double solventPercent,
-    @Nullable Strength strength,
-    @Nullable Look look,
+    CupColour colour,
+    CupKind kind,
+    CupAmounts amounts,
+    CupTint tint,
     List<Pour> pours,
-    int filledSeconds,
-    int latestPourEndSeconds,
-    int thickensSeconds,
-    int thickensEarliestSeconds,
-    int thickensLatestSeconds,
-    int tooThickSeconds,
-    int gelsSeconds,
-    @Nullable Peak peak,
-    List<LayerCure> layers) {
+    CupTimes times,
+    CupFollows follows)
+    implements CupBuilder.With {
   public Cup {
-    layers = List.copyOf(layers);
-    doses = List.copyOf(doses);
-    loading = List.copyOf(loading);
     pours = List.copyOf(pours);
   }
 
-  /** The same cup with the moments that its amounts and times come to, as named there. */
-  public Cup timed(
-      int filled,
-      int latestPourEnd,
-      int thickens,
-      int thickensEarliest,
-      int thickensLatest,
-      int tooThick,
-      int gels,
-      @Nullable Peak ifForgotten,
-      List<LayerCure> follows) {
+  /** A cup that is not laid on the clock yet. */
+  public static Cup filled(
+      String id,
+      int batch,
+      @Nullable Integer byHand,
+      CupColour colour,
+      CupKind kind,
+      CupAmounts amounts,
+      CupTint tint,
+      List<Pour> pours) {
     return new Cup(
-        id,
-        batch,
-        colourId,
-        colourName,
-        swatch,
-        kind,
-        levelMm,
-        resinG,
-        contentG,
-        contentMl,
-        pouredG,
-        staysG,
-        doses,
-        tintHeldAt,
-        loading,
-        byHand,
-        inAll,
-        waterPercent,
-        solventPercent,
-        strength,
-        look,
-        pours,
-        filled,
-        latestPourEnd,
-        thickens,
-        thickensEarliest,
-        thickensLatest,
-        tooThick,
-        gels,
-        ifForgotten,
-        follows);
+        id, batch, byHand, colour, kind, amounts, tint, pours, CupTimes.NONE, CupFollows.NOTHING);
   }
 
   /**
@@ -126,59 +55,37 @@ public record Cup(
    * @param itsPours with the masses that are really poured
    */
   public Cup holding(double really, List<Pour> itsPours) {
-    double times = really / contentG;
-    return new Cup(
-        id,
-        batch,
-        colourId,
-        colourName,
-        swatch,
-        kind,
-        kind.levelMm(contentMl * times),
-        resinG * times,
-        really,
-        contentMl * times,
-        itsPours.stream().mapToDouble(Pour::massG).sum(),
-        really - itsPours.stream().mapToDouble(Pour::massG).sum(),
-        doses,
-        tintHeldAt,
-        loading,
-        byHand,
-        inAll,
-        waterPercent,
-        solventPercent,
-        strength,
-        look,
-        itsPours,
-        filledSeconds,
-        latestPourEndSeconds,
-        thickensSeconds,
-        thickensEarliestSeconds,
-        thickensLatestSeconds,
-        tooThickSeconds,
-        gelsSeconds,
-        peak,
-        layers);
+    double share = really / amounts.contentG();
+    double poured = itsPours.stream().mapToDouble(Pour::massG).sum();
+    return withPours(itsPours)
+        .withAmounts(
+            new CupAmounts(
+                kind.levelMm(amounts.contentMl() * share),
+                amounts.resinG() * share,
+                really,
+                amounts.contentMl() * share,
+                poured,
+                really - poured));
   }
 
   /** Its colour as it is in its batch's resin. */
-  public Tint tint(JobInResin inResin) {
-    return inResin.tints().get(colourId);
+  public Tint tintIn(JobInResin inResin) {
+    return inResin.tints().get(colour.id());
   }
 
   /** The mix as it is dosed in this cup, with the limits of its colour. */
   public Tint stirred(JobInResin inResin) {
-    Tint planned = tint(inResin);
+    Tint planned = tintIn(inResin);
     return Tint.asStirred(
         planned.shares().stream()
-            .map(s -> new Tint.Share(s.colourant(), massG(s.colourant().id()) / resinG))
+            .map(s -> new Tint.Share(s.colourant(), massG(s.colourant().id()) / amounts.resinG()))
             .toList(),
         planned.resinDensity(),
         planned.limits());
   }
 
   private double massG(String colourantId) {
-    return doses.stream()
+    return tint.doses().stream()
         .filter(d -> d.colourantId().equals(colourantId))
         .mapToDouble(Dose::massG)
         .sum();
@@ -246,6 +153,7 @@ public record Cup(
    *     cup or batch cannot hold the whole pour
    * @param half 1 or 2 where an embed goes in between; 1 otherwise
    */
+  @RecordBuilder
   public record Pour(
       String id,
       int line,
@@ -258,22 +166,11 @@ public record Cup(
       double massG,
       double toMm,
       int startSeconds,
-      int endSeconds) {
+      int endSeconds)
+      implements CupPourBuilder.With {
     /** The same pour of another mass, g. */
     public Pour of(double grams) {
-      return new Pour(
-          id,
-          line,
-          cavity,
-          layer,
-          part,
-          parts,
-          half,
-          volumeMl * grams / massG,
-          grams,
-          toMm,
-          startSeconds,
-          endSeconds);
+      return withMassG(grams).withVolumeMl(volumeMl * grams / massG);
     }
   }
 

@@ -15,7 +15,6 @@ import calmpour.core.plan.amounts.Limits;
 import calmpour.core.plan.amounts.MixSheet;
 import calmpour.core.plan.amounts.PourDraft;
 import calmpour.core.plan.doc.Batch;
-import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Chain;
 import calmpour.core.plan.time.Spare;
@@ -208,7 +207,9 @@ public final class Trials {
   private Trial measure(Stages.Sitting sitting, List<Integer> groups, BatchDraft.Settled settled) {
     FilledBatch filled = new MixSheet(sitting.job(), Recorder.off()).fill(1, settled);
     Batch batch = new Amounts(sitting.job()).batch(filled);
-    double waste = batch.staysG() + batch.cups().stream().mapToDouble(Cup::staysG).sum();
+    double waste =
+        batch.mixing().staysG()
+            + batch.cups().stream().mapToDouble(c -> c.amounts().staysG()).sum();
     return new Trial(settled, List.copyOf(groups), waste, Spare.ofCups(sitting.job(), cure, batch));
   }
 

@@ -98,7 +98,7 @@ public final class BatchWork {
       before = add(all, Task.Kind.REST, habits.restMinutes() * 60, before);
       all.get(all.size() - 1).byItself();
     }
-    if (!batch.tintedWhole().isEmpty()) {
+    if (!batch.mixing().tintedWhole().isEmpty()) {
       before = add(all, Task.Kind.TINT, tintSeconds(batch.cups().get(0)), before);
     }
     return before;
@@ -121,13 +121,14 @@ public final class BatchWork {
       }
     }
     for (Cup cup : batch.cups()) {
-      int stocks = (int) cup.doses().stream().map(Cup.Dose::stock).filter(Objects::nonNull).count();
+      int stocks =
+          (int) cup.tint().doses().stream().map(Cup.Dose::stock).filter(Objects::nonNull).count();
       if (stocks > 0) {
         // A stock cup is stirred like a cup of colour.
         step(all, ready, cup, Task.Kind.STOCK_CUP, stocks * seconds(hands.tintSecondsCup()));
       }
       double tint = tintSeconds(cup);
-      if (tint > 0 && batch.tintedWhole().isEmpty()) {
+      if (tint > 0 && batch.mixing().tintedWhole().isEmpty()) {
         step(all, ready, cup, Task.Kind.TINT, tint);
       }
     }
@@ -172,7 +173,7 @@ public final class BatchWork {
   }
 
   private double tintSeconds(Cup cup) {
-    Tint tint = cup.tint(job);
+    Tint tint = cup.tintIn(job);
     if (tint.shares().isEmpty()) {
       return 0;
     }
@@ -275,7 +276,10 @@ public final class BatchWork {
   /** The overage is resin that was paid for: if there is time it goes into a filler. */
   private void leftovers(List<TaskDraft> all, String after) {
     double leftMl =
-        batch.cups().stream().mapToDouble(c -> c.pouredG() / c.contentG() * c.contentMl()).sum()
+        batch.cups().stream()
+                .mapToDouble(
+                    c -> c.amounts().pouredG() / c.amounts().contentG() * c.amounts().contentMl())
+                .sum()
             * habits.overagePercent()
             / 100;
     if (leftMl >= WORTH_A_FILLER_ML) {

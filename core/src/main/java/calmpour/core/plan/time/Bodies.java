@@ -51,7 +51,7 @@ public final class Bodies {
   /** A cup from which nothing is ever poured. */
   BodyHistory forgotten(Cup cup) {
     List<Segment> segments = new ArrayList<>(untilFilled(cup));
-    segments.add(inCup(cup, cup.contentG()));
+    segments.add(inCup(cup, cup.amounts().contentG()));
     return new BodyHistory(job.startC(), segments);
   }
 
@@ -63,7 +63,7 @@ public final class Bodies {
     List<Cup.Pour> inOrder = new ArrayList<>(cup.pours());
     inOrder.sort(Comparator.comparingInt(this::end));
     List<Segment> segments = new ArrayList<>(untilFilled(cup));
-    double leftG = cup.contentG();
+    double leftG = cup.amounts().contentG();
     int from = from(cup);
     for (Cup.Pour pour : inOrder.subList(0, Math.max(0, inOrder.size() - 1))) {
       int end = Math.max(from, end(pour));
@@ -79,10 +79,10 @@ public final class Bodies {
   BodyHistory layer(Cup cup, Cup.Pour pour) {
     List<Segment> segments = new ArrayList<>(untilFilled(cup));
     int end = Math.max(from(cup), end(pour));
-    segments.add(inCup(cup, cup.contentG()).lasting((end - from(cup)) / 60.0));
+    segments.add(inCup(cup, cup.amounts().contentG()).lasting((end - from(cup)) / 60.0));
     Job.Line line = job.lines().get(pour.line());
     Job.Level level = line.level(pour.layer());
-    double massG = level.volumeMl() * cup.contentG() / cup.contentMl();
+    double massG = level.volumeMl() * cup.amounts().contentG() / cup.amounts().contentMl();
     BodyShape shape =
         level.coat()
             ? new BodyShape.Spread(level.coatAreaCm2(), level.volumeMl() / level.coatAreaCm2() * 10)
@@ -131,12 +131,14 @@ public final class Bodies {
     if (!batch.split()) {
       return List.of();
     }
-    BodyShape shape = batch.mixingCup().holding(batch.totalG() / job.resin().mixedDensity());
-    return List.of(new Segment((from(cup) - contact) / 60.0, batch.totalG(), shape, room()));
+    BodyShape shape =
+        batch.mixing().cup().holding(batch.measuring().totalG() / job.resin().mixedDensity());
+    return List.of(
+        new Segment((from(cup) - contact) / 60.0, batch.measuring().totalG(), shape, room()));
   }
 
   private Segment inCup(Cup cup, double massG) {
-    double density = cup.contentG() / cup.contentMl();
+    double density = cup.amounts().contentG() / cup.amounts().contentMl();
     Segment clear = new Segment(0, massG, cup.kind().holding(massG / density), room());
     return clear.tinted(TintShift.of(cup.stirred(job)));
   }

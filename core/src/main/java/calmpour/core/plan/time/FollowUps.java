@@ -261,7 +261,7 @@ public final class FollowUps {
         boolean worth =
             !shut
                 && (care == PieceWork.BubbleCare.MUCH
-                    || (care == PieceWork.BubbleCare.USUAL && !cup.doses().isEmpty()));
+                    || (care == PieceWork.BubbleCare.USUAL && !cup.tint().doses().isEmpty()));
         if (worth) {
           duty |= care == PieceWork.BubbleCare.MUCH;
           pieces += seen.add(pour.line() + "." + pour.cavity()) ? 1 : 0;

@@ -36,8 +36,8 @@ public final class HottestBodies {
     BodyHistory mixing =
         Bodies.alone(
             job,
-            batch.mixingCup(),
-            batch.totalG(),
+            batch.mixing().cup(),
+            batch.measuring().totalG(),
             Tint.within(List.of(), List.of(), job.resin().mixedDensity(), List.of()));
     Optional<BatchHeat.Hot> mixed =
         hot(

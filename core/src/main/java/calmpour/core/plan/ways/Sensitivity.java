@@ -123,7 +123,7 @@ public final class Sensitivity {
     Map<String, Double> counts = new HashMap<>();
     for (Batch batch : plan.batches()) {
       for (Cup cup : batch.cups()) {
-        for (Cup.Dose dose : cup.doses()) {
+        for (Cup.Dose dose : cup.tint().doses()) {
           if (dose.colourantId().equals(colourantId)) {
             double count =
                 dose.drops() != null

@@ -1,0 +1,129 @@
+import { QueryClient, useQuery, type UseQueryResult } from "@tanstack/react-query";
+import {
+  type Answer,
+  api,
+  ask,
+  type FieldError,
+  type Habits,
+  type Hands,
+  type Trouble,
+} from "./client";
+
+declare module "@tanstack/react-query" {
+  interface Register {
+    defaultError: Trouble;
+  }
+}
+
+/** A trouble on its way through what only passes on errors. */
+class Refused extends Error implements Trouble {
+  readonly title: string;
+  readonly detail: string;
+  readonly status: number;
+  readonly errors: FieldError[];
+
+  constructor(trouble: Trouble) {
+    super(trouble.title);
+    this.title = trouble.title;
+    this.detail = trouble.detail;
+    this.status = trouble.status;
+    this.errors = trouble.errors;
+  }
+}
+
+/** The value of a call, for a query; its trouble is the query's error. */
+export async function value<T>(call: Parameters<typeof ask<T>>[0]): Promise<T> {
+  const answer: Answer<T> = await ask<T>(call);
+  if (answer.status === "trouble") {
+    throw new Refused(answer.trouble);
+  }
+  return answer.value;
+}
+
+/**
+ * All that was read from the server. A workshop without a network is not offline: the server is on
+ * this machine. What does not come is told at once, with a key to try again.
+ */
+export const queries = new QueryClient({
+  defaultOptions: {
+    queries: { networkMode: "always", retry: false },
+    mutations: { networkMode: "always" },
+  },
+});
+
+/** Whatever changes what is kept; the rest asks and changes nothing. */
+const KEEPS =
+  /^(PUT|DELETE) \/api\/(?!plan\/)|^POST \/api\/(sessions(\/file)?|runs(\/[^/]+\/events)?)$/;
+
+api.use({
+  onResponse({ request, response }) {
+    if (response.ok && KEEPS.test(`${request.method} ${new URL(request.url).pathname}`)) {
+      void queries.invalidateQueries({ queryKey: ["kept"] });
+    }
+  },
+});
+
+/** What is kept, read again as soon as anything was changed on this screen. */
+function useKept<T>(
+  name: readonly string[],
+  call: () => Parameters<typeof ask<T>>[0],
+): UseQueryResult<T> {
+  return useQuery<T>({ queryKey: ["kept", ...name], queryFn: () => value(call()) });
+}
+
+export const useRuns = () => useKept(["runs"], () => api.GET("/api/runs"));
+
+export const useRecord = (id: string) =>
+  useKept(["runs", id, "record"], () =>
+    api.GET("/api/runs/{id}/record", { params: { path: { id } } }),
+  );
+
+export const useToday = () => useKept(["today"], () => api.GET("/api/today"));
+
+export const useSessions = () => useKept(["sessions"], () => api.GET("/api/sessions"));
+
+export const useMoulds = () => useKept(["moulds"], () => api.GET("/api/moulds"));
+
+export const useShelf = () => useKept(["shelf"], () => api.GET("/api/shelf"));
+
+export const useDesigns = () => useKept(["designs"], () => api.GET("/api/designs"));
+
+/** The shelves as a session chooses from them. */
+export const useWorkshop = () => useKept(["workshop"], () => api.GET("/api/workshop"));
+
+/** What never changes while the program runs. */
+function useGiven<T>(
+  name: readonly string[],
+  call: () => Parameters<typeof ask<T>>[0],
+  enabled = true,
+): UseQueryResult<T> {
+  return useQuery<T>({
+    queryKey: ["given", ...name],
+    queryFn: () => value(call()),
+    staleTime: Infinity,
+    gcTime: Infinity,
+    enabled,
+  });
+}
+
+export interface Defaults {
+  habits: Required<Habits>;
+  hands: Required<Hands>;
+}
+
+/** What counts where a session says nothing of its own; every habit is named in it. */
+export const useDefaults = () =>
+  useGiven(["defaults"], () => api.GET("/api/defaults")) as UseQueryResult<Defaults>;
+
+export const useDemoShelf = (wanted: boolean) =>
+  useGiven(["demo"], () => api.GET("/api/demo/workshop"), wanted);
+
+export const useUnitLines = (wanted: boolean) =>
+  useGiven(["units"], () => api.GET("/api/units"), wanted);
+
+export const useExercises = () => useGiven(["exercises"], () => api.GET("/api/practice/exercises"));
+
+export const useExercise = (id: string) =>
+  useGiven(["exercises", id], () =>
+    api.GET("/api/practice/exercises/{id}", { params: { path: { id } } }),
+  );

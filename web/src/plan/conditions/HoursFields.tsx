@@ -1,0 +1,85 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import type { FieldError, Hours, Session } from "../../api/client";
+import { arranged } from "../../session/arranging";
+import { ClockField } from "../../ui/When";
+import { leftOut } from "../../ui/path";
+
+interface Props {
+  session: Session;
+  errors: FieldError[];
+  onChange: (session: Session, field: string | null) => void;
+}
+
+const USUAL: Hours = { fromMinutes: 8 * 60, toMinutes: 22 * 60, otherwise: [] };
+
+function clock(minutes: number): string {
+  // A field for a time of day knows no 24:00.
+  const within = Math.min(minutes, 1_439);
+  return `${String(Math.floor(within / 60)).padStart(2, "0")}:${String(within % 60).padStart(2, "0")}`;
+}
+
+function minutes(text: string, midnight: boolean): number | null {
+  const [hours, rest] = text.split(":").map(Number);
+  if (hours === undefined || rest === undefined || Number.isNaN(hours + rest)) {
+    return null;
+  }
+  const all = hours * 60 + rest;
+  return midnight && (all === 0 || all === 1_439) ? 1_440 : all;
+}
+
+/** From when to when somebody is there, every day; days that differ are set below, among the days. */
+export function HoursFields({ session, errors, onChange }: Props) {
+  const hours = session.arrangement?.hours;
+  const error = errors.find((e) => e.field.startsWith("arrangement.hours"));
+  const set = (next: Hours) => onChange(arranged(session, { hours: next }), "arrangement.hours");
+  return (
+    <Box
+      role="group"
+      aria-label="Hours"
+      sx={{ display: "flex", gap: 1.25, flexWrap: "wrap", alignItems: "flex-start", mt: 2 }}
+    >
+      {hours ? (
+        <>
+          <ClockField
+            label="Somebody is there from"
+            value={clock(hours.fromMinutes)}
+            onChange={(time) => {
+              const from = minutes(time, false);
+              if (from !== null) {
+                set({ ...hours, fromMinutes: from });
+              }
+            }}
+            needed
+            width={190}
+          />
+          <ClockField
+            label="until"
+            value={clock(hours.toMinutes)}
+            onChange={(time) => {
+              const to = minutes(time, true);
+              if (to !== null) {
+                set({ ...hours, toMinutes: to });
+              }
+            }}
+            error={error?.message}
+            needed
+            width={150}
+          />
+          <Button
+            onClick={() => {
+              const arrangement = leftOut(session.arrangement ?? {}, "hours");
+              onChange({ ...session, arrangement }, null);
+            }}
+          >
+            Whenever it takes
+          </Button>
+        </>
+      ) : (
+        <Button variant="outlined" onClick={() => set(USUAL)}>
+          Say when somebody is there
+        </Button>
+      )}
+    </Box>
+  );
+}

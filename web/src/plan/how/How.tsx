@@ -1,0 +1,39 @@
+import ButtonBase from "@mui/material/ButtonBase";
+import { type ReactNode, useState } from "react";
+import { later } from "../../ui/later";
+
+const CameAbout = later(() => import("./CameAbout").then((m) => m.CameAbout));
+
+/** A number that opens how it came about. */
+export function Fig({
+  of,
+  children,
+  what,
+}: {
+  of: string;
+  children: ReactNode;
+  /** What the number is, for those who do not see where it stands. */
+  what: string;
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <ButtonBase
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-label={`${what}: how it came about`}
+        sx={{
+          font: "inherit",
+          color: "inherit",
+          textAlign: "inherit",
+          borderRadius: 0.5,
+          px: 0.25,
+          verticalAlign: "baseline",
+          "&:hover, &:focus-visible": { textDecoration: "underline dotted 2px" },
+        }}
+      >
+        {children}
+      </ButtonBase>
+      {anchor && <CameAbout of={of} what={what} anchor={anchor} onClose={() => setAnchor(null)} />}
+    </>
+  );
+}

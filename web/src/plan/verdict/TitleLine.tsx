@@ -1,0 +1,187 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ButtonBase from "@mui/material/ButtonBase";
+import { type ChangeEvent, useState } from "react";
+import { useNavigate } from "react-router";
+import type { Session, Trouble } from "../../api/client";
+import { Begin } from "../../pour/Begin";
+import type { useSessionEditor } from "../../session/useSessionEditor";
+import { Told, WrongMark } from "../../ui/Told";
+import { useUnits } from "../../units/UnitsProvider";
+import { showWith } from "../../units/units";
+import { heatLine } from "../../words/heat";
+import { Fig } from "../how/How";
+
+interface Props {
+  editing: ReturnType<typeof useSessionEditor>;
+  session: Session;
+  /** The sentence; it opens how the time to spare came about where there is a plan. */
+  how: { wrong: boolean; text: string; opens?: boolean };
+  /** Heat warnings in words; they stand above everything about time. */
+  heat: string[];
+  resin: string;
+  open: boolean;
+  onOpen: () => void;
+  /** As it was planned last; null before the first plan. */
+  planned: Session | null;
+  /** What was tried so far, while a plan takes long; null otherwise. */
+  tried: number | null;
+  onEnough: () => void;
+}
+
+/** The session's name, a sentence that says how the plan stands, and saving. */
+export function TitleLine(props: Props) {
+  const navigate = useNavigate();
+  const { editing, session, how, resin, open, onOpen } = props;
+  const units = useUnits();
+  const heat = heatLine(props.heat);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [saving, setSaving] = useState(false);
+  const { editor } = editing;
+  const history = editor.status === "open" ? editor.history : null;
+  const kept = editor.status === "open" ? editor.kept : null;
+  const save = async (asNew: boolean) => {
+    setSaving(true);
+    const result = await editing.save(asNew, props.planned);
+    setSaving(false);
+    if ("status" in result) {
+      setTrouble(result);
+    } else {
+      setTrouble(null);
+      if (result.id !== kept?.id) {
+        void navigate(`/plan/${result.id}`);
+      }
+    }
+  };
+  const when = new Intl.DateTimeFormat("en-GB", {
+    weekday: "long",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  }).format(new Date(session.startsAt));
+  const damp = session.room.humidityPercent;
+  return (
+    <Box sx={{ px: 1, pt: 0.75, pb: 1 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", columnGap: 2, flexWrap: "wrap" }}>
+        <Box component="h1" sx={{ m: 0, minWidth: 0, flex: { xs: "1 1 100%", sm: "0 1 auto" } }}>
+          <Box
+            component="input"
+            value={session.name}
+            onChange={(e: ChangeEvent<HTMLInputElement>) =>
+              editing.edit({ ...session, name: e.target.value }, "name")
+            }
+            aria-label="Name of the session"
+            maxLength={80}
+            sx={{
+              typography: "h1",
+              color: "inherit",
+              bgcolor: "transparent",
+              border: 0,
+              p: 0,
+              pb: "3px",
+              maxWidth: "100%",
+              minWidth: "8ch",
+              textOverflow: "ellipsis",
+              fieldSizing: "content",
+              "&:hover, &:focus": { boxShadow: "0 2px 0 0 currentColor", outline: "none" },
+            }}
+          />
+        </Box>
+        {heat !== null && (
+          <Box
+            role="alert"
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              gap: 0.75,
+              fontSize: "1.05rem",
+              fontWeight: 700,
+              color: "error.main",
+              flex: "1 1 100%",
+            }}
+          >
+            <WrongMark />
+            {heat}
+          </Box>
+        )}
+        <Box
+          role="status"
+          sx={{
+            display: "flex",
+            alignItems: "center",
+            gap: 0.75,
+            fontSize: "1.05rem",
+            color: how.wrong ? "error.main" : "text.secondary",
+            fontWeight: how.wrong ? 700 : 400,
+          }}
+        >
+          {how.wrong && <WrongMark />}
+          {how.opens ? (
+            <Fig of="plan/spareMinutes" what="Time to spare">
+              {how.text}
+            </Fig>
+          ) : (
+            how.text
+          )}
+        </Box>
+        {props.tried !== null && (
+          <Box aria-live="polite" sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+            Arranging… {props.tried} ways tried
+            <Button onClick={props.onEnough} variant="outlined">
+              Enough, take the best so far
+            </Button>
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, flexWrap: "wrap" }}>
+        <ButtonBase
+          onClick={onOpen}
+          aria-expanded={open}
+          sx={{
+            font: "inherit",
+            textAlign: "left",
+            color: "text.secondary",
+            fontSize: "0.95rem",
+            py: 0.75,
+            mr: "auto",
+            "&:hover": { textDecoration: "underline" },
+          }}
+        >
+          {showWith(units.TEMPERATURE, session.room.temperatureC)}
+          {damp !== undefined && ` · ${damp} %`} · {when} · {resin} · {open ? "close" : "change"}
+        </ButtonBase>
+        <Button onClick={editing.undo} disabled={!history || history.past.length === 0}>
+          Undo
+        </Button>
+        <Button onClick={editing.redo} disabled={!history || history.future.length === 0}>
+          Redo
+        </Button>
+        {kept && (
+          <Button onClick={() => void save(true)} disabled={saving}>
+            Save as another
+          </Button>
+        )}
+        <Begin
+          session={props.planned ?? session}
+          sessionId={kept?.id}
+          heat={props.heat}
+          disabled={props.planned === null}
+        />
+        <Button
+          variant="contained"
+          onClick={() => void save(false)}
+          disabled={saving || (!editing.dirty && kept !== null)}
+        >
+          {saving ? "Saving…" : editing.dirty || !kept ? "Save" : "Saved"}
+        </Button>
+      </Box>
+      {kept?.workshopChanged && (
+        <Box sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
+          The workshop has changed since this was saved; the plan below uses what is there now.
+        </Box>
+      )}
+      {trouble && <Told trouble={trouble} />}
+    </Box>
+  );
+}

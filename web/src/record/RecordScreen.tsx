@@ -1,0 +1,303 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useMemo, useState } from "react";
+import {
+  api,
+  ask,
+  type LookedBack,
+  type LookOver,
+  type PieceOut,
+  type RunEvent,
+  type Trouble,
+} from "../api/client";
+import { useRecord } from "../api/queries";
+import { CupCurves } from "../drawing/CupCurves";
+import { clockNow, clockOf } from "../pour/useRun";
+import { Fetched } from "../ui/Fetched";
+import { Sheet } from "../ui/Sheet";
+import { Told, WrongMark } from "../ui/Told";
+import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { cavityName } from "../words/places";
+import { deviationWords, faultWords, potWords, VERDICTS } from "../words/record";
+import { clockTime, dayAndTime } from "../words/time";
+import { LookOverKeys } from "./LookOverKeys";
+import { PourTable } from "./PourTable";
+
+/** A run looked back on: what went in, what was otherwise, how the pieces came out. */
+export function RecordScreen({ id }: { id: string }) {
+  return (
+    <Fetched query={useRecord(id)} loading="Looking back…">
+      {(looked) => <Record looked={looked} />}
+    </Fetched>
+  );
+}
+
+function Record({ looked }: { looked: LookedBack }) {
+  const units = useUnits();
+  const { id, session, plan, asRun } = looked;
+  const begun = new Date(looked.begunAt);
+  const [piece, setPiece] = useState<PieceOut | null>(null);
+  const [ending, setEnding] = useState(false);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [said, setSaid] = useState("");
+  const at = (seconds: number) => clockTime(begun, seconds, session.zoneId);
+  // A screen may lie open for days: what is told happened when it was told.
+  const clock = useMemo(() => clockOf(looked), [looked]);
+  const tell = async (happened: Omit<RunEvent, "id" | "at" | "codes"> & { codes?: string[] }) => {
+    const event: RunEvent = {
+      codes: [],
+      ...happened,
+      id: crypto.randomUUID(),
+      at: new Date(clockNow(clock)).toISOString(),
+    };
+    const answer = await ask(
+      api.POST("/api/runs/{id}/events", { params: { path: { id } }, body: { events: [event] } }),
+    );
+    setTrouble(answer.status === "trouble" ? answer.trouble : null);
+    if (answer.status === "ok") {
+      setPiece(null);
+      setEnding(false);
+    }
+  };
+  const looks = ({ verdict, faults, text }: LookOver) =>
+    tell({
+      kind: "LOOKED_OVER",
+      of: piece?.piece ?? "",
+      codes: [verdict, ...faults],
+      ...(text === undefined ? {} : { text }),
+    });
+  const print = async (what: "CUPS" | "PIECES") => {
+    const answer = await ask(
+      api.POST("/api/runs/{id}/tags/{what}", { params: { path: { id, what } } }),
+    );
+    setTrouble(answer.status === "trouble" ? answer.trouble : null);
+    if (answer.status === "ok") {
+      setSaid(`${answer.value.tags} tags lie in ${answer.value.lies}.`);
+    }
+  };
+  const name = (p: PieceOut) => cavityName(plan, p.line, p.cavity);
+  const looked1 = asRun.pieces.filter((p) => p.lookedOver).length;
+  const over = looked.finishedAt !== undefined;
+  const shut = [...new Set(asRun.pot.filter((l) => l.what === "IN").map((l) => l.batch))].filter(
+    (batch) => !asRun.pot.some((l) => l.batch === batch && l.what === "OUT"),
+  );
+  const left = asRun.cups.filter((c) => c.leftG >= 0.05);
+  return (
+    <Box sx={{ px: 1, pt: 1.5, display: "grid", gap: 1.5 }}>
+      <Box sx={{ display: "flex", gap: 2, alignItems: "baseline", flexWrap: "wrap" }}>
+        <Box component="h1" sx={{ typography: "h1", m: 0 }}>
+          {session.name}
+        </Box>
+        <Box sx={{ color: "text.secondary" }}>
+          poured {dayAndTime(begun, session.zoneId)}
+          {looked.finishedAt && `, over ${dayAndTime(new Date(looked.finishedAt), session.zoneId)}`}
+        </Box>
+        <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap" }}>
+          <Button variant="outlined" onClick={() => void print("CUPS")} sx={{ minHeight: 48 }}>
+            Tags for the cups
+          </Button>
+          <Button variant="outlined" onClick={() => void print("PIECES")} sx={{ minHeight: 48 }}>
+            Tags for the pieces
+          </Button>
+          {!over && (
+            <>
+              <Button variant="outlined" href={`/pour/${id}`} sx={{ minHeight: 48 }}>
+                To the bench
+              </Button>
+              <Button
+                variant="outlined"
+                color="error"
+                onClick={() => setEnding(true)}
+                sx={{ minHeight: 48 }}
+              >
+                This run is over…
+              </Button>
+            </>
+          )}
+        </Box>
+      </Box>
+      {trouble && <Told trouble={trouble} />}
+      {said && (
+        <Box role="status" sx={{ color: "text.secondary" }}>
+          {said}
+        </Box>
+      )}
+      {ending && (
+        <Box
+          role="alertdialog"
+          aria-label="Is this run over?"
+          sx={{
+            border: 2,
+            borderColor: "text.primary",
+            borderRadius: 2,
+            p: 2,
+            display: "flex",
+            gap: 2,
+            alignItems: "center",
+            flexWrap: "wrap",
+          }}
+        >
+          <span>
+            What is not done will not be: it leaves Today and the calendar. Pieces can still be
+            looked over.
+          </span>
+          <Button
+            variant="contained"
+            onClick={() => void tell({ kind: "FINISHED" })}
+            sx={{ minHeight: 64 }}
+          >
+            It is over
+          </Button>
+          <Button onClick={() => setEnding(false)} sx={{ minHeight: 64 }}>
+            Not yet
+          </Button>
+        </Box>
+      )}
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "repeat(2, minmax(0, 1fr))" },
+          gap: 1.5,
+          alignItems: "start",
+        }}
+      >
+        <Sheet title="The pieces" aside={`${looked1} of ${asRun.pieces.length} looked over`}>
+          <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+            {asRun.pieces.map((p) => (
+              <Box
+                component="li"
+                key={p.piece}
+                sx={{
+                  display: "flex",
+                  alignItems: "center",
+                  gap: 1.5,
+                  py: 0.5,
+                  borderBottom: 1,
+                  borderColor: "divider",
+                }}
+              >
+                <Box sx={{ minWidth: 0 }}>
+                  <b>{name(p)}</b>{" "}
+                  <Box component="span" sx={{ color: "text.secondary" }}>
+                    {p.poured === p.layers
+                      ? p.demoulded
+                        ? "out of its mould"
+                        : "poured"
+                      : `${p.poured} of ${p.layers} layers`}
+                  </Box>
+                  {p.lookedOver && (
+                    <Box>
+                      {VERDICTS[p.lookedOver.verdict]}
+                      {p.lookedOver.faults.length > 0 &&
+                        `: ${p.lookedOver.faults.map(faultWords).join("; ")}`}
+                      {p.lookedOver.text && ` – ${p.lookedOver.text}`}
+                    </Box>
+                  )}
+                </Box>
+                <Button
+                  variant="outlined"
+                  onClick={() => setPiece(p)}
+                  aria-label={`Look over ${name(p)}`}
+                  sx={{ ml: "auto", minHeight: 64, flexShrink: 0 }}
+                >
+                  {p.lookedOver ? "Look again" : "Look over"}
+                </Button>
+              </Box>
+            ))}
+          </Box>
+        </Sheet>
+        <Box sx={{ display: "grid", gap: 1.5 }}>
+          <Sheet title="Otherwise than planned">
+            {asRun.deviations.length === 0 ? (
+              <Box sx={{ color: "text.secondary" }}>Nothing: it went as it was planned.</Box>
+            ) : (
+              <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+                {asRun.deviations.map((d, i) => (
+                  <Box component="li" key={i} sx={{ display: "flex", gap: 1.5, py: 0.25 }}>
+                    <Box sx={{ color: "text.secondary", flexShrink: 0 }}>{at(d.atSeconds)}</Box>
+                    <span>{deviationWords(d, plan, session, units)}</span>
+                  </Box>
+                ))}
+              </Box>
+            )}
+          </Sheet>
+          <Sheet title="What went in">
+            {asRun.batches.length === 0 && (
+              <Box sx={{ color: "text.secondary" }}>Nothing was opened.</Box>
+            )}
+            {asRun.batches.map((b) => (
+              <Box key={b.number} sx={{ py: 0.5 }}>
+                <b>Batch {b.number}</b>, {b.resinName}: {showWith(units.MASS, b.aG)} of A (planned{" "}
+                {showWith(units.MASS, b.plannedAG)}), {showWith(units.MASS, b.bG)} of B (
+                {showWith(units.MASS, b.plannedBG)}); they met at {at(b.contactSeconds)}
+                {b.mixedSeconds !== undefined && `, stirred until ${at(b.mixedSeconds)}`}.
+              </Box>
+            ))}
+            {asRun.batches.length > 0 && (
+              <Box sx={{ color: "text.secondary", py: 0.5 }}>
+                {showWith(units.MASS, asRun.masses.resinG + asRun.masses.colourG)} in all:{" "}
+                {showWith(units.MASS, asRun.masses.pouredG)} into moulds,{" "}
+                {showWith(units.MASS, asRun.masses.leftG + asRun.masses.staysG)} left in cups
+                {left.length > 0 &&
+                  ` (${left.map((c) => `${c.colourName} ${showWith(units.MASS, c.leftG)}`).join(", ")})`}
+                .
+              </Box>
+            )}
+          </Sheet>
+          {asRun.pot.length > 0 && (
+            <Sheet title="Pressure pot">
+              {asRun.pot.map((line, i) => (
+                <Box key={i}>
+                  {at(line.atSeconds)} batch {line.batch}: {potWords(line)}
+                </Box>
+              ))}
+              {shut.map((batch) => (
+                <Button
+                  key={batch}
+                  variant="outlined"
+                  onClick={() => void tell({ kind: "POT", of: `${batch}/OUT` })}
+                  sx={{ minHeight: 56, mt: 1 }}
+                >
+                  Pot of batch {batch}: emptied and opened
+                </Button>
+              ))}
+            </Sheet>
+          )}
+        </Box>
+      </Box>
+      <Sheet title="Cavity by cavity">
+        <PourTable pours={asRun.pours} plan={plan} at={at} />
+      </Sheet>
+      {looked.curves.length > 0 && (
+        <Sheet title="How the cups followed" aside="a mark for each pour">
+          <CupCurves curves={looked.curves} />
+        </Sheet>
+      )}
+      <Box
+        component="aside"
+        aria-label="Cautions"
+        sx={{ display: "flex", gap: 1.5, color: "text.secondary", maxWidth: 980 }}
+      >
+        <WrongMark />
+        <span>
+          Gloves until a piece has fully cured; what is left cures before it goes where local rules
+          say. The product’s safety data sheet comes first.
+        </span>
+      </Box>
+      {piece && (
+        <LookOverKeys
+          key={piece.piece}
+          runId={id}
+          piece={piece}
+          name={name(piece)}
+          pictured={looked.photos.includes(piece.piece)}
+          onLooked={(look) => void looks(look)}
+          onClose={() => {
+            setPiece(null);
+          }}
+        />
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,67 @@
+import type { Change, Plan, RunState } from "../api/client";
+import { pourPlace } from "./record";
+
+/** One line that tells how the run stands beside its plan. */
+export function standWords(state: RunState, plan: Plan): { wrong: boolean; text: string } {
+  const open = state.cups.some((c) => !c.empties);
+  const given = state.giveUp.length;
+  if (given > 0) {
+    return {
+      wrong: true,
+      text: `${given === 1 ? pourName(state.giveUp[0], plan) : `${given} pours`} cannot be in time any more.`,
+    };
+  }
+  const late = Math.round(state.lateSeconds / 60);
+  const spare = state.spareSeconds === undefined ? null : Math.floor(state.spareSeconds / 60);
+  const parts: string[] = [];
+  if (open && late !== 0) {
+    parts.push(`${Math.abs(late)} min ${late > 0 ? "later" : "sooner"} than planned`);
+  }
+  if (state.reordered) {
+    parts.push("the cup that thickens first now comes first");
+  }
+  if (spare !== null) {
+    parts.push(`${spare} min to spare at the tightest pour`);
+  }
+  const text = parts.join("; ");
+  return {
+    wrong: spare !== null && spare < 2,
+    text: text === "" ? "" : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`,
+  };
+}
+
+function pourName(task: string | undefined, plan: Plan): string {
+  return pourPlace((task ?? "").replace(/^pour\//, ""), plan);
+}
+
+function pours(tasks: string[], plan: Plan): string {
+  return tasks.length === 1 ? pourName(tasks[0], plan) : `${tasks.length} pours`;
+}
+
+/** One line that tells what the last thing made of the rest; null where it stayed as it was. */
+export function changeWords(change: Change | undefined, plan: Plan): string | null {
+  if (!change) {
+    return null;
+  }
+  const parts: string[] = [];
+  const later = Math.round(change.laterSeconds / 60);
+  if (later !== 0) {
+    parts.push(`the rest moves ${Math.abs(later)} min ${later > 0 ? "later" : "sooner"}`);
+  }
+  if (change.moved.length > 0) {
+    parts.push(
+      `${pours(change.moved, plan)} ${change.moved.length === 1 ? "changes" : "change"} places`,
+    );
+  }
+  if (change.lost.length > 0) {
+    parts.push(`${pours(change.lost, plan)} ${change.lost.length === 1 ? "is" : "are"} lost`);
+  }
+  if (change.tooLate.length > 0) {
+    parts.push(`${pours(change.tooLate, plan)} cannot be in time any more`);
+  }
+  if (change.saved.length > 0) {
+    parts.push(`${pours(change.saved, plan)} can be in time again`);
+  }
+  const text = parts.join("; ");
+  return text === "" ? null : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+}

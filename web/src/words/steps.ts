@@ -1,0 +1,161 @@
+import type { Batch, Cup, Plan, Pour, RunStep, Session } from "../api/client";
+import { show, showWith, type Units } from "../units/units";
+import { doseFigure, doseWords, stockText } from "./doses";
+import { ordinal } from "./numbers";
+import { TASK_WORDS, taskName } from "./tasks";
+
+/** What a step says: in large, how much, and a line about how. */
+export interface StepWords {
+  title: string;
+  /** The largest figure on the screen; none where nothing is measured. */
+  figure?: string;
+  unit?: string;
+  how: string;
+  /** What the large key says. */
+  done: string;
+}
+
+export function batchOf(plan: Plan, step: RunStep): Batch | undefined {
+  return plan.batches.find((b) => b.number === step.batch);
+}
+
+export function cupOf(plan: Plan, cupId: string | undefined): Cup | undefined {
+  return plan.batches.flatMap((b) => b.cups).find((c) => c.id === cupId);
+}
+
+export function pourOf(cup: Cup | undefined, step: RunStep): Pour | undefined {
+  return cup?.pours.find((p) => `pour/${p.id}` === step.taskId);
+}
+
+function grams(value: number | undefined, units: Units) {
+  return value === undefined ? {} : { figure: show(units.MASS, value), unit: units.MASS.symbol };
+}
+
+function minutesWords(step: RunStep): string {
+  return `${Math.max(1, Math.round((step.endSeconds - step.startSeconds) / 60))}`;
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** A step in the maker's words, as large as the bench wants it. */
+export function stepWords(step: RunStep, plan: Plan, session: Session, units: Units): StepWords {
+  const batch = batchOf(plan, step);
+  const cup = cupOf(plan, step.cupId);
+  const first = batch?.measuring.firstPart ?? "B";
+  const second = first === "A" ? "B" : "A";
+  const several = plan.batches.length > 1 ? `, batch ${step.batch}` : "";
+  switch (step.kind) {
+    case "WEIGH_FIRST":
+      return {
+        title: `${first} into the mixing cup${several}`,
+        ...grams(step.targetG, units),
+        how: `Cup on the scale, tare, pour slowly at the end. ${batch?.mixing.cup.name ?? ""}`,
+        done: "Weighed",
+      };
+    case "WEIGH_SECOND":
+      return {
+        title: `${second} on top of it${several}`,
+        ...grams(step.targetG, units),
+        how: "Tare once more. The clock starts when they meet.",
+        done: "Weighed",
+      };
+    case "STIR":
+      return {
+        title: `Stir${several}`,
+        figure: minutesWords(step),
+        unit: "min",
+        how: "Slowly, folding; scrape sides and bottom while stirring.",
+        done: "Stirred",
+      };
+    case "SECOND_CUP":
+      return {
+        title: "Over into a clean cup",
+        figure: minutesWords(step),
+        unit: "min",
+        how: "A clean stick; leave what clings, do not scrape it out.",
+        done: "Stirred again",
+      };
+    case "SPLIT":
+      return {
+        title: `Split: ${cup?.colour.name ?? ""}`,
+        ...grams(step.targetG, units),
+        how: `Into ${cup?.kind.name ?? "its cup"}; shallow cups stay cool.`,
+        done: "Filled",
+      };
+    case "STOCK_CUP":
+      return {
+        title: `Stock cup for ${cup?.colour.name ?? ""}`,
+        how: (cup?.tint.doses ?? [])
+          .map((d) => stockText(d, units))
+          .filter(Boolean)
+          .join(" · "),
+        done: "Stirred",
+      };
+    case "TINT": {
+      const [one, ...more] = cup?.tint.doses ?? batch?.mixing.tintedWhole ?? [];
+      return {
+        title: `Tint ${cup?.colour.name ?? "the whole batch"}`,
+        ...(one ? doseFigure(one, units) : {}),
+        how: [
+          ...more.map((d) => `${d.colourantName}: ${doseWords(d, units)}`),
+          "Shake it first; stir until no lump is left.",
+        ].join(" · "),
+        done: "Tinted",
+      };
+    }
+    case "POUR": {
+      const pour = pourOf(cup, step);
+      const piece = pour && plan.pieces[pour.line];
+      const which = piece && piece.count > 1 ? `, ${ordinal(pour.cavity)}` : "";
+      return {
+        title: `${cup?.colour.name ?? ""} into ${piece?.mouldName ?? ""}${which}`,
+        ...grams(step.targetG, units),
+        how: pour ? `To the line, ${showWith(units.LENGTH, pour.toMm)} deep. Thin stream.` : "",
+        done: "Poured",
+      };
+    }
+    case "BUBBLE_PASS":
+      return {
+        title: "Bubbles out",
+        how: "Tap, tease with a soft tool. No flame near alcohol or ink.",
+        done: "Done",
+      };
+    case "COVER":
+      return { title: "Cover them against dust", how: "Level, and hands off.", done: "Covered" };
+    case "CLEAN_UP":
+      return {
+        title: "Clean up",
+        how: "Before the cups gel. What is left cures first, then goes where local rules say.",
+        done: "Clean",
+      };
+    case "LOAD_POT":
+      return {
+        title: capital(taskName(asTask(step), plan, session)),
+        how: "Below its rating, lid crosswise, air in slowly. Leave a witness cup outside: it tells what nobody sees in there.",
+        done: "Shut",
+      };
+    default: {
+      const words = taskName(asTask(step), plan, session);
+      return { title: capital(words), how: "", done: "Done" };
+    }
+  }
+}
+
+/** The same step in a few words. */
+export function stepShort(step: RunStep, plan: Plan, session: Session, units: Units): string {
+  const words = stepWords(step, plan, session, units);
+  return words.figure === undefined
+    ? words.title
+    : `${words.title} · ${words.figure} ${words.unit ?? ""}`.trim();
+}
+
+export function waitWords(step: RunStep): string {
+  return step.kind === "REST" ? "Let it rest" : capital(TASK_WORDS[step.kind]);
+}
+
+/** A step as the plan's wording takes it. */
+export function asTask(step: RunStep) {
+  return { ...step, id: step.taskId, spreadSeconds: 0, after: [], pinned: false };
+}
