@@ -2,12 +2,12 @@
 """Volume and profile of meshes of 1 k, 100 k and 1 M triangles: time and peak memory, as a ratio to
 admesh reading the same file in the same run.
 
-Usage, with everything built by ./run and the package admesh installed: python3 bench/meshes.py
+Usage, with everything built by ./test and the package admesh installed: python3 bench/meshes.py
 """
 import math, os, re, resource, struct, subprocess, sys, tempfile, time
 
 ROOT = os.path.dirname(os.path.dirname(os.path.abspath(__file__)))
-CLASSES = [os.path.join(ROOT, p) for p in ("app/target/classes", "core/target/classes")]
+CLASSES = [os.path.join(ROOT, p) for p in ("app/target/test-classes", "app/target/classes", "core/target/classes")]
 LIBRARIES = os.path.join(ROOT, "app/target/bench-lib")
 
 
@@ -57,7 +57,7 @@ def main():
             path = os.path.join(folder, "model.stl")
             count = sphere(path, wanted)
             rounds = "5" if wanted < 1_000_000 else "3"
-            wall, ours_mb, said = peak([java, "-Xmx1500m", "-cp", classpath, os.path.join(ROOT, "bench/MeshBench.java"), path, rounds])
+            wall, ours_mb, said = peak([java, "-Xmx1500m", "-cp", classpath, "calmpour.app.MeshBench", path, rounds])
             inside, volume = (float(x) for x in said.split()[-2:])
             best, mb, text = min(peak(["admesh", path]) for _ in range(3))
             theirs = float(re.search(r"Volume\s*:\s*([0-9.eE+-]+)", text).group(1)) / 1000

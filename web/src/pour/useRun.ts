@@ -186,9 +186,8 @@ export function useRun(id: string) {
     stream.addEventListener("told", (event) => {
       heard = performance.now();
       setCutOff(false);
-      if (Number((event as MessageEvent<string>).data) > newest.current) {
-        void refresh();
-      }
+      // How it stands is in what is told: nothing is asked for again.
+      take(JSON.parse((event as MessageEvent<string>).data) as StandsNow);
     });
     stream.addEventListener("there", () => {
       heard = performance.now();
@@ -205,7 +204,7 @@ export function useRun(id: string) {
       stream.close();
       clearInterval(timer);
     };
-  }, [id, refresh]);
+  }, [id, refresh, take]);
 
   return { view, untold, cutOff, refused, before, tell, refresh, reload: load };
 }

@@ -146,20 +146,24 @@ class RunApiTest {
             new InputStreamReader(
                 URI.create(demo.url("/api/runs/" + id + "/stream")).toURL().openStream(),
                 StandardCharsets.UTF_8))) {
-      assertThat(next(lines)).isEqualTo("0");
+      assertThat(next(lines).get("told").asInt()).isZero();
       String first = run.get("stands").get("state").get("currentId").asString();
-      tell(run, done(first, run.get("begunAt").asString()));
-      assertThat(next(lines)).isEqualTo("1");
+      JsonNode answered = tell(run, done(first, run.get("begunAt").asString())).body();
+      // How it stands now is in what is told: no screen has to ask for it.
+      JsonNode told = next(lines);
+      assertThat(told.get("told").asInt()).isEqualTo(1);
+      assertThat(told.get("state")).isEqualTo(answered.get("state"));
+      assertThat(step(told.get("state"), first).get("status").asString()).isEqualTo("DONE");
     }
   }
 
-  private static String next(BufferedReader lines) throws java.io.IOException {
+  private static JsonNode next(BufferedReader lines) throws java.io.IOException {
     String event = "";
     for (String line = lines.readLine(); line != null; line = lines.readLine()) {
       if (line.startsWith("event:")) {
         event = line.substring(6).strip();
       } else if (line.startsWith("data:") && event.equals("told")) {
-        return line.substring(5).strip();
+        return RunningApp.JSON.readTree(line.substring(5).strip());
       }
     }
     throw new AssertionError("the stream ended");

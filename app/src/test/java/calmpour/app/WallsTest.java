@@ -25,7 +25,7 @@ class WallsTest {
         .whereLayer("api")
         .mayNotBeAccessedByAnyLayer()
         .whereLayer("store")
-        .mayOnlyBeAccessedByLayers("api")
+        .mayOnlyBeAccessedByLayers("api", "work")
         .whereLayer("work")
         .mayOnlyBeAccessedByLayers("api")
         .whereLayer("format")

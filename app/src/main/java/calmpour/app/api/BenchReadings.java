@@ -5,6 +5,7 @@ import calmpour.app.device.RoomSensor;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
+import calmpour.app.work.RunDesk;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
 import calmpour.core.run.RunState;
@@ -20,6 +21,7 @@ import java.util.UUID;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -49,7 +51,7 @@ class BenchReadings {
   private final WorkshopClock clock;
   private final RoomSensor room;
   private final CupThermometer cups;
-  private final Watchers watchers;
+  private final RunDesk desk;
   private final ScheduledExecutorService looks =
       Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "bench-readings");
@@ -63,13 +65,13 @@ class BenchReadings {
       WorkshopClock clock,
       RoomSensor room,
       CupThermometer cups,
-      Watchers watchers) {
+      RunDesk desk) {
     this.runs = runs;
     this.states = states;
     this.clock = clock;
     this.room = room;
     this.cups = cups;
-    this.watchers = watchers;
+    this.desk = desk;
     var unused = looks.scheduleWithFixedDelay(this::look, LOOK_MS, LOOK_MS, TimeUnit.MILLISECONDS);
   }
 
@@ -108,12 +110,12 @@ class BenchReadings {
       }
     }
     if (!told.isEmpty()) {
-      runs.append(kept.id(), told)
-          .ifPresent(after -> watchers.tell(kept.id(), after.events().size()));
+      desk.tell(kept, told);
     }
   }
 
-  private static RunEvent reading(Instant at, RunEvent.Kind kind, String of, double value) {
+  private static RunEvent reading(
+      Instant at, RunEvent.Kind kind, @Nullable String of, double value) {
     double rounded = Math.round(value * 10) / 10.0;
     return new RunEvent(UUID.randomUUID().toString(), at, kind, of, rounded, List.of(), null);
   }

@@ -1,5 +1,7 @@
 package calmpour.app.api;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.app.format.FieldError;
 import calmpour.app.format.JsonTrouble;
 import calmpour.app.format.MeshMessages;
@@ -51,7 +53,8 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ProblemDetail photo(Photos.NoPhotoException unusable) {
-    return fields(List.of(FieldError.of("photo", "not_a_photo", unusable.getMessage(), null)));
+    return fields(
+        List.of(FieldError.of("photo", "not_a_photo", known(unusable.getMessage()), null)));
   }
 
   @ExceptionHandler

@@ -6,25 +6,21 @@ import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.store.WorkshopClock;
 import calmpour.app.work.PlanDesk;
+import calmpour.app.work.RunDesk;
+import calmpour.app.work.StandsNow;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
-import calmpour.core.run.Change;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
-import calmpour.core.run.RunReader;
-import calmpour.core.run.RunState;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -43,32 +39,23 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @RequestMapping("/api/runs")
 public class RunController {
   private final RunStore runs;
-  private final RunReader states;
+  private final RunDesk desk;
   private final PlanDesk plans;
   private final ShelfStore shelf;
   private final OtherSessions others;
   private final WorkshopClock clock;
   private final Watchers watchers;
 
-  /** Runs that are told of at a time; beyond that one change is not said. */
-  private static final int MOST_AT_BENCH = 32;
-
-  /** By run: what the last telling changed is a sentence for the screens, not worth a table. */
-  private final Map<String, Latest> latest = new ConcurrentHashMap<>();
-
-  /** How a run stood when something was told of it last. */
-  private record Latest(int told, RunState state, @Nullable Change change) {}
-
   RunController(
       RunStore runs,
-      RunReader states,
+      RunDesk desk,
       PlanDesk plans,
       ShelfStore shelf,
       OtherSessions others,
       WorkshopClock clock,
       Watchers watchers) {
     this.runs = runs;
-    this.states = states;
+    this.desk = desk;
     this.plans = plans;
     this.shelf = shelf;
     this.others = others;
@@ -117,23 +104,6 @@ public class RunController {
       Plan plan,
       Instant begunAt,
       StandsNow stands) {}
-
-  /**
-   * How a run stands.
-   *
-   * @param told how many events it comes from
-   * @param now by the clock of the server
-   * @param speed how many seconds of that clock are one of the world
-   * @param before steps of this telling that somebody else had told before
-   * @param change what the last telling made of the rest; null where it stayed as it was
-   */
-  public record StandsNow(
-      int told,
-      Instant now,
-      int speed,
-      List<String> before,
-      @Nullable Change change,
-      RunState state) {}
 
   @GetMapping
   List<RunStore.RunLine> all() {
@@ -189,7 +159,7 @@ public class RunController {
 
   @GetMapping("/{id}/state")
   StandsNow state(@PathVariable String id) {
-    return stands(kept(id), List.of());
+    return desk.now(kept(id));
   }
 
   /**
@@ -198,57 +168,13 @@ public class RunController {
    */
   @PostMapping("/{id}/events")
   StandsNow tell(@PathVariable String id, @RequestBody Told told) {
-    KeptRun before = kept(id);
-    Instant now = clock.instant();
-    List<RunEvent> events =
-        told.events().stream().map(e -> e.at(within(before.run(), e.at(), now))).toList();
-    List<String> twice =
-        events.stream()
-            .filter(e -> e.kind() == RunEvent.Kind.DONE && e.of() != null)
-            .filter(e -> before.events().stream().noneMatch(b -> b.id().equals(e.id())))
-            .map(RunEvent::of)
-            .filter(of -> stillDone(before.events(), of))
-            .toList();
-    KeptRun after = runs.append(id, events).orElseThrow();
-    RunState stands = states.state(after.run(), after.events(), now);
-    // What was told before and only not answered changes nothing, and has its sentence still.
-    if (after.events().size() > before.events().size()) {
-      // Beside how it stood when the last thing happened: time that went by changes it too.
-      RunState stood = stood(before);
-      if (latest.size() > MOST_AT_BENCH) {
-        latest.clear();
-      }
-      latest.put(id, new Latest(after.events().size(), stands, Change.between(stood, stands)));
-      watchers.tell(id, after.events().size());
-    }
-    return stands(after, now, twice, stands);
-  }
-
-  private static Instant within(Run run, Instant at, Instant now) {
-    return at.isBefore(run.begunAt()) ? run.begunAt() : at.isAfter(now) ? now : at;
-  }
-
-  private static boolean stillDone(List<RunEvent> events, String task) {
-    boolean done = false;
-    for (RunEvent event : events) {
-      if (event.kind() == RunEvent.Kind.DONE && task.equals(event.of())) {
-        done = true;
-      } else if (event.kind() == RunEvent.Kind.UNDONE) {
-        done &=
-            events.stream()
-                .noneMatch(e ->
-                    e.kind() == RunEvent.Kind.DONE
-                        && e.id().equals(event.of())
-                        && task.equals(e.of()));
-      }
-    }
-    return done;
+    return desk.tell(kept(id), told.events());
   }
 
   /** Tells at once when something happened, wherever that was told. */
   @GetMapping(path = "/{id}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter stream(@PathVariable String id) {
-    return watchers.watch(id, kept(id).events().size());
+    return watchers.watch(id, desk.now(kept(id)));
   }
 
   private KeptRun kept(String id) {
@@ -259,40 +185,6 @@ public class RunController {
   private OpenedRun opened(KeptRun kept) {
     Run run = kept.run();
     return new OpenedRun(
-        kept.id(),
-        kept.sessionId(),
-        run.session(),
-        run.plan(),
-        run.begunAt(),
-        stands(kept, List.of()));
-  }
-
-  private RunState stood(KeptRun before) {
-    Latest known = latest.get(before.id());
-    if (known != null && known.told() == before.events().size()) {
-      return known.state();
-    }
-    Instant then =
-        before.events().stream()
-            .map(RunEvent::at)
-            .max(Comparator.naturalOrder())
-            .orElse(before.run().begunAt());
-    return states.state(before.run(), before.events(), then);
-  }
-
-  private StandsNow stands(KeptRun kept, List<String> before) {
-    Instant now = clock.instant();
-    return stands(kept, now, before, states.state(kept.run(), kept.events(), now));
-  }
-
-  private StandsNow stands(KeptRun kept, Instant now, List<String> before, RunState state) {
-    Latest known = latest.get(kept.id());
-    return new StandsNow(
-        kept.events().size(),
-        now,
-        clock.speed(),
-        before,
-        known == null || known.told() != kept.events().size() ? null : known.change(),
-        state);
+        kept.id(), kept.sessionId(), run.session(), run.plan(), run.begunAt(), desk.now(kept));
   }
 }

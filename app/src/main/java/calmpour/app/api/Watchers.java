@@ -1,5 +1,7 @@
 package calmpour.app.api;
 
+import calmpour.app.work.RunDesk;
+import calmpour.app.work.StandsNow;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -10,12 +12,13 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Screens that look on at a run: each is told how much has happened, and asks for the rest. */
+/** Screens that look on at a run: each is told how it stands as soon as something more happened. */
 @Component
-class Watchers {
+class Watchers implements RunDesk.Screens {
   /** So often a line is sent even if nothing happens, so that a broken connection shows, s. */
   private static final int STILL_THERE_SECONDS = 10;
 
@@ -33,7 +36,7 @@ class Watchers {
             this::stillThere, STILL_THERE_SECONDS, STILL_THERE_SECONDS, TimeUnit.SECONDS);
   }
 
-  SseEmitter watch(String run, int told) {
+  SseEmitter watch(String run, StandsNow stands) {
     SseEmitter screen = new SseEmitter(0L);
     List<SseEmitter> its =
         watching.compute(
@@ -46,7 +49,7 @@ class Watchers {
     screen.onCompletion(() -> gone(run, screen));
     screen.onTimeout(() -> gone(run, screen));
     screen.onError(broken -> gone(run, screen));
-    send(its, screen, told);
+    send(its, screen, stands);
     return screen;
   }
 
@@ -60,15 +63,15 @@ class Watchers {
         });
   }
 
-  /** Tells every screen that looks on how many events there are now. */
-  void tell(String run, int told) {
+  @Override
+  public void told(String run, StandsNow stands) {
     List<SseEmitter> its = watching.getOrDefault(run, List.of());
-    its.forEach(screen -> send(its, screen, told));
+    its.forEach(screen -> send(its, screen, stands));
   }
 
-  private static void send(List<SseEmitter> its, SseEmitter screen, int told) {
+  private static void send(List<SseEmitter> its, SseEmitter screen, StandsNow stands) {
     try {
-      screen.send(SseEmitter.event().name("told").data(told));
+      screen.send(SseEmitter.event().name("told").data(stands, MediaType.APPLICATION_JSON));
     } catch (IOException | IllegalStateException gone) {
       its.remove(screen);
     }

@@ -1,5 +1,7 @@
 package calmpour.app.device;
 
+import static calmpour.core.check.Known.known;
+
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -67,7 +69,7 @@ public final class LineScale implements Scale, AutoCloseable {
             unread.incrementAndGet();
             continue;
           }
-          grams = reading.grams();
+          grams = known(reading.grams());
           stable = reading.stable();
           heardAt = System.nanoTime();
         }

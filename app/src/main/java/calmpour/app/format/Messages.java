@@ -3,6 +3,7 @@ package calmpour.app.format;
 import calmpour.core.check.Problem;
 import java.text.MessageFormat;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is said to the maker about a problem. {0} is the value found, {1} the smallest and {2} the
@@ -98,7 +99,7 @@ enum Messages {
             });
   }
 
-  private static String plain(String actual) {
+  private static String plain(@Nullable String actual) {
     if (actual == null) {
       return "nothing";
     }
@@ -109,7 +110,7 @@ enum Messages {
     }
   }
 
-  private static String number(Double value) {
+  private static String number(@Nullable Double value) {
     if (value == null) {
       return "";
     }

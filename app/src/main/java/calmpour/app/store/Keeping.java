@@ -1,5 +1,7 @@
 package calmpour.app.store;
 
+import static calmpour.core.check.Known.known;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -64,7 +66,7 @@ class Keeping implements FlywayMigrationStrategy {
 
   /** The whole database as one zip beside it; the last three are kept. */
   private void copy(DataSource source) {
-    Path folder = data.toAbsolutePath().getParent();
+    Path folder = known(data.toAbsolutePath().getParent());
     String name = data.getFileName() + "-before-";
     Path copy = folder.resolve(name + STAMP.format(Instant.now()) + ".zip");
     try (Connection connection = source.getConnection();

@@ -15,6 +15,8 @@ import org.springframework.stereotype.Component;
 /** What the kept sessions need of hands, moulds and tools; read again when one is saved anew. */
 @Component
 public class OtherSessions {
+  private static final List<Booking> NONE = List.of();
+
   private final DSLContext db;
   private final SessionStore sessions;
   private final Map<String, Known> known = new HashMap<>();
@@ -56,9 +58,8 @@ public class OtherSessions {
       bookings =
           sessions
               .find(id)
-              .filter(s -> s.plan() != null)
-              .map(s -> Bookings.of(s.session(), s.plan()))
-              .orElse(List.of());
+              .map(s -> s.plan() == null ? NONE : Bookings.of(s.session(), s.plan()))
+              .orElse(NONE);
     } catch (UnreadableDocumentException damaged) {
       bookings = List.of();
     }

@@ -1,5 +1,7 @@
 package calmpour.core.audit;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -30,7 +32,7 @@ final class CupLimits implements Rule {
     for (Batch batch : facts.plan().batches()) {
       JobInResin job = facts.job(batch);
       if (!batch.mixing().tintedWhole().isEmpty()) {
-        Tint tint = job.tints().get(batch.cups().get(0).colour().id());
+        Tint tint = known(job.tints().get(batch.cups().get(0).colour().id()));
         double resinG = batch.measuring().totalG() - batch.mixing().firstCupStaysG();
         doses(tint, batch.mixing().tintedWhole(), resinG, "batch/" + batch.number(), told);
       }
@@ -107,7 +109,8 @@ final class CupLimits implements Rule {
   private static void room(JobInResin job, Cup cup, Findings told) {
     String place = "cup/" + cup.id();
     double capacity = cup.kind().capacityMl();
-    double contentMl = cup.amounts().contentG() / job.tints().get(cup.colour().id()).mixDensity();
+    double contentMl =
+        cup.amounts().contentG() / known(job.tints().get(cup.colour().id())).mixDensity();
     // Slow deep resins are ruled by their label.
     double heat =
         job.resin().kind() == ResinKind.DEEP

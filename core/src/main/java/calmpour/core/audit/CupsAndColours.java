@@ -1,5 +1,7 @@
 package calmpour.core.audit;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.CupKind;
 import calmpour.core.habit.Tinting;
 import calmpour.core.plan.Facts;
@@ -30,7 +32,8 @@ final class CupsAndColours implements Rule {
         }
         if (!cup.pours().isEmpty() && seen.add(batch.resinId() + "/" + cup.colour().id())) {
           JobInResin job = facts.job(batch);
-          colour(job, "colour/" + cup.colour().id(), job.tints().get(cup.colour().id()), told);
+          colour(
+              job, "colour/" + cup.colour().id(), known(job.tints().get(cup.colour().id())), told);
         }
       }
     }

@@ -1,5 +1,7 @@
 package calmpour.core.audit;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.habit.Care;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
@@ -49,7 +51,7 @@ final class NoFlameNearAlcohol implements Rule {
       for (Cup cup : batch.cups()) {
         boolean its =
             task.cupId() == null ? task.batch() == batch.number() : cup.id().equals(task.cupId());
-        if (its && facts.job(batch).tints().get(cup.colour().id()).solventPercent() > 0) {
+        if (its && known(facts.job(batch).tints().get(cup.colour().id())).solventPercent() > 0) {
           return true;
         }
       }

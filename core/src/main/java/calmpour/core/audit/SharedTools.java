@@ -1,5 +1,7 @@
 package calmpour.core.audit;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
@@ -67,7 +69,7 @@ final class SharedTools implements Rule {
   private static Optional<Integer> other(Facts facts, Task task) {
     List<Integer> until = new ArrayList<>();
     for (Task other : facts.plan().tasks()) {
-      boolean same = task.toolId().equals(other.toolId()) && !other.id().equals(task.id());
+      boolean same = known(task.toolId()).equals(other.toolId()) && !other.id().equals(task.id());
       boolean before =
           other.startSeconds() < task.startSeconds()
               || (other.startSeconds() == task.startSeconds()

@@ -1,5 +1,7 @@
 package calmpour.core.audit;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
@@ -63,7 +65,7 @@ final class Waits implements Rule {
   /** Whether something really ends there; looks and nudges are due then, and a little later. */
   private static boolean shuts(Lag lag) {
     return switch (lag.why()) {
-      case JOIN, EMBED, BEFORE_GEL -> lag.atMostSeconds() > lag.atLeastSeconds();
+      case JOIN, EMBED, BEFORE_GEL -> known(lag.atMostSeconds()) > lag.atLeastSeconds();
       default -> false;
     };
   }

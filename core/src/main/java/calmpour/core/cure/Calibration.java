@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.Calibrated.Refusal;
 import calmpour.core.cure.Calibrated.Why;
 import calmpour.core.derive.Known;
@@ -79,7 +81,7 @@ public final class Calibration {
     if (potLives.size() == 1) {
       // The one that was told, wherever it stands; never one that is only assumed.
       ClockFact alone = potLives.get(0);
-      Chemistry met = inTime(chemistry, alone.value(), alone.body(), new ArrayList<>());
+      Chemistry met = inTime(chemistry, alone.value(), known(alone.body()), new ArrayList<>());
       if (met != null) {
         estimate = estimate.at(estimate.mean()[0] + met.lnA() - chemistry.lnA());
         chemistry = estimate.chemistry();
@@ -110,7 +112,7 @@ public final class Calibration {
       return false;
     }
     double last = Math.min(CureEngine.MOST_MINUTES, fact.value() * AHEAD);
-    QuickRun.Moments run = QuickRun.of(usual, null, fact.body(), last, QuickRun.Until.GEL);
+    QuickRun.Moments run = QuickRun.of(usual, null, known(fact.body()), last, QuickRun.Until.GEL);
     double gels = run.gels() == null ? last : run.gels();
     if (gels < fact.value()) {
       return false;
@@ -235,7 +237,10 @@ public final class Calibration {
       double late = row.said().to() == null ? row.value() : row.said().to() * 60;
       double warmer =
           QuickRun.through(
-                  estimate.chemistry(), row.body(), Math.min(CureEngine.MOST_MINUTES, late), 1)
+                  estimate.chemistry(),
+                  known(row.body()),
+                  Math.min(CureEngine.MOST_MINUTES, late),
+                  1)
               .offRoomK();
       if (warmer > CureEngine.AT_ROOM_K) {
         refusals.add(new Refusal(Why.WARM_AT_DEMOULD, warmer, CureEngine.AT_ROOM_K, "K"));

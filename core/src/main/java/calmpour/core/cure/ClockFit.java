@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.ClockFact.Side;
 import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
@@ -139,7 +141,7 @@ final class ClockFit {
                   QuickRun.of(
                       ClockPrior.chemistry(kind, at),
                       null,
-                      potLife.body(),
+                      known(potLife.body()),
                       CureEngine.MOST_MINUTES,
                       QuickRun.Until.THICK);
               return Math.log(orNever(run.workingTimeEnds()) / potLife.value());
@@ -160,13 +162,14 @@ final class ClockFit {
     return switch (fact.kind()) {
       case FRESH -> unknowns[ClockPrior.THICKNESS];
       case POT_LIFE, LARGEST_BATCH ->
-          log(chemistry, body, QuickRun.Until.THICK, QuickRun.Moments::workingTimeEnds);
-      case THICK -> log(chemistry, body, QuickRun.Until.GEL, QuickRun.Moments::tooThick);
+          log(chemistry, known(body), QuickRun.Until.THICK, QuickRun.Moments::workingTimeEnds);
+      case THICK -> log(chemistry, known(body), QuickRun.Until.GEL, QuickRun.Moments::tooThick);
       case GEL, TACK_FREE, RECOAT ->
-          log(chemistry, body, QuickRun.Until.GEL, QuickRun.Moments::gels);
-      case DEMOULD, FULL_CURE -> hard(kind, body, unknowns);
+          log(chemistry, known(body), QuickRun.Until.GEL, QuickRun.Moments::gels);
+      case DEMOULD, FULL_CURE -> hard(kind, known(body), unknowns);
       case DEEPEST, PEAK ->
-          QuickRun.of(chemistry, null, body, CureEngine.MOST_MINUTES, QuickRun.Until.ALL).peakC();
+          QuickRun.of(chemistry, null, known(body), CureEngine.MOST_MINUTES, QuickRun.Until.ALL)
+              .peakC();
     };
   }
 

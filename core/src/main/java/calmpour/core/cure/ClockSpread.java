@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureStates.Moment;
 import calmpour.core.derive.Known;
 import calmpour.core.work.Memory;
@@ -151,7 +153,7 @@ final class ClockSpread {
 
   /** Standard deviation of the logarithm of a cup's working time, but for the room. */
   double ofWorkingTime(BodyHistory cup) {
-    double[] off = off(slopes(cup).of.get(State.WORKING), cup);
+    double[] off = off(known(slopes(cup).of.get(State.WORKING)), cup);
     double square = 0;
     for (int i = 0; i < ROOM; i++) {
       square += off[i] * off[i];
@@ -165,7 +167,7 @@ final class ClockSpread {
       return new Moment(ahead, ahead, ahead);
     }
     double latest = moment.latestMinutes() == null ? ahead : moment.latestMinutes();
-    return new Moment(moment.minutes(), moment.earliestMinutes(), Math.max(usual, latest));
+    return new Moment(moment.minutes(), moment.earliestMinutes(), Math.max(known(usual), latest));
   }
 
   private static @Nullable Moment orNever(@Nullable Double usual, Around around, State state) {
@@ -201,8 +203,8 @@ final class ClockSpread {
     Slopes slopes = slopes(body);
     State most = cup || !slopes.of.containsKey(State.DEMOULD) ? State.WORKING : State.DEMOULD;
     State next = cup ? State.PEAK : State.GEL;
-    double[] first = off(slopes.of.get(most), body);
-    double[] second = off(slopes.of.get(next), body);
+    double[] first = off(known(slopes.of.get(most)), body);
+    double[] second = off(known(slopes.of.get(next)), body);
     List<double[]> directions = new ArrayList<>();
     directions.add(unit(first));
     double along = dot(second, directions.get(0));

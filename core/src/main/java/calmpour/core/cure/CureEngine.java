@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureRun.CurvePoint;
 import java.util.ArrayList;
 import java.util.List;
@@ -239,9 +241,13 @@ public final class CureEngine {
       return fullCure != null && demould != null && bondEnds != null;
     }
 
+    private Body body() {
+      return known(body);
+    }
+
     private void note(double minutes, double[] state) {
-      warmestNow = body.warmest(state);
-      behindNow = body.behind(state);
+      warmestNow = body().warmest(state);
+      behindNow = body().behind(state);
       if (!Double.isFinite(behindNow) || !Double.isFinite(warmestNow)) {
         throw new IllegalStateException(
             "bug: conversion or temperature is no number after " + minutes + " min");
@@ -250,12 +256,12 @@ public final class CureEngine {
           new CurvePoint(
               minutes,
               behindNow,
-              body.cured(state),
+              body().cured(state),
               warmestNow,
-              body.face(state),
-              body.viscosity(state),
-              body.flow(state)));
-      heatUsed = Math.max(heatUsed, body.drive(state));
+              body().face(state),
+              body().viscosity(state),
+              body().flow(state)));
+      heatUsed = Math.max(heatUsed, body().drive(state));
       if (warmestNow > peakC) {
         peakC = warmestNow;
         peakAt = minutes;
@@ -290,13 +296,13 @@ public final class CureEngine {
         return;
       }
       if (gels == null) {
-        gels = first(step, y -> body.behind(y) - chemistry.gel());
+        gels = first(step, y -> body().behind(y) - chemistry.gel());
       }
       if (until == Until.GEL) {
         return;
       }
       if (tooThick == null) {
-        tooThick = first(step, y -> Math.log(body.viscosity(y) / THICK_PA_S));
+        tooThick = first(step, y -> Math.log(body().viscosity(y) / THICK_PA_S));
       }
       if (tooThick != null && gels != null) {
         // Where both come at once the search may find them in the wrong order, by a rounding.
@@ -310,11 +316,11 @@ public final class CureEngine {
       ODEStateAndDerivative end = step.getCurrentState();
       double[] before = step.getPreviousState().getPrimaryState();
       double[] after = end.getPrimaryState();
-      double cured = body.behind(after) - body.behind(before);
-      boolean warms = Math.abs(body.warmest(after) - body.warmest(before)) > SHOWS_K;
+      double cured = body().behind(after) - body().behind(before);
+      boolean warms = Math.abs(body().warmest(after) - body().warmest(before)) > SHOWS_K;
       // A row of cells takes short steps anyway, and every look inside a step costs.
       int parts =
-          body.cells() > 1
+          body().cells() > 1
               ? 1
               : cured > SHOWS_CONVERSION * 4 ? 6 : warms || cured > SHOWS_CONVERSION ? 2 : 1;
       for (int i = 1; i < parts; i++) {
@@ -326,7 +332,7 @@ public final class CureEngine {
 
     private void later(ODEStateInterpolator step, Targets wanted) {
       if (bondEnds == null) {
-        bondEnds = first(step, y -> body.behind(y) - wanted.bond().value());
+        bondEnds = first(step, y -> body().behind(y) - wanted.bond().value());
       }
       if (demould == null) {
         demould = first(step, y -> curedAndCool(y, wanted, wanted.demould().value()));
@@ -341,13 +347,13 @@ public final class CureEngine {
 
     /** Negative until all in all it is cured so far, and nearly as cool as its room. */
     private double curedAndCool(double[] y, Targets wanted, double conversion) {
-      return Math.min(body.cured(y) - conversion, wanted.withinK() - body.offRoom(y));
+      return Math.min(body().cured(y) - conversion, wanted.withinK() - body().offRoom(y));
     }
 
     /** Negative while it can be poured. */
     private double pourable(double[] y) {
-      double thick = Math.log(body.viscosity(y) / POURABLE_PA_S);
-      return Math.max(thick, body.warmest(y) - TOO_WARM_C);
+      double thick = Math.log(body().viscosity(y) / POURABLE_PA_S);
+      return Math.max(thick, body().warmest(y) - TOO_WARM_C);
     }
 
     private @Nullable Double first(ODEStateInterpolator step, ToDoubleFunction<double[]> of) {

@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinKind;
@@ -111,7 +113,7 @@ public final class EngineModel implements CureModel {
         asked -> {
           Calibrations label = calibrations(resin);
           return label.met()
-              ? new CureEngine(label.usual.chemistry()).thickens(body, ahead(resin, body))
+              ? new CureEngine(known(label.usual.chemistry())).thickens(body, ahead(resin, body))
               : otherwise.thickens(resin, body);
         });
   }
@@ -125,7 +127,8 @@ public final class EngineModel implements CureModel {
   public Optional<CureRun> curve(ResinSystem resin, BodyHistory body) {
     Calibrations label = calibrations(resin);
     return label.met()
-        ? Optional.of(engine(label, label.usual.chemistry(), body).run(body, ahead(resin, body)))
+        ? Optional.of(
+            engine(label, known(label.usual.chemistry()), body).run(body, ahead(resin, body)))
         : Optional.empty();
   }
 
@@ -136,7 +139,8 @@ public final class EngineModel implements CureModel {
       return Optional.empty();
     }
     double within = Math.clamp(minutes, LEAST_MINUTES, CureEngine.MOST_MINUTES);
-    return Optional.of(new CureEngine(label.usual.chemistry()).runThrough(body, within).peakC());
+    return Optional.of(
+        new CureEngine(known(label.usual.chemistry())).runThrough(body, within).peakC());
   }
 
   @Override
@@ -147,7 +151,7 @@ public final class EngineModel implements CureModel {
             calibrations(resin).met()
                 ? WorkingTimes.of(
                     (roomOffC, factor) -> pourable(resin, cup.warmer(roomOffC), factor),
-                    calibrations(resin).spread().ofWorkingTime(cup))
+                    known(calibrations(resin).spread()).ofWorkingTime(cup))
                 : otherwise.workingTimes(resin, cup));
   }
 
@@ -156,7 +160,12 @@ public final class EngineModel implements CureModel {
     double ahead = ahead(resin, cup);
     Chemistry usual = calibrations(resin).usual.chemistry();
     Double ends =
-        QuickRun.of(chemistry(resin, factor).orElse(usual), null, cup, ahead, QuickRun.Until.THICK)
+        QuickRun.of(
+                known(chemistry(resin, factor).orElse(usual)),
+                null,
+                cup,
+                ahead,
+                QuickRun.Until.THICK)
             .workingTimeEnds();
     return ends == null ? ahead : ends;
   }
@@ -166,7 +175,7 @@ public final class EngineModel implements CureModel {
     Chemistry usual = calibrations(resin).usual.chemistry();
     return quicker.of(
         new ResinFactor(resin, factor),
-        k -> Optional.ofNullable(Calibration.ofPotLife(resin, usual, potLife)));
+        k -> Optional.ofNullable(Calibration.ofPotLife(resin, known(usual), potLife)));
   }
 
   private CureStates follow(ResinSystem resin, BodyHistory body) {
@@ -181,7 +190,7 @@ public final class EngineModel implements CureModel {
   private CureStates thought(ResinSystem resin, ClockSpread spread, BodyHistory body) {
     Calibrations label = calibrations(resin);
     double ahead = ahead(resin, body);
-    CureRun usual = engine(label, label.usual.chemistry(), body).run(body, ahead);
+    CureRun usual = engine(label, known(label.usual.chemistry()), body).run(body, ahead);
     return spread.states(body, usual, ahead);
   }
 
@@ -234,7 +243,7 @@ public final class EngineModel implements CureModel {
           Chemistry chemistry = label.usual.chemistry();
           double byRate =
               Math.exp(
-                  chemistry.activationKJ()
+                  known(chemistry).activationKJ()
                       * 1_000
                       / Chemistry.GAS
                       * (1 / (meant + Chemistry.KELVIN) - 1 / (temperatureC + Chemistry.KELVIN)));
@@ -250,7 +259,7 @@ public final class EngineModel implements CureModel {
   private static @Nullable Double demoulds(
       ResinSystem resin, Calibrations label, double depthMm, double atC) {
     BodyHistory piece = Calibration.piece(resin.kind(), depthMm, atC);
-    return engine(label, label.usual.chemistry(), piece)
+    return engine(label, known(label.usual.chemistry()), piece)
         .run(piece, CureEngine.MOST_MINUTES)
         .demould();
   }

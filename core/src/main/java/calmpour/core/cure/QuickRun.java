@@ -1,5 +1,7 @@
 package calmpour.core.cure;
 
+import static calmpour.core.check.Known.known;
+
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -249,7 +251,7 @@ final class QuickRun {
   }
 
   private double curedAndCool(Body body, double[] y, double wanted) {
-    return Math.min(body.cured(y) - wanted, targets.withinK() - body.offRoom(y));
+    return Math.min(body.cured(y) - wanted, known(targets).withinK() - body.offRoom(y));
   }
 
   private static double pourable(Body body, double[] y) {

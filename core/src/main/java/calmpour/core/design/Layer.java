@@ -55,7 +55,14 @@ public record Layer(
 
   /** A layer of one colour in the session's resin, with nothing put into it. */
   public Layer(String colourId, @Nullable Fill fill, @Nullable Join join) {
-    this(colourId, fill, join, null, List.of(), null, List.of());
+    this(
+        colourId,
+        fill,
+        join == null ? Join.TOGETHER : join,
+        null,
+        List.of(),
+        Meeting.FROM_SIDES,
+        List.of());
   }
 
   public Layer {

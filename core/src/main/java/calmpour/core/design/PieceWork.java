@@ -55,7 +55,15 @@ public record PieceWork(
       List<FinishStep> finishing,
       @Nullable BubbleCare bubbles,
       @Nullable Curing curing) {
-    this(front, base, surface, topCoat, finishing, bubbles, curing, null);
+    this(
+        front,
+        base,
+        surface,
+        topCoat,
+        finishing,
+        bubbles == null ? BubbleCare.USUAL : bubbles,
+        curing == null ? Curing.BENCH : curing,
+        null);
   }
 
   /** Where a piece cures. */

@@ -1,5 +1,7 @@
 package calmpour.core.embed;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
@@ -45,12 +47,13 @@ public record Embed(
     int given = (massG == null ? 0 : 1) + (volumeMl == null ? 0 : 1) + (density == null ? 0 : 1);
     check.that(given >= 2, Problem.of("volumeMl", Problem.Code.TWO_OF_THREE, null)).orThrow();
     if (given == 3) {
-      double told = massG / volumeMl;
+      double told = known(massG) / known(volumeMl);
+      double is = known(density);
       check.that(
-          Math.abs(told / density - 1) <= 0.05,
-          Problem.outside("density", Problem.Code.DISAGREES, density, new Range(told, told)));
+          Math.abs(told / is - 1) <= 0.05,
+          Problem.outside("density", Problem.Code.DISAGREES, is, new Range(told, told)));
     } else if (density == null) {
-      double worked = massG / volumeMl;
+      double worked = known(massG) / known(volumeMl);
       check.that(
           DENSITY.contains(worked),
           Problem.outside("massG", Problem.Code.NO_SUCH_DENSITY, worked, DENSITY));
@@ -60,12 +63,12 @@ public record Embed(
 
   /** Volume that one displaces, mL. */
   public double displacesMl() {
-    return volumeMl != null ? volumeMl : massG / density;
+    return volumeMl != null ? volumeMl : known(massG) / known(density);
   }
 
   /** g/mL. */
   public double knownDensity() {
-    return density != null ? density : massG / volumeMl;
+    return density != null ? density : known(massG) / known(volumeMl);
   }
 
   /** What becomes of it when it is let go in a mix. */

@@ -1,5 +1,7 @@
 package calmpour.core.mould;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Check;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
@@ -90,7 +92,7 @@ public record Measured(
       section = shape.section();
     } else {
       assumed = depthMm == null;
-      double depth = assumed ? Math.cbrt(one) * 10 : depthMm;
+      double depth = assumed ? Math.cbrt(one) * 10 : known(depthMm);
       profile =
           by.method() == Measurement.Method.PARTIAL_POUR
               ? logged(by.levels(), one, depth)
@@ -124,13 +126,13 @@ public record Measured(
       case WATER_IN_MOULD, WATER_TIPPED_ON_SCALE -> {
         double empty = by.emptyG() == null ? 0 : by.emptyG();
         double celsius = by.waterC() == null ? USUAL_WATER_C : by.waterC();
-        yield (by.filledG() - empty) / WaterDensity.gPerMl(celsius);
+        yield (known(by.filledG()) - empty) / WaterDensity.gPerMl(celsius);
       }
-      case WATER_TIPPED_IN_CUP -> by.readMl();
+      case WATER_TIPPED_IN_CUP -> known(by.readMl());
       case SOLID -> StackedSolids.of(by.parts()).volumeMl();
       case PARTIAL_POUR -> atRim(by, depthMm);
-      case MESH -> by.mesh().profile().volumeMl();
-      case TOLD -> by.toldMl();
+      case MESH -> known(by.mesh()).profile().volumeMl();
+      case TOLD -> known(by.toldMl());
     };
   }
 

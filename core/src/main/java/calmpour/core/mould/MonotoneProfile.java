@@ -1,6 +1,7 @@
 package calmpour.core.mould;
 
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A profile through measured or sliced levels: a cubic between each two, kept from turning back by
@@ -16,7 +17,7 @@ final class MonotoneProfile extends ProfileBase {
    * @param volumesMl rising, from 0
    * @param areasMm2 area at each depth where it is known; null to reckon it from the neighbours
    */
-  MonotoneProfile(double[] depthsMm, double[] volumesMl, double[] areasMm2) {
+  MonotoneProfile(double[] depthsMm, double[] volumesMl, double @Nullable [] areasMm2) {
     depths = depthsMm.clone();
     volumes = volumesMl.clone();
     slopes = areasMm2 == null ? estimated() : Arrays.stream(areasMm2).map(a -> a / 1_000).toArray();

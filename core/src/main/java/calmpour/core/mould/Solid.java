@@ -1,5 +1,7 @@
 package calmpour.core.mould;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
@@ -65,24 +67,25 @@ public record Solid(
         .within("draftDegrees", draftDegrees, DRAFT_DEGREES)
         .orThrow();
     if (kind == SolidKind.TORUS_RING) {
+      double tube = known(tubeMm);
+      double half = known(widthMm) / 2;
+      double deep = known(depthMm);
       check
           .that(
-              tubeMm <= widthMm / 2,
-              Problem.outside(
-                  "tubeMm", Problem.Code.OUT_OF_RANGE, tubeMm, new Range(0.5, widthMm / 2)))
+              tube <= half,
+              Problem.outside("tubeMm", Problem.Code.OUT_OF_RANGE, tube, new Range(0.5, half)))
           .that(
-              depthMm <= tubeMm,
-              Problem.outside(
-                  "depthMm", Problem.Code.OUT_OF_RANGE, depthMm, new Range(0.2, tubeMm)));
+              deep <= tube,
+              Problem.outside("depthMm", Problem.Code.OUT_OF_RANGE, deep, new Range(0.2, tube)));
     }
     if (kind.drafted() && draftDegrees != null) {
       double shorter =
           switch (kind) {
-            case BOX -> Math.min(lengthMm, widthMm);
-            case REGULAR_PRISM -> lengthMm / Math.tan(Math.PI / sides);
-            default -> widthMm;
+            case BOX -> Math.min(known(lengthMm), known(widthMm));
+            case REGULAR_PRISM -> known(lengthMm) / Math.tan(Math.PI / known(sides));
+            default -> known(widthMm);
           };
-      double lost = 2 * depthMm * Math.tan(Math.toRadians(draftDegrees));
+      double lost = 2 * known(depthMm) * Math.tan(Math.toRadians(draftDegrees));
       check.that(
           lost <= shorter,
           Problem.of("draftDegrees", Problem.Code.DRAFT_TOO_STEEP, Double.toString(draftDegrees)));
@@ -93,8 +96,8 @@ public record Solid(
   /** Floor to rim, mm. */
   public double heightMm() {
     return switch (kind) {
-      case HEMISPHERE, HALF_CYLINDER -> widthMm / 2;
-      default -> depthMm;
+      case HEMISPHERE, HALF_CYLINDER -> known(widthMm) / 2;
+      default -> known(depthMm);
     };
   }
 
@@ -118,17 +121,17 @@ public record Solid(
     double lean = draftDegrees == null ? 0 : 2 * Math.tan(Math.toRadians(draftDegrees));
     return switch (kind) {
       case BOX ->
-          new Slice.Sloping(h, 1, lengthMm - h * lean, lengthMm, widthMm - h * lean, widthMm, 1);
-      case CYLINDER -> round(h, widthMm - h * lean, widthMm);
-      case CONE_FRUSTUM -> round(h, floorWidthMm, widthMm);
+          new Slice.Sloping(h, 1, length() - h * lean, length(), width() - h * lean, width(), 1);
+      case CYLINDER -> round(h, width() - h * lean, width());
+      case CONE_FRUSTUM -> round(h, floorWidth(), width());
       case PYRAMID_FRUSTUM ->
-          new Slice.Sloping(h, 1, floorLengthMm, lengthMm, floorWidthMm, widthMm, 1);
+          new Slice.Sloping(h, 1, floorLength(), length(), floorWidth(), width(), 1);
       case HEMISPHERE -> new Slice.Cap(h, h);
       // The sphere through the rim: R = (a² + h²) / 2h.
-      case SPHERICAL_CAP -> new Slice.Cap((widthMm * widthMm / 4 + h * h) / (2 * h), h);
+      case SPHERICAL_CAP -> new Slice.Cap((width() * width() / 4 + h * h) / (2 * h), h);
       case REGULAR_PRISM -> prism(h, lean);
-      case HALF_CYLINDER -> new Slice.Trough(widthMm / 2, lengthMm);
-      case TORUS_RING -> new Slice.Ring((widthMm - tubeMm) / 2, tubeMm / 2, h);
+      case HALF_CYLINDER -> new Slice.Trough(width() / 2, length());
+      case TORUS_RING -> new Slice.Ring((width() - tube()) / 2, tube() / 2, h);
     };
   }
 
@@ -137,10 +140,34 @@ public record Solid(
   }
 
   private Slice prism(double h, double lean) {
-    double angle = Math.PI / sides;
-    double floor = Math.max(0, lengthMm - h * lean * Math.tan(angle));
-    double across = sides % 2 == 0 ? 1 / Math.sin(angle) : 1 / (2 * Math.sin(angle / 2));
-    double area = sides / (4 * Math.tan(angle));
-    return new Slice.Sloping(h, area, floor, lengthMm, floor, lengthMm, across);
+    double angle = Math.PI / corners();
+    double floor = Math.max(0, length() - h * lean * Math.tan(angle));
+    double across = corners() % 2 == 0 ? 1 / Math.sin(angle) : 1 / (2 * Math.sin(angle / 2));
+    double area = corners() / (4 * Math.tan(angle));
+    return new Slice.Sloping(h, area, floor, length(), floor, length(), across);
+  }
+
+  private double length() {
+    return known(lengthMm);
+  }
+
+  private double width() {
+    return known(widthMm);
+  }
+
+  private double floorLength() {
+    return known(floorLengthMm);
+  }
+
+  private double floorWidth() {
+    return known(floorWidthMm);
+  }
+
+  private double tube() {
+    return known(tubeMm);
+  }
+
+  private int corners() {
+    return known(sides);
   }
 }

@@ -1,5 +1,7 @@
 package calmpour.core.plan;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
 import calmpour.core.derive.Recorder;
@@ -73,7 +75,8 @@ final class BatchAssembly {
     pours.sort(Comparator.comparingInt(Cup.Pour::startSeconds));
     Cup amounts = Amounts.cup(batch, cup, pours, strength(cup), looks.of(cup));
     int contact = laid.times().contact(batch.number());
-    BatchStates.CupStates follows = laid.states().get(batch.number()).cups().get(cup.id());
+    BatchStates.CupStates follows =
+        known(known(laid.states().get(batch.number())).cups().get(cup.id()));
     notes.cup(cup.id(), follows);
     follows.layers().forEach(layer -> notes.layer(layer, contact));
     CureStates states = follows.states();

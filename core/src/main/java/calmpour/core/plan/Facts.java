@@ -1,5 +1,7 @@
 package calmpour.core.plan;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
 import calmpour.core.plan.doc.Batch;
@@ -118,7 +120,7 @@ public final class Facts {
   }
 
   public CupEnds ends(Cup cup) {
-    return cups.get(cup.id());
+    return known(cups.get(cup.id()));
   }
 
   /** Whether the maker is there all the while, seconds from the first step. */
@@ -214,7 +216,7 @@ public final class Facts {
     Set<LineLayer> embedded = new HashSet<>();
     for (PourOrder.Step.PourStep slot : pours) {
       PourOrder.Step.PourStep next =
-          byCavity.get(slot.pour().line() + "." + slot.pour().cavity()).remove(0);
+          known(byCavity.get(slot.pour().line() + "." + slot.pour().cavity())).remove(0);
       LineLayer at = LineLayer.of(next.pour());
       if (next.pour().half() == 2 && embedded.add(at)) {
         order.add(new PourOrder.Step.EmbedStep(at));

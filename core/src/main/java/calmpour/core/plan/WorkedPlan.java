@@ -1,5 +1,7 @@
 package calmpour.core.plan;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Check;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
@@ -163,8 +165,7 @@ public final class WorkedPlan {
   public Optional<CureRun> curve(String body) {
     for (Batch batch : amounts) {
       Map<String, BodyHistory> bodies = new HashMap<>();
-      laid.states()
-          .get(batch.number())
+      known(laid.states().get(batch.number()))
           .cups()
           .forEach((id, cup) -> {
             bodies.put("cup/" + id, cup.body());

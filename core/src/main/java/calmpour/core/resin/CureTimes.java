@@ -1,5 +1,7 @@
 package calmpour.core.resin;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
@@ -59,7 +61,8 @@ public record CureTimes(
         .that(
             ROWS.contains(rows), Problem.outside("demouldRows", Problem.Code.TOO_MANY, rows, ROWS))
         .that(
-            rows == 0 || demouldRows.stream().map(DemouldRow::depthMm).distinct().count() == rows,
+            rows == 0
+                || known(demouldRows).stream().map(DemouldRow::depthMm).distinct().count() == rows,
             Problem.of("demouldRows", Problem.Code.DEPTH_TWICE, null))
         .within("tackFreeHours", tackFreeHours, TACK_FREE_HOURS)
         .within("recoatFromHours", recoatFromHours, RECOAT_FROM_HOURS)

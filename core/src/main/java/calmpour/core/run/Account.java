@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -108,7 +110,8 @@ final class Account {
     List<Cup.Pour> inOrder =
         cup.pours().stream()
             .filter(p -> done("pour/" + p.id()))
-            .sorted(Comparator.comparingInt(p -> history.done.get("pour/" + p.id()).atSeconds()))
+            .sorted(
+                Comparator.comparingInt(p -> known(history.done.get("pour/" + p.id())).atSeconds()))
             .toList();
     for (Cup.Pour pour : inOrder) {
       double out = Math.min(inCup, grams("pour/" + pour.id(), pour.massG()));
@@ -131,11 +134,11 @@ final class Account {
   }
 
   double inAG(int batch) {
-    return parts.get(batch)[0];
+    return known(parts.get(batch))[0];
   }
 
   double inBG(int batch) {
-    return parts.get(batch)[1];
+    return known(parts.get(batch))[1];
   }
 
   double leftG(String cupId) {
@@ -172,7 +175,7 @@ final class Account {
           got <= 0 ? cup.amounts().contentG() : tinted ? got : got + sum(cup.tint().doses());
       List<Cup.Pour> pours =
           cup.pours().stream()
-              .map(p -> pouredG(p.id()) == null ? p : p.of(Math.max(0, poured.get(p.id()))))
+              .map(p -> pouredG(p.id()) == null ? p : p.of(Math.max(0, known(poured.get(p.id())))))
               .toList();
       cups.add(cup.holding(content, pours));
     }

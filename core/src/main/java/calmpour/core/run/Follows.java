@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
@@ -65,7 +67,8 @@ record Follows(
 
   private static Follows of(
       BenchMoment bench, CureModel cure, Underway rules, Batch batch, Cup cup) {
-    int met = bench.history.done.get(BenchMoment.task(batch, Task.Kind.WEIGH_FIRST)).atSeconds();
+    int met =
+        known(bench.history.done.get(BenchMoment.task(batch, Task.Kind.WEIGH_FIRST))).atSeconds();
     ResinSystem resin = bench.job.in(batch.resinId()).resin();
     BodyHistory said = rules.body(batch, cup);
     BodyHistory body = LabelByReadings.inRoom(said, met, bench.roomC, bench.history.room);

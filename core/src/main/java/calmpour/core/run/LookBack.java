@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.PieceGroup;
@@ -166,9 +168,10 @@ final class LookBack {
         .filter(p -> p.atSeconds() != null && isOf(batch, p))
         .max(Comparator.comparingInt(AsRun.PourIn::atSeconds))
         .ifPresent(last -> {
-          int late = last.atSeconds() - last.plannedSeconds();
+          int at = known(last.atSeconds());
+          int late = at - last.plannedSeconds();
           if (late > LATE_SECONDS) {
-            found(AsRun.Code.LATE, name, late / 60.0, last.atSeconds());
+            found(AsRun.Code.LATE, name, late / 60.0, at);
           }
         });
   }

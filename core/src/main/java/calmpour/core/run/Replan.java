@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureModel;
 import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Batch;
@@ -163,8 +165,9 @@ final class Replan {
     Set<String> useless = new HashSet<>();
     for (Task task : bench.run.plan().tasks()) {
       Cup cup = task.cupId() == null ? null : bench.cup(task.cupId());
-      boolean readies = cup != null && READIES_CUP.contains(task.kind()) && bench.open(task.id());
-      if (readies
+      if (cup != null
+          && READIES_CUP.contains(task.kind())
+          && bench.open(task.id())
           && !cup.pours().isEmpty()
           && cup.pours().stream()
               .allMatch(p ->
@@ -198,7 +201,7 @@ final class Replan {
       }
       List<Task> tasks = new ArrayList<>(its.stream().map(order::get).toList());
       tasks.sort(
-          Comparator.comparingInt((Task t) -> laid.cups().get(t.cupId()).thicksSeconds())
+          Comparator.comparingInt((Task t) -> known(laid.cups().get(t.cupId())).thicksSeconds())
               .thenComparing(t -> t.cupId() == null ? "" : t.cupId())
               .thenComparingInt(t -> t.kind() == Task.Kind.TINT ? 0 : 1));
       List<Task> fromTheFloor = upwards(tasks);

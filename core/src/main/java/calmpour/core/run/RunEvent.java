@@ -3,6 +3,7 @@ package calmpour.core.run;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -17,7 +18,11 @@ import org.jspecify.annotations.Nullable;
  * @param value a reading, see the kinds; null where nothing was measured
  * @param codes faults that were seen, for a look-over
  * @param text a line of the maker's; null for none
+ * @param person who did it; null where nobody said
+ * @param device which screen, scale or thermometer told it; null where none said
+ * @param lot of the bottle it came out of; null where nobody said
  */
+@RecordBuilder
 public record RunEvent(
     String id,
     Instant at,
@@ -25,12 +30,17 @@ public record RunEvent(
     @Nullable String of,
     @Nullable Double value,
     List<String> codes,
-    @Nullable String text) {
+    @Nullable String text,
+    @Nullable String person,
+    @Nullable String device,
+    @Nullable String lot)
+    implements RunEventBuilder.With {
   public static final Range GRAMS = new Range(0, 50_000);
   public static final Range TEMPERATURE_C = new Range(-20, 250);
   public static final Range POT = new Range(0, 1_000);
   public static final Range CODES = new Range(0, 20);
   private static final int TEXT_LENGTH = 300;
+  private static final int NAME_LENGTH = 80;
 
   /** What can happen. */
   public enum Kind {
@@ -93,17 +103,27 @@ public record RunEvent(
             kind != Kind.POT || of == null || PotLog.of(of, value, 0).isPresent(),
             Problem.of("of", Problem.Code.UNKNOWN_WORD, of))
         .atMost("text", text, TEXT_LENGTH)
+        .atMost("person", person, NAME_LENGTH)
+        .atMost("device", device, NAME_LENGTH)
+        .atMost("lot", lot, NAME_LENGTH)
         .orThrow();
+  }
+
+  /** Something of which it is not said by whom, by what and out of which bottle. */
+  public RunEvent(
+      String id,
+      Instant at,
+      Kind kind,
+      @Nullable String of,
+      @Nullable Double value,
+      List<String> codes,
+      @Nullable String text) {
+    this(id, at, kind, of, value, codes, text, null, null, null);
   }
 
   /** Something of which nothing was measured. */
   public static RunEvent of(String id, Instant at, Kind kind, @Nullable String of) {
     return new RunEvent(id, at, kind, of, null, List.of(), null);
-  }
-
-  /** The same told of another moment. */
-  public RunEvent at(Instant other) {
-    return new RunEvent(id, other, kind, of, value, codes, text);
   }
 
   private static boolean about(Kind kind) {

@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureCurve;
 import calmpour.core.cure.CureModel;
 import calmpour.core.work.Helpers;
@@ -57,6 +59,24 @@ public final class RunReader {
     return new LookedBack(new LookBack(bench, replan).asRun(), curves(bench, replan));
   }
 
+  /** Whether a task counts as done by what was told: told, and not taken back since. */
+  public static boolean done(List<RunEvent> events, String task) {
+    boolean done = false;
+    for (RunEvent event : events) {
+      if (event.kind() == RunEvent.Kind.DONE && task.equals(event.of())) {
+        done = true;
+      } else if (event.kind() == RunEvent.Kind.UNDONE) {
+        done &=
+            events.stream()
+                .noneMatch(e ->
+                    e.kind() == RunEvent.Kind.DONE
+                        && e.id().equals(event.of())
+                        && task.equals(e.of()));
+      }
+    }
+    return done;
+  }
+
   /** A run looked back on, and how its cups followed. */
   public record LookedBack(AsRun asRun, List<CupCurve> curves) {
     public LookedBack {
@@ -71,7 +91,8 @@ public final class RunReader {
           bench.pours(each).stream()
               .map(BenchMoment::pourTask)
               .filter(bench::done)
-              .map(t -> (bench.history.done.get(t).atSeconds() - each.contactSeconds()) / 60.0)
+              .map(t ->
+                  (known(bench.history.done.get(t)).atSeconds() - each.contactSeconds()) / 60.0)
               .sorted()
               .toList();
       curves.add(

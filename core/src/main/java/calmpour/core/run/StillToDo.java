@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Task;
@@ -105,9 +107,9 @@ final class StillToDo {
         done.add(task);
       }
     }
-    done.sort(Comparator.comparingInt(t -> history.done.get(t.id()).atSeconds()));
+    done.sort(Comparator.comparingInt(t -> known(history.done.get(t.id())).atSeconds()));
     for (Task task : done) {
-      int end = history.done.get(task.id()).atSeconds();
+      int end = known(history.done.get(task.id())).atSeconds();
       int longest = Math.max(task.takesSeconds() * 3, task.takesSeconds() + AT_MOST_LONGER);
       int start = Math.max(0, end - longest);
       if (task.hands()) {
@@ -152,11 +154,11 @@ final class StillToDo {
   /** What was done after a wait was begun when that was over. */
   private void afterWaits() {
     for (String id : List.copyOf(laid.keySet())) {
-      if (!laid.get(id).hands() || !history.done.containsKey(id)) {
+      if (!known(laid.get(id)).hands() || !history.done.containsKey(id)) {
         continue;
       }
-      for (Lag lag : lags(laid.get(id))) {
-        Task task = laid.get(id);
+      for (Lag lag : lags(known(laid.get(id)))) {
+        Task task = known(laid.get(id));
         String of = waitsFor(lag);
         Task before = of == null ? null : laid.get(of);
         int ready = before == null ? 0 : before.endSeconds() + lag.atLeastSeconds();

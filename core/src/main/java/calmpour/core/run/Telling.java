@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
@@ -43,7 +45,7 @@ final class Telling {
           && laid.cups().containsKey(task.cupId())
           && bench.open(task.id())) {
         lastIs = Math.max(lastIs, task.endSeconds());
-        lastWas = Math.max(lastWas, planned.get(task.id()).endSeconds());
+        lastWas = Math.max(lastWas, known(planned.get(task.id())).endSeconds());
       }
     }
     int late = lastIs == Integer.MIN_VALUE ? 0 : lastIs - lastWas;
@@ -65,7 +67,7 @@ final class Telling {
             ? null
             : new RunState.Undoable(undoable.id(), undoable.kind(), undoable.of()),
         bench.history.awaySince,
-        leaves ? (Integer) current.startSeconds() : null,
+        leaves ? (Integer) known(current).startSeconds() : null,
         bench.history.finished,
         bench.history.room.isEmpty() ? null : bench.roomC,
         bench.history.pot);

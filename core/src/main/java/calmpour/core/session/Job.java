@@ -1,5 +1,7 @@
 package calmpour.core.session;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.CupKind;
 import calmpour.core.derive.Known;
 import calmpour.core.design.Design;
@@ -89,7 +91,7 @@ public record Job(
 
   /** A colour as it is in the resin of a level. */
   public Tint tint(Level level, Colour colour) {
-    return in(level.resinId()).tints().get(colour.id());
+    return known(in(level.resinId()).tints().get(colour.id()));
   }
 
   /**

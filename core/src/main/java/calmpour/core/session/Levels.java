@@ -1,5 +1,7 @@
 package calmpour.core.session;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.design.Fill;
@@ -51,7 +53,7 @@ final class Levels {
       }
       colours.forEach(c -> tints.tint(resin, c));
       double displaced = inside.stream().mapToDouble(Job.EmbedIn::displacesMl).sum();
-      double density = tints.in(resin).get(layer.colourId()).mixDensity();
+      double density = known(tints.in(resin).get(layer.colourId())).mixDensity();
       double room = room(layerAt, layer, onTop, name, mould, filled, depth, displaced, density);
       double top = filled + room;
       if (Double.isNaN(room)) {
@@ -172,7 +174,8 @@ final class Levels {
     }
     double known = mould.profile().depthMm();
     // A share of the depth means the same in a cavity whose depth nobody measured.
-    double thickness = fill.depthShare() == null ? fill.depthMm() : fill.depthShare() * known;
+    double thickness =
+        fill.depthShare() == null ? known(fill.depthMm()) : fill.depthShare() * known;
     if (mould.depthAssumed() && fill.depthShare() == null) {
       found.problem(Problem.of(at + ".fill.depthMm", Problem.Code.DEPTH_UNKNOWN, name));
       return Double.NaN;

@@ -1,5 +1,7 @@
 package calmpour.core.session;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
@@ -71,7 +73,7 @@ public final class Resolution {
         found.problem(Problem.of(at + ".cavityId", Problem.Code.UNKNOWN_ID, piece.cavityId()));
       }
       if (cavity != null && !named.contains(null)) {
-        line(at, piece, mould, cavity, named, lines);
+        line(at, piece, known(mould), cavity, named, lines);
       }
     }
     if (cavities > CAVITIES.maxInclusive()) {

@@ -1,5 +1,7 @@
 package calmpour.core.tint;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
@@ -65,7 +67,9 @@ public record Colour(
     List<Double> percents = new ArrayList<>();
     for (Part part : recipe) {
       percents.add(
-          strengthPercent == null ? part.percentOfMix : strengthPercent * part.parts / all);
+          strengthPercent == null
+              ? known(part.percentOfMix)
+              : strengthPercent * known(part.parts) / all);
     }
     return percents;
   }

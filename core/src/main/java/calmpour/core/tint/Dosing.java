@@ -1,5 +1,7 @@
 package calmpour.core.tint;
 
+import static calmpour.core.check.Known.known;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -112,7 +114,7 @@ public final class Dosing {
       }
       dosing.search(ways);
     }
-    return dosing.best.stream().map(Way::counted).toList();
+    return known(dosing.best).stream().map(Way::counted).toList();
   }
 
   /**

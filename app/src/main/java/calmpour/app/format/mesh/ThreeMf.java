@@ -205,7 +205,7 @@ final class ThreeMf {
 
   private void model(InputStream in) throws XMLStreamException {
     XMLStreamReader xml = reader(in);
-    Body open = null;
+    @Nullable Body open = null;
     while (xml.hasNext()) {
       int event = xml.next();
       if (event == XMLStreamConstants.DTD || event == XMLStreamConstants.ENTITY_REFERENCE) {
@@ -217,7 +217,7 @@ final class ThreeMf {
     }
   }
 
-  private Body element(XMLStreamReader xml, Body open) {
+  private @Nullable Body element(XMLStreamReader xml, @Nullable Body open) {
     switch (xml.getLocalName()) {
       case "model" -> unit = unit(xml.getAttributeValue(null, "unit"), line(xml));
       case "object" -> {
@@ -240,7 +240,7 @@ final class ThreeMf {
     return open;
   }
 
-  private static Body at(Body open, XMLStreamReader xml) {
+  private static Body at(@Nullable Body open, XMLStreamReader xml) {
     if (open == null) {
       throw new MeshProblem(MeshProblem.Reason.NOT_READABLE, line(xml));
     }

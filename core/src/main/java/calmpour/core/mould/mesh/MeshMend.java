@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Puts right what can be put right without guessing, and refuses the rest: turns a surface that is
@@ -51,7 +52,9 @@ public final class MeshMend {
     if (check.openEdges() > 0) {
       TriangleMesh joined = joinCorners(mesh);
       MeshCheck after = joined == null ? check : MeshCheck.of(joined);
-      if (after.openEdges() < check.openEdges() && after.tangledEdges() <= check.tangledEdges()) {
+      if (joined != null
+          && after.openEdges() < check.openEdges()
+          && after.tangledEdges() <= check.tangledEdges()) {
         mesh = joined;
         check = after;
         changes.add(Change.CORNERS_JOINED);
@@ -92,7 +95,7 @@ public final class MeshMend {
   }
 
   /** Rounds every corner onto a fine grid; null when that joins nothing. */
-  private static TriangleMesh joinCorners(TriangleMesh mesh) {
+  private static @Nullable TriangleMesh joinCorners(TriangleMesh mesh) {
     double step = mesh.size() * ROUNDING;
     MeshBuilder builder = new MeshBuilder();
     int[] to = new int[mesh.vertices()];
@@ -168,7 +171,7 @@ public final class MeshMend {
    * Closes every hole with triangles to its middle: exact for the volume when the hole is flat,
    * whatever its outline. Null when a hole is not flat or its rim is not one simple loop.
    */
-  private static TriangleMesh closeFlatHoles(TriangleMesh mesh) {
+  private static @Nullable TriangleMesh closeFlatHoles(TriangleMesh mesh) {
     Edges edges = new Edges(mesh);
     Map<Integer, Integer> next = new HashMap<>();
     boolean[] simple = {true};

@@ -1,5 +1,7 @@
 package calmpour.core.plan.amounts;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.CupKind;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Colour;
@@ -84,7 +86,7 @@ public final class BatchDraft {
     if (pour.hand() != CupDraft.BY_PLAN || pour.level().gathered()) {
       return List.of(pour);
     }
-    Tint tint = job.tints().get(pour.colour().id());
+    Tint tint = known(job.tints().get(pour.colour().id()));
     for (int parts = 1; parts <= MOST_CUPS; parts++) {
       List<PourDraft> all = parts == 1 ? List.of(pour) : pour.inParts(parts);
       // The last part is the largest: it takes what the division of whole milligrams leaves.
@@ -175,7 +177,7 @@ public final class BatchDraft {
         break;
       }
     }
-    CupDraft fresh = new CupDraft(colour, job.tints().get(colour.id()), pour.hand());
+    CupDraft fresh = new CupDraft(colour, known(job.tints().get(colour.id())), pour.hand());
     among.add(fresh);
     return fresh;
   }
@@ -221,7 +223,7 @@ public final class BatchDraft {
 
   /** Whether a batch can be mixed for these cups. */
   public boolean holds(List<CupDraft> split) {
-    return limits.batchHolds(split.stream().mapToDouble(c -> resinG(c, c.kind())).sum());
+    return limits.batchHolds(split.stream().mapToDouble(c -> resinG(c, known(c.kind()))).sum());
   }
 
   /** The kinds that hold what a cup of the plan's has, for its own heat too. */

@@ -1,5 +1,7 @@
 package calmpour.core.plan.amounts;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
 import calmpour.core.session.JobInResin;
@@ -9,6 +11,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Shares the pours of one colour among cups: as few as possible, then as little waste as possible.
@@ -109,7 +112,9 @@ public final class CupSplit {
     double bestContent =
         given.stream()
             .mapToDouble(c ->
-                limits.clings(c.kind()).contentFor(limits.loadG(c.pouredMg(), c.mayTakeMoreMg())))
+                limits
+                    .clings(known(c.kind()))
+                    .contentFor(limits.loadG(c.pouredMg(), c.mayTakeMoreMg())))
             .sum();
     int fewest = (int) Math.ceil(still[0] / largest - 1e-9);
     for (int count = fewest; count <= given.size(); count++) {
@@ -161,7 +166,7 @@ public final class CupSplit {
     private final double[] inCup;
     private final int[] cupOf;
     private double toBeat;
-    private int[] found;
+    private int @Nullable [] found;
 
     Search(int count, double toBeat, double least) {
       this.count = count;

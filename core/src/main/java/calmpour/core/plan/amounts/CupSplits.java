@@ -1,5 +1,7 @@
 package calmpour.core.plan.amounts;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.session.JobInResin;
 import java.util.HashMap;
 import java.util.List;
@@ -34,7 +36,7 @@ public final class CupSplits {
 
   private static Filled filled(CupDraft cup) {
     return new Filled(
-        cup.kind().id(),
+        known(cup.kind()).id(),
         cup.pours().stream().map(p -> new Mass(p.massMg(), p.mayTakeMoreMg())).toList());
   }
 }

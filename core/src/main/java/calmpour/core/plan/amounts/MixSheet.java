@@ -1,5 +1,7 @@
 package calmpour.core.plan.amounts;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
 import calmpour.core.derive.Formula;
@@ -139,7 +141,7 @@ public final class MixSheet {
     if (mix != null) {
       JobInResin own = job.in(job.session().resinId());
       double totalG =
-          mix.massG() != null ? mix.massG() : mix.volumeMl() * own.resin().mixedDensity();
+          mix.massG() != null ? mix.massG() : known(mix.volumeMl()) * own.resin().mixedDensity();
       double largest = new Limits(own).largestMixG();
       int batches = (int) Math.max(job.session().splitInto(), Math.ceil(totalG / largest));
       for (int b = 1; b <= batches; b++) {
@@ -156,7 +158,7 @@ public final class MixSheet {
 
   /** A mix without moulds: everything stays in the cup it was mixed in. */
   public FilledBatch justMix(int number, double massG) {
-    Tint clear = job.tints().get(Colour.CLEAR.id());
+    Tint clear = known(job.tints().get(Colour.CLEAR.id()));
     CupKind kind = kindFor(massG / resin.mixedDensity(), job.mixingCups());
     FilledCup cup =
         new FilledCup(
@@ -275,7 +277,7 @@ public final class MixSheet {
         draft.colour(),
         draft.tint(),
         draft.pours(),
-        draft.kind(),
+        known(draft.kind()),
         draft.pouredMg(),
         0,
         List.of(),

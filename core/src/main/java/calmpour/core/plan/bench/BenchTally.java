@@ -1,5 +1,7 @@
 package calmpour.core.plan.bench;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
 import calmpour.core.cup.CupKind;
@@ -85,10 +87,10 @@ public record BenchTally(
     for (Cup.Dose dose : cup.tint().doses()) {
       grams.put(dose.colourantId(), dose.massG());
     }
-    Tint planned = job.tints().get(cup.colour().id());
+    Tint planned = known(job.tints().get(cup.colour().id()));
     List<LoadingLimit> limits = new ArrayList<>(planned.limits());
     for (AddedColour more : added) {
-      Colourant colourant = colourants.get(more.colourantId());
+      Colourant colourant = known(colourants.get(more.colourantId()));
       if (!grams.containsKey(more.colourantId())) {
         LoadingLimit.ofLabel(colourant).ifPresent(limits::add);
       }
@@ -96,12 +98,12 @@ public record BenchTally(
       grams.merge(more.colourantId(), more.counted() * colourant.countedG(), Double::sum);
     }
     List<Tint.Share> shares = new ArrayList<>();
-    grams.forEach(
-        (id, g) -> shares.add(new Tint.Share(colourants.get(id), g / cup.amounts().resinG())));
+    grams.forEach((id, g) ->
+        shares.add(new Tint.Share(known(colourants.get(id)), g / cup.amounts().resinG())));
     Tint stirred = Tint.asStirred(shares, planned.resinDensity(), limits);
     List<TallyDose> doses = new ArrayList<>();
     grams.forEach((id, g) -> {
-      Colourant colourant = colourants.get(id);
+      Colourant colourant = known(colourants.get(id));
       double room = stirred.mayAddGPerGResin(colourant) * cup.amounts().resinG();
       doses.add(
           new TallyDose(

@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Moulds kept ready for what is left over, the one that leaves least waste first. */
 public final class Fillers {
@@ -128,7 +129,7 @@ public final class Fillers {
     return (int) Math.ceil(pieces * hands.pourSecondsCavity() + ml * hands.pourSecondsMl());
   }
 
-  private static boolean fit(MouldState state, Session session) {
+  private static boolean fit(@Nullable MouldState state, Session session) {
     return state == null
         || (!Boolean.FALSE.equals(state.dry())
             && (state.readyFrom() == null || !state.readyFrom().isAfter(session.startsAt())));

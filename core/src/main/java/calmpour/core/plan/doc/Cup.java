@@ -1,5 +1,7 @@
 package calmpour.core.plan.doc;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.CupKind;
 import calmpour.core.resin.LoadingBasis;
 import calmpour.core.session.JobInResin;
@@ -70,7 +72,7 @@ public record Cup(
 
   /** Its colour as it is in its batch's resin. */
   public Tint tintIn(JobInResin inResin) {
-    return inResin.tints().get(colour.id());
+    return known(inResin.tints().get(colour.id()));
   }
 
   /** The mix as it is dosed in this cup, with the limits of its colour. */

@@ -1,5 +1,7 @@
 package calmpour.core.plan.search;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.amounts.BatchDraft;
 import calmpour.core.plan.amounts.CupDraft;
 import calmpour.core.plan.amounts.PourDraft;
@@ -205,7 +207,7 @@ public final class Courses {
     byCavity.forEach((cavity, its) -> {
       for (int one : its) {
         for (int other : its) {
-          if (lowest.get(other).get(cavity) < lowest.get(one).get(cavity)) {
+          if (known(lowest.get(other).get(cavity)) < known(lowest.get(one).get(cavity))) {
             below.get(one).add(other);
           }
         }

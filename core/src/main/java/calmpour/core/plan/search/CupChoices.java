@@ -1,5 +1,7 @@
 package calmpour.core.plan.search;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.CupKind;
 import calmpour.core.plan.amounts.BatchDraft;
 import calmpour.core.plan.amounts.CupDraft;
@@ -273,7 +275,7 @@ public final class CupChoices {
       List<CupKind> kinds =
           cup.byHand() ? List.of() : of.lone() ? draft.loneKindsFor(cup) : draft.kindsFor(cup);
       CupKind longest = cup.kind();
-      double most = trials.lasts(sitting.job(), cup, cup.kind());
+      double most = trials.lasts(sitting.job(), cup, known(cup.kind()));
       for (CupKind kind : kinds) {
         double minutes = kind.equals(cup.kind()) ? most : trials.lasts(sitting.job(), cup, kind);
         // Half a minute is not worth another cup.
@@ -282,7 +284,7 @@ public final class CupChoices {
           most = minutes;
         }
       }
-      changed |= !longest.equals(cup.kind());
+      changed |= !known(longest).equals(cup.kind());
       cups.add(cup.with(cup.pours(), longest));
     }
     boolean holds = of.lone() || draft.holds(cups);
@@ -342,8 +344,10 @@ public final class CupChoices {
     Map<String, Integer> left = new HashMap<>();
     boolean short_ = false;
     for (CupDraft cup : of.cups()) {
-      if (cup.kind().have() != null) {
-        short_ |= left.merge(cup.kind().id(), 1, Integer::sum) > cup.kind().have();
+      CupKind kind = known(cup.kind());
+      Integer have = kind.have();
+      if (have != null) {
+        short_ |= left.merge(kind.id(), 1, Integer::sum) > have;
       }
     }
     if (!short_ || of.lone()) {
@@ -356,11 +360,11 @@ public final class CupChoices {
     byLoad.sort(Comparator.comparingLong((CupDraft c) -> c.pouredMg()).reversed());
     for (CupDraft cup : byLoad) {
       CupKind kind = cup.kind();
-      if (!free(kind, left) && !cup.byHand()) {
+      if (!free(known(kind), left) && !cup.byHand()) {
         kind =
             draft.kindsFor(cup).stream().filter(k -> free(k, left)).findFirst().orElse(cup.kind());
       }
-      left.merge(kind.id(), 1, Integer::sum);
+      left.merge(known(kind).id(), 1, Integer::sum);
       cups.set(of.cups().indexOf(cup), cup.with(cup.pours(), kind));
     }
     return draft.holds(cups) ? new BatchDraft.Settled(of.resinId(), of.stage(), cups, false) : of;

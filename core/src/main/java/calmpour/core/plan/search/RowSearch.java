@@ -1,5 +1,7 @@
 package calmpour.core.plan.search;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.search.Sharing.Shared;
 import calmpour.core.plan.search.Trials.Trial;
 import calmpour.core.plan.time.Chain;
@@ -89,9 +91,10 @@ public final class RowSearch {
     Map<String, Integer> uses = new TreeMap<>();
     for (int g : asTheyCome) {
       Set<String> its =
-          sharing.sitting.groups().get(g).stream()
-              .map(p -> p.colour().id())
-              .collect(Collectors.toCollection(HashSet::new));
+          known(
+              sharing.sitting.groups().get(g).stream()
+                  .map(p -> p.colour().id())
+                  .collect(Collectors.toCollection(HashSet::new)));
       colours.put(g, its);
       its.forEach(c -> uses.merge(c, 1, Integer::sum));
     }
@@ -107,7 +110,7 @@ public final class RowSearch {
             .sorted(
                 Comparator.comparing(g ->
                     common.stream()
-                        .map(c -> colours.get(g).contains(c) ? "0" : "1")
+                        .map(c -> known(colours.get(g)).contains(c) ? "0" : "1")
                         .collect(Collectors.joining())))
             .toList());
     rows.add(asTheyCome);
@@ -118,14 +121,14 @@ public final class RowSearch {
   private List<Integer> neighbours(Map<Integer, Set<String>> colours) {
     List<Integer> left = new ArrayList<>(IntStream.range(0, sharing.kinds.size()).boxed().toList());
     // What has most colours has most to share.
-    left.sort(Comparator.comparingInt(g -> -colours.get(g).size()));
+    left.sort(Comparator.comparingInt(g -> -known(colours.get(g)).size()));
     List<Integer> row = new ArrayList<>();
     Set<String> open = new HashSet<>();
     while (!left.isEmpty()) {
       int best = -1;
       int least = Integer.MAX_VALUE;
       for (int i = 0; i < left.size(); i++) {
-        Set<String> its = colours.get(left.get(i));
+        Set<String> its = known(colours.get(left.get(i)));
         int fresh = 0;
         for (String colour : its) {
           fresh += open.contains(colour) ? 0 : 100;

@@ -1,5 +1,7 @@
 package calmpour.core.plan.search;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.amounts.BatchDraft;
 import calmpour.core.plan.amounts.Limits;
 import calmpour.core.plan.amounts.Milligrams;
@@ -88,7 +90,7 @@ public final class Sharing {
   }
 
   private double tintG(PourDraft pour) {
-    return sitting.job().tints().get(pour.colour().id()).gPerGResin();
+    return known(sitting.job().tints().get(pour.colour().id())).gPerGResin();
   }
 
   /** Null when they do not do as one batch in the time to spare. */
@@ -131,7 +133,7 @@ public final class Sharing {
     for (int b = 0; b < batches.size(); b++) {
       Trial was = does(batches.get(b));
       Trial is = was == null ? null : does(with(batches.get(b), group));
-      if (is != null && is.wasteG() - was.wasteG() < least) {
+      if (was != null && is != null && is.wasteG() - was.wasteG() < least) {
         least = is.wasteG() - was.wasteG();
         best = b;
       }

@@ -1,5 +1,7 @@
 package calmpour.core.plan.search;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
@@ -145,7 +147,7 @@ public final class Stages {
 
   /** A pour beside one that is in a cup by hand: in as many parts as it takes cups for it. */
   private List<PourDraft> inCups(PourDraft pour) {
-    Tint tint = job.tints().get(pour.colour().id());
+    Tint tint = known(job.tints().get(pour.colour().id()));
     return inParts(
         pour,
         part ->
@@ -249,7 +251,7 @@ public final class Stages {
                     cavity,
                     layer,
                     line,
-                    c -> job.tints().get(c.id()).mixDensity(),
+                    c -> known(job.tints().get(c.id())).mixDensity(),
                     limits.clings(job.colourCups().get(0)),
                     hand));
           }

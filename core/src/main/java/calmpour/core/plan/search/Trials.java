@@ -1,5 +1,6 @@
 package calmpour.core.plan.search;
 
+import calmpour.core.check.Known;
 import calmpour.core.cup.CupKind;
 import calmpour.core.cure.CureModel;
 import calmpour.core.derive.Recorder;
@@ -170,8 +171,8 @@ public final class Trials {
     }
     // With many pours in a sitting another batch takes some of them: that is quicker to see.
     return sitting.groups().size() <= BatchSearch.EVERY_WAY
-        ? cups.justInTime(best)
-        : cups.calmer(best);
+        ? cups.justInTime(Known.known(best))
+        : cups.calmer(Known.known(best));
   }
 
   /** A batch in these cups as it comes out. */
@@ -233,7 +234,8 @@ public final class Trials {
     for (List<PourDraft> group : sitting.groups()) {
       for (PourDraft pour : group) {
         CupDraft cup =
-            new CupDraft(pour.colour(), job.tints().get(pour.colour().id()), CupDraft.BY_PLAN);
+            new CupDraft(
+                pour.colour(), Known.known(job.tints().get(pour.colour().id())), CupDraft.BY_PLAN);
         cup.add(pour);
         for (List<CupKind> kinds : List.of(job.colourCups(), job.mixingCups())) {
           for (CupKind kind : kinds) {

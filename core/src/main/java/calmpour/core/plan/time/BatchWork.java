@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.habit.Care;
@@ -138,7 +140,8 @@ public final class BatchWork {
   private void step(
       List<TaskDraft> all, Map<String, String> ready, Cup cup, Task.Kind kind, double seconds) {
     String id = TaskIds.cup(cup.id(), kind);
-    all.add(TaskDraft.of(id, kind, number, seconds).cup(cup.id()).after(ready.get(cup.id())));
+    all.add(
+        TaskDraft.of(id, kind, number, seconds).cup(cup.id()).after(known(ready.get(cup.id()))));
     ready.put(cup.id(), id);
   }
 
@@ -150,7 +153,7 @@ public final class BatchWork {
               TaskDraft.of(
                       gatherId(at), Task.Kind.GATHER, number, hands.splitSecondsCup() * cups.size())
                   .line(at.line());
-          cups.forEach(cup -> draft.after(ready.get(cup.id())));
+          cups.forEach(cup -> draft.after(known(ready.get(cup.id()))));
           all.add(draft);
         });
   }
@@ -211,7 +214,7 @@ public final class BatchWork {
                   .cup(cup.id())
                   .pour(pour.id())
                   .line(pour.line())
-                  .after(ready.get(cup.id()));
+                  .after(known(ready.get(cup.id())));
           String cavity = pour.line() + "." + pour.cavity();
           String before = below.put(cavity, id);
           if (before != null) {
@@ -274,7 +277,7 @@ public final class BatchWork {
   }
 
   /** The overage is resin that was paid for: if there is time it goes into a filler. */
-  private void leftovers(List<TaskDraft> all, String after) {
+  private void leftovers(List<TaskDraft> all, @Nullable String after) {
     double leftMl =
         batch.cups().stream()
                 .mapToDouble(
@@ -299,7 +302,8 @@ public final class BatchWork {
     return last;
   }
 
-  private void load(List<TaskDraft> all, String after, PieceWork.Curing where, Task.Kind kind) {
+  private void load(
+      List<TaskDraft> all, @Nullable String after, PieceWork.Curing where, Task.Kind kind) {
     int pieces = finished(where).stream().mapToInt(l -> embeds.cavities(l, top(l)).size()).sum();
     if (pieces > 0) {
       add(all, kind, LOAD_SECONDS + hands.mouldSeconds() * pieces, after);

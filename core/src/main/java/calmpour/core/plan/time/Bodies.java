@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cup.CupKind;
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.BodyHistory.Segment;
@@ -98,8 +100,8 @@ public final class Bodies {
             && line.piece().workOrNone().curing() == PieceWork.Curing.HOT_BOX
             && pour.layer() == line.levels().size() - 1;
     if (inBox) {
-      segments.add(lying.lasting(Math.max(0, loaded.startSeconds() - end) / 60.0));
-      lying = new Segment(0, massG, shape, boxC).tinted(TintShift.of(cup.stirred(job)));
+      segments.add(lying.lasting(Math.max(0, known(loaded).startSeconds() - end) / 60.0));
+      lying = new Segment(0, massG, shape, known(boxC)).tinted(TintShift.of(cup.stirred(job)));
     }
     segments.add(lying);
     return new BodyHistory(job.startC(), segments);

@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.Thickens;
 import calmpour.core.plan.doc.Batch;
@@ -95,7 +97,7 @@ public record Chain(List<Task> tasks, BatchWork work) {
     int least = Integer.MAX_VALUE;
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
-        least = Math.min(least, thickens.get(cup.id()) - times.end(TaskIds.pour(pour.id())));
+        least = Math.min(least, known(thickens.get(cup.id())) - times.end(TaskIds.pour(pour.id())));
       }
     }
     return least;

@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.embed.Embed;
@@ -62,7 +64,7 @@ public final class FollowUps {
     int firstGel = Integer.MAX_VALUE;
     int lastGel = 0;
     for (Cup cup : batch.cups()) {
-      BatchStates.CupStates of = states.cups().get(cup.id());
+      BatchStates.CupStates of = known(states.cups().get(cup.id()));
       int thickens = Window.down(0, of.states().workingTimeEnds().minutes());
       firstGel = Math.min(firstGel, Window.down(0, of.states().gels().minutes()));
       lastGel = Math.max(lastGel, Window.down(0, of.states().gels().minutes()));
@@ -115,7 +117,7 @@ public final class FollowUps {
                     Lag.Clock.CONTACT,
                     "" + number,
                     0,
-                    window.until() - contact,
+                    known(window.until()) - contact,
                     true,
                     Lag.Why.EMBED));
       }
@@ -127,7 +129,7 @@ public final class FollowUps {
   }
 
   private Window window(int line, int layer, PlacedEmbed.Moment moment) {
-    BatchStates.LayerSpan lies = states.layer(line, layer);
+    BatchStates.LayerSpan lies = known(states.layer(line, layer));
     return Window.embed(job, moment, lies, contact, lies.poured());
   }
 
@@ -178,7 +180,7 @@ public final class FollowUps {
                         Lag.Clock.CONTACT,
                         "" + number,
                         window.from() - contact,
-                        window.until() - contact,
+                        known(window.until()) - contact,
                         false,
                         Lag.Why.EMBED))
                 .task());
@@ -211,7 +213,7 @@ public final class FollowUps {
       if (each == 0) {
         continue;
       }
-      BatchStates.LayerSpan lies = states.layer(at.line(), at.layer());
+      BatchStates.LayerSpan lies = known(states.layer(at.line(), at.layer()));
       int gels = Window.down(contact, lies.first().gels().minutes());
       int pieces = cavities(at.line(), at.layer());
       int turn = 1;

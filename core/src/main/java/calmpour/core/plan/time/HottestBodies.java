@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
@@ -26,7 +28,7 @@ public final class HottestBodies {
       JobInResin job, CureModel cure, Batch batch, Schedule.Laid laid) {
     Times times = laid.times();
     int contact = times.contact(batch.number());
-    BatchStates states = laid.states().get(batch.number());
+    BatchStates states = known(laid.states().get(batch.number()));
     int split =
         batch.cups().stream()
             .mapToInt(c ->
@@ -48,7 +50,7 @@ public final class HottestBodies {
         batch.cups().stream()
             .filter(c -> !c.pours().isEmpty())
             .flatMap(c -> {
-              BatchStates.CupStates of = states.cups().get(c.id());
+              BatchStates.CupStates of = known(states.cups().get(c.id()));
               double minutes = (lastPour(c, times, contact) - contact) / 60.0;
               return hot(
                   "cup/" + c.id(),

@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureStates;
 import calmpour.core.design.FinishStep;
 import calmpour.core.design.PieceWork;
@@ -154,7 +156,7 @@ public final class PieceTasks {
     for (Task task : chain) {
       Cup.Pour pour = task.pourId() == null ? null : pours.get(task.pourId());
       boolean first = pour != null && begun.add(pour.line() + "." + pour.cavity());
-      prepared.add(first ? task.and(beforePour(pour.line())) : prepared(task));
+      prepared.add(first ? task.and(beforePour(known(pour).line())) : prepared(task));
     }
     return prepared;
   }

@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.LineLayer;
@@ -56,13 +58,14 @@ public final class PourOrder {
     List<Step> order = new ArrayList<>();
     String inHand = null;
     while (left.values().stream().anyMatch(l -> !l.isEmpty())) {
-      Cup.Pour next = inHand == null ? null : ready(left.get(inHand), waiting, held);
+      Cup.Pour next = inHand == null ? null : ready(known(left.get(inHand)), waiting, held);
       if (next == null) {
         int soonest = Integer.MAX_VALUE;
         for (Map.Entry<String, List<Cup.Pour>> each : left.entrySet()) {
           Cup.Pour candidate = ready(each.getValue(), waiting, held);
-          if (candidate != null && thickens.get(each.getKey()) < soonest) {
-            soonest = thickens.get(each.getKey());
+          int thick = known(thickens.get(each.getKey()));
+          if (candidate != null && thick < soonest) {
+            soonest = thick;
             inHand = each.getKey();
             next = candidate;
           }
@@ -79,9 +82,9 @@ public final class PourOrder {
         throw new IllegalStateException(
             "bug: every cup waits for another in batch " + batch.number());
       }
-      left.get(inHand).remove(next);
+      known(left.get(inHand)).remove(next);
       waiting.merge(cavityLayer(next, next.layer()), -1, Integer::sum);
-      order.add(new Step.PourStep(cups.get(inHand), next));
+      order.add(new Step.PourStep(known(cups.get(inHand)), next));
     }
     return order;
   }
@@ -114,12 +117,15 @@ public final class PourOrder {
     while (!all.isEmpty()) {
       Step.PourStep last = null;
       for (Step.PourStep step : all) {
-        if (followed(step.pour(), byCavity.get(cavity(step.pour())))) {
+        if (followed(step.pour(), known(byCavity.get(cavity(step.pour()))))) {
           continue;
         }
-        int by = last == null ? 1 : thickens.get(step.cup().id()) - thickens.get(last.cup().id());
+        int by =
+            last == null
+                ? 1
+                : known(thickens.get(step.cup().id())) - known(thickens.get(last.cup().id()));
         // Of equals the cup in hand, then what stands last in the plan.
-        boolean keeps = by == 0 && (step.cup().id().equals(inHand) || !holds(last, inHand));
+        boolean keeps = by == 0 && (step.cup().id().equals(inHand) || !holds(known(last), inHand));
         if (by > 0 || keeps) {
           last = step;
         }
@@ -131,7 +137,7 @@ public final class PourOrder {
       inHand = last.cup().id();
       backwards.add(last);
       all.remove(last);
-      byCavity.get(cavity(last.pour())).remove(last);
+      known(byCavity.get(cavity(last.pour()))).remove(last);
     }
     Collections.reverse(backwards);
     return backwards;

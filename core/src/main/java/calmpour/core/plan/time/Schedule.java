@@ -1,5 +1,7 @@
 package calmpour.core.plan.time;
 
+import static calmpour.core.check.Known.known;
+
 import calmpour.core.cure.CureModel;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -338,7 +340,7 @@ public final class Schedule {
     for (Batch batch : batches) {
       JobInResin inResin = job.in(batch.resinId());
       BatchStates follows = states.get(batch.number());
-      FollowUps next = new FollowUps(inResin, batch, follows, times);
+      FollowUps next = new FollowUps(inResin, batch, known(follows), times);
       looks.addAll(next.nudges(times));
       looks.addAll(next.looks());
     }

@@ -3,10 +3,10 @@ package calmpour.core.audit;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.plan.BigSession;
 import calmpour.core.plan.Facts;
-import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.Judge;
-import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.Planner;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.util.List;
@@ -25,8 +25,8 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * The audit of a finished plan beside making that plan with nobody judging it. Two cavities a mould,
- * three layers over three days, ten colours, two resins.
+ * The audit of a finished plan beside making that plan with nobody judging it. Two cavities a
+ * mould, three layers over three days, ten colours, two resins.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
@@ -41,6 +41,7 @@ public class AuditBench {
   private final EngineModel engine = new EngineModel();
   private final Planner silent = new Planner(engine, new Silent());
   private final Planner judging = new Planner(engine, new Audit());
+
   /** Judges nothing. */
   private static final class Silent implements Judge {
     @Override

@@ -1,3 +1,5 @@
+package calmpour.app;
+
 import calmpour.app.format.mesh.MeshFiles;
 import calmpour.core.mould.MeshShape;
 import calmpour.core.mould.mesh.MeshMend;
@@ -16,7 +18,8 @@ class MeshBench {
     for (int i = 0; i < rounds; i++) {
       long from = System.nanoTime();
       MeshMend.Mended mended =
-          MeshMend.mend(MeshFiles.read(file.getFileName().toString(), Files.readAllBytes(file)).mesh());
+          MeshMend.mend(
+              MeshFiles.read(file.getFileName().toString(), Files.readAllBytes(file)).mesh());
       List<MeshShape.MeshLevel> levels = MeshSlicer.slice(mended.mesh(), 0, 0, 1);
       best = Math.min(best, System.nanoTime() - from);
       volume = levels.get(levels.size() - 1).volumeMl();

@@ -24,9 +24,9 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * The cure engine beside a plain adaptive integration of the same two equations by a library, at the
- * same tolerance and over the same time, in one run; see bench/cure. Each round asks for another
- * mass, so that nothing is answered from what is kept.
+ * The cure engine beside a plain adaptive integration of the same two equations by a library, at
+ * the same tolerance and over the same time, in one run; see bench/cure. Each round asks for
+ * another mass, so that nothing is answered from what is kept.
  */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
@@ -37,31 +37,78 @@ import org.openjdk.jmh.annotations.Warmup;
 public class CureBench {
   private static final ResinSystem SLOW =
       new ResinSystem(
-          "r", "r", ResinKind.CASTING, new MixRatio(2, 1, MixRatio.Basis.WEIGHT), 1.15, 1.01, 40.0,
-          100.0, 24.0, null, null, null, null, null, null, null, null, null);
+          "r",
+          "r",
+          ResinKind.CASTING,
+          new MixRatio(2, 1, MixRatio.Basis.WEIGHT),
+          1.15,
+          1.01,
+          40.0,
+          100.0,
+          24.0,
+          null,
+          null,
+          null,
+          null,
+          null,
+          null,
+          null,
+          null,
+          null);
 
   /** A day at 20 mm, full cure, deepest pour, largest batch, thickness. */
   private static final ResinSystem CASTING =
       new ResinSystem(
-          "r", "r", ResinKind.CASTING, new MixRatio(2, 1, MixRatio.Basis.WEIGHT), 1.15, 1.01, 40.0,
-          100.0, 24.0, 500.0, 3.0, 240.0, null, null,
+          "r",
+          "r",
+          ResinKind.CASTING,
+          new MixRatio(2, 1, MixRatio.Basis.WEIGHT),
+          1.15,
+          1.01,
+          40.0,
+          100.0,
+          24.0,
+          500.0,
+          3.0,
+          240.0,
+          null,
+          null,
           new CureTimes(10.0, 3.0, 36.0, 24.0, 20.0, 120.0),
-          new LabelFacts(
-              null, null, null, 0.6, 1.0, 50.0, null, null, null, null, null, null),
-          null, null);
+          new LabelFacts(null, null, null, 0.6, 1.0, 50.0, null, null, null, null, null, null),
+          null,
+          null);
 
   /** A pot life and three demould times by depth. */
   private static final ResinSystem DEEP =
       new ResinSystem(
-          "r", "r", ResinKind.DEEP, new MixRatio(2, 1, MixRatio.Basis.WEIGHT), 1.15, 1.01, 420.0,
-          250.0, 23.0, null, null, null, null, null,
+          "r",
+          "r",
+          ResinKind.DEEP,
+          new MixRatio(2, 1, MixRatio.Basis.WEIGHT),
+          1.15,
+          1.01,
+          420.0,
+          250.0,
+          23.0,
+          null,
+          null,
+          null,
+          null,
+          null,
           new CureTimes(
-              null, null, null, null, null, null,
+              null,
+              null,
+              null,
+              null,
+              null,
+              null,
               List.of(
                   new DemouldRow(3, 72, null),
                   new DemouldRow(100, 24, 48.0),
                   new DemouldRow(150, 16, 24.0))),
-          null, null, null);
+          null,
+          null,
+          null);
 
   private final Chemistry chemistry = Calibration.of(SLOW).chemistry();
   private final EngineModel model = new EngineModel();
@@ -142,8 +189,11 @@ public class CureBench {
           }
         };
     AbstractIntegrator integrator =
-        new DormandPrince853Integrator(1e-10, 240, new double[] {1e-8, 1e-5}, new double[] {tolerance, tolerance});
-    return integrator.integrate(same, new ODEState(0, new double[] {0, 22}), minutes).getPrimaryState();
+        new DormandPrince853Integrator(
+            1e-10, 240, new double[] {1e-8, 1e-5}, new double[] {tolerance, tolerance});
+    return integrator
+        .integrate(same, new ODEState(0, new double[] {0, 22}), minutes)
+        .getPrimaryState();
   }
 
   /** How far the engine's moments are from those of the reference at a far tighter tolerance. */

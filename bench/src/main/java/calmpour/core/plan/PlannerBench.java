@@ -1,12 +1,11 @@
 package calmpour.core.plan;
 
-import calmpour.core.plan.search.ChanceRuns;
-import calmpour.core.plan.doc.Finding;
-import calmpour.core.plan.doc.Plan;
-import calmpour.core.plan.ways.WaysOut;
-
 import calmpour.core.audit.Audit;
 import calmpour.core.cure.EngineModel;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.search.ChanceRuns;
+import calmpour.core.plan.ways.WaysOut;
 import calmpour.core.session.Job;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Resolution;
@@ -59,8 +58,7 @@ final class PlannerBench {
           return planner.plan(
               session
                   .withPieces(pieces)
-                  .withArrangement(
-                      session.arrangement().withTogether(WaysOut.together(plan))),
+                  .withArrangement(session.arrangement().withTogether(WaysOut.together(plan))),
               workshop);
         });
     Job job = Resolution.of(session, workshop);

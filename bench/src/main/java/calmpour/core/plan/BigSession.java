@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.cup.CupKind;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
@@ -10,7 +11,6 @@ import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
-import calmpour.core.cup.CupKind;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
@@ -64,7 +64,8 @@ public record BigSession(Session session, Workshop workshop) {
     List<Colour> colours = new ArrayList<>();
     for (int c = 0; c < colourCount; c++) {
       colours.add(
-          new Colour("c" + c, "Colour " + c, "#446688", List.of(new Colour.Part("tint", 1 + c / 5.0))));
+          new Colour(
+              "c" + c, "Colour " + c, "#446688", List.of(new Colour.Part("tint", 1 + c / 5.0))));
     }
     // A session has at most 200 lines; beyond, each mould stands on the board twice as often.
     int lines = Math.min(moulds, 120);
@@ -88,8 +89,17 @@ public record BigSession(Session session, Workshop workshop) {
             List.of(resin("slow", 60), resin("other", 45)),
             List.of(
                 new Colourant(
-                    "tint", "Tint", ColourantForm.LIQUID_TINT, "#446688", null, null, null, null, null,
-                    null, null)),
+                    "tint",
+                    "Tint",
+                    ColourantForm.LIQUID_TINT,
+                    "#446688",
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null)),
             colours,
             List.of(
                 new CupKind("mix", "Mixing cup", CupKind.Use.MIXING, 90, 120, 140),
