@@ -163,4 +163,22 @@ class FormatsTest {
           .isEmpty();
     }
   }
+
+  /** Nobody has to guess what an operation is for and how it says no. */
+  @Test
+  void everyOperationSaysWhatItIsForAndHowItRefuses() {
+    JsonNode paths = openApi.get("paths");
+    paths.forEachEntry((path, item) ->
+        item.forEachEntry((method, operation) -> {
+          String which = method + " " + path;
+          assertThat(operation.path("summary").asString("")).as(which).endsWith(".");
+          boolean named = path.contains("{");
+          boolean body = operation.has("requestBody");
+          assertThat(operation.get("responses").has("404")).as(which).isEqualTo(named);
+          assertThat(operation.get("responses").has("422")).as(which).isEqualTo(body);
+          assertThat(operation.get("responses").has("403"))
+              .as(which)
+              .isEqualTo(!method.equals("get"));
+        }));
+  }
 }
