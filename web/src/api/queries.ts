@@ -4,6 +4,7 @@ import {
   api,
   ask,
   type FieldError,
+  type Finding,
   type Habits,
   type Hands,
   type Trouble,
@@ -109,6 +110,7 @@ function useGiven<T>(
 export interface Defaults {
   habits: Required<Habits>;
   hands: Required<Hands>;
+  acceptable: Finding["rule"][];
 }
 
 /** What counts where a session says nothing of its own; every habit is named in it. */

@@ -203,23 +203,6 @@ export function latePours(plan: Plan): string[] {
     });
 }
 
-/** What a maker may know better than the plan: told, and with a reason it is done all the same. */
-export function acceptable(finding: Finding): boolean {
-  return (
-    finding.rule === "COATING_IN_A_MOULD" ||
-    finding.rule === "DEEPER_THAN_RATED" ||
-    finding.rule === "THINNER_THAN_RATED" ||
-    finding.rule === "URETHANE_BEFORE_EPOXY" ||
-    finding.rule === "WATER_FORBIDDEN" ||
-    finding.rule === "WATER_IN_COLOUR" ||
-    finding.rule === "SOLVENT_IN_COLOUR" ||
-    finding.rule === "MOULD_PAST_ITS_END" ||
-    finding.rule === "WAXED_CUP" ||
-    finding.rule === "MOULD_NOT_FOR_POT" ||
-    finding.rule === "CUP_HEATS"
-  );
-}
-
 export function mendText(mend: Mend, session: Session, units: Units, startsAt: Date): string {
   switch (mend.kind) {
     case "NO_WARMING":

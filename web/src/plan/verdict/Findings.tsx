@@ -2,10 +2,11 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Finding, Mend, Plan, Session } from "../../api/client";
+import { useDefaults } from "../../api/queries";
 import { WrongMark } from "../../ui/Told";
 import { later } from "../../ui/later";
 import { useUnits } from "../../units/UnitsProvider";
-import { acceptable, findingText, latePours, mendText } from "../../words/findings";
+import { findingText, latePours, mendText } from "../../words/findings";
 import { isHeat } from "../../words/heat";
 
 interface Props {
@@ -130,6 +131,9 @@ interface LineProps {
 function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
   const [asking, setAsking] = useState(false);
   const { finding } = line;
+  // What a maker may know better than the plan, as the server says.
+  const acceptable = useDefaults().data?.acceptable ?? [];
+  const mayAccept = finding !== undefined && acceptable.includes(finding.rule);
   return (
     <Box
       component="li"
@@ -171,7 +175,7 @@ function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
           {mendWords(mend)}
         </Button>
       ))}
-      {finding && finding.accepted === undefined && acceptable(finding) && !asking && (
+      {finding && finding.accepted === undefined && mayAccept && !asking && (
         <Button size="small" sx={{ py: 0, minHeight: 30 }} onClick={() => setAsking(true)}>
           Do it on purpose
         </Button>

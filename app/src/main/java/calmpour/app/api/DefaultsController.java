@@ -2,17 +2,30 @@ package calmpour.app.api;
 
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
+import calmpour.core.plan.doc.Finding;
+import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What counts where a session says nothing of its own. */
 @RestController
 public class DefaultsController {
-  /** The starting habits and hands of every workshop. */
-  public record Defaults(Habits habits, Hands hands) {}
+  /**
+   * The starting habits and hands of every workshop.
+   *
+   * @param acceptable rules that may be broken on purpose, with a reason that is kept
+   */
+  public record Defaults(Habits habits, Hands hands, List<Finding.Rule> acceptable) {
+    static final Defaults ALL =
+        new Defaults(
+            Habits.DEFAULT,
+            Hands.DEFAULT,
+            Stream.of(Finding.Rule.values()).filter(Finding.Rule::acceptable).toList());
+  }
 
   @GetMapping("/api/defaults")
   Defaults defaults() {
-    return new Defaults(Habits.DEFAULT, Hands.DEFAULT);
+    return Defaults.ALL;
   }
 }
