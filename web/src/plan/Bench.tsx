@@ -21,21 +21,17 @@ import { usePlan } from "../session/usePlan";
 import type { useSessionEditor } from "../session/useSessionEditor";
 import { Cautions } from "../ui/Cautions";
 import { useAddressed } from "../ui/Going";
-import { OneOf } from "../ui/OneOf";
 import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
 import { later } from "../ui/later";
 import { useUnits } from "../units/UnitsProvider";
-import { showWith } from "../units/units";
 import { changesText } from "../words/changes";
 import { heatTexts, isHeat } from "../words/heat";
-import { countWord } from "../words/numbers";
 import { lateIn, stand, sureOf } from "../words/plan";
 import { storyOf } from "../words/story";
-import { clockTime, minutes } from "../words/time";
-import { Board } from "./board/Board";
-import { EVERYTHING, MANY_LINES, soughtLines } from "./board/seek";
-import { CupsBench } from "./cups/CupsBench";
+import { minutes } from "../words/time";
+import { BoardSheet } from "./board/BoardSheet";
+import { CupsSheet } from "./cups/CupsSheet";
 import { Fig } from "./how/How";
 import { Legend } from "./how/Legend";
 import { Findings } from "./verdict/Findings";
@@ -49,14 +45,10 @@ const PieceEditor = later(() => import("./board/PieceEditor").then((m) => m.Piec
 const LayBeside = later(() => import("./verdict/LayBeside").then((m) => m.LayBeside));
 const PrintSheet = later(() => import("./PrintSheet").then((m) => m.PrintSheet));
 const Ways = later(() => import("./verdict/Ways").then((m) => m.Ways));
-const BenchFromAbove = later(() =>
-  import("../drawing/BenchFromAbove").then((m) => m.BenchFromAbove),
-);
 const LayerStates = later(() => import("./how/States").then((m) => m.LayerStates));
 // Below what is seen at once.
 const Days = later(() => import("./days/Days").then((m) => m.Days));
 const Assumed = later(() => import("./how/Margins").then((m) => m.Assumed));
-const Find = later(() => import("./board/Find").then((m) => m.Find));
 
 interface Props {
   editing: ReturnType<typeof useSessionEditor>;
@@ -75,9 +67,6 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
   const { answer, trouble } = planning;
   const asked = planning.asked ?? session;
   const about = useMemo(() => ({ session: asked, id: keptId }), [asked, keptId]);
-  const [sought, setSought] = useState(EVERYTHING);
-  const [seen, setSeen] = useAddressed("board");
-  const above = seen === "above";
   const [line, setLine] = useAddressed("line");
   const selected = line === null ? null : Number(line) - 1;
   const setSelected = (to: number | null) => setLine(to === null ? null : String(to + 1));
@@ -157,7 +146,6 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
             ? { ...stand(plan, startsAt, zoneId, units), opens: true }
             : { wrong: false, text: "Working it out…" };
   const late = plan ? lateIn(plan) : new Set<string>();
-  const many = plan !== null && plan.pieces.length >= MANY_LINES;
   const wrong = plan?.findings.some(
     (f) => (f.severity === "BREACH" && f.accepted === undefined) || isHeat(f),
   );
@@ -229,113 +217,40 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
             "& .stale": { opacity: trouble ? 0.45 : 1 },
           }}
         >
-          <Sheet
-            title="On the board"
-            aside={
-              <>
-                {plan && (
-                  <>
-                    {plan.totals.cavities} {plan.totals.cavities === 1 ? "cavity" : "cavities"} ·{" "}
-                    <Fig of="session/volumeMl" what="Volume of the session">
-                      {showWith(units.VOLUME, plan.totals.volumeMl)}
-                    </Fig>{" "}
-                  </>
-                )}
-                {plan && (
-                  <Button
-                    onClick={() => setSeen(above ? null : "above")}
-                    aria-pressed={above}
-                    sx={{ minHeight: 32, py: 0 }}
-                  >
-                    {above ? "In section" : "From above"}
-                  </Button>
-                )}
-                <Button onClick={() => setAdding(!adding)} sx={{ minHeight: 32, py: 0 }}>
-                  + a mould
-                </Button>
-              </>
-            }
-          >
-            {plan && above && <BenchFromAbove plan={plan} />}
-            {many && !above && <Find plan={plan} sought={sought} onSeek={setSought} />}
-            {!above && (
-              <Board
-                session={session}
-                plan={plan}
-                shelf={shelf}
-                errors={errors}
-                selected={selected}
-                onSelect={(line) => {
-                  setAdding(false);
-                  setSelected(line);
-                }}
-                startsAt={startsAt}
-                zoneId={zoneId}
-                onCount={(line, count) => {
-                  const piece = pieces[line];
-                  if (piece && count < 1) {
-                    remove(line);
-                  } else if (piece) {
-                    setPiece(line, { ...piece, count }, null);
-                  }
-                }}
-                only={plan && many ? soughtLines(plan, sought) : null}
-              />
-            )}
-          </Sheet>
-          <Sheet
-            title={
-              batch?.split === false
-                ? "One cup"
-                : batch
-                  ? `From one cup to ${countWord(batch.cups.length).toLowerCase()}`
-                  : "The cups"
-            }
-            aside={
-              <>
-                {batch && !trouble && (
-                  <Button onClick={() => setCardShown("open")} sx={{ minHeight: 32, py: 0 }}>
-                    Batch card
-                  </Button>
-                )}
-                {plan && plan.batches.length > 1 ? (
-                  <OneOf
-                    label="Batch"
-                    choices={plan.batches.map(
-                      (b) =>
-                        [
-                          b.number,
-                          `Batch ${b.number}, ${clockTime(startsAt, b.times.startSeconds, zoneId)}`,
-                        ] as const,
-                    )}
-                    chosen={batch?.number ?? 1}
-                    onChoose={(next) => setBatchShown(String(next))}
-                  />
-                ) : (
-                  shelf.resins.find((r) => r.id === session.resinId)?.name
-                )}
-              </>
-            }
-          >
-            <Box className="stale">
-              {plan && batch ? (
-                <CupsBench
-                  batch={batch}
-                  plan={plan}
-                  session={session}
-                  shelf={shelf}
-                  errors={errors}
-                  startsAt={startsAt}
-                  zoneId={zoneId}
-                  onEdit={editCups}
-                />
-              ) : (
-                <Box sx={{ color: "text.secondary" }}>
-                  The batch and its cups stand here as soon as there is something to pour.
-                </Box>
-              )}
-            </Box>
-          </Sheet>
+          <BoardSheet
+            session={session}
+            plan={plan}
+            shelf={shelf}
+            errors={errors}
+            selected={selected}
+            onSelect={(line) => {
+              setAdding(false);
+              setSelected(line);
+            }}
+            startsAt={startsAt}
+            zoneId={zoneId}
+            onCount={(line, count) => {
+              const piece = pieces[line];
+              if (piece && count < 1) {
+                remove(line);
+              } else if (piece) {
+                setPiece(line, { ...piece, count }, null);
+              }
+            }}
+            onAdding={() => setAdding(!adding)}
+          />
+          <CupsSheet
+            batch={batch}
+            plan={plan}
+            session={session}
+            shelf={shelf}
+            errors={errors}
+            startsAt={startsAt}
+            zoneId={zoneId}
+            onEdit={editCups}
+            onBatch={(number) => setBatchShown(String(number))}
+            onCard={trouble ? null : () => setCardShown("open")}
+          />
           {(adding || chosen) && (
             <Box sx={{ gridColumn: "1 / -1", minWidth: 0 }}>
               <Sheet title={adding ? "Another mould" : chosenName}>

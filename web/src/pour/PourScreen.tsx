@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
-import { useEffect, useRef, useState } from "react";
-import type { RunStep, ScaleReading } from "../api/client";
-import { Told, WrongMark } from "../ui/Told";
+import { useEffect, useState } from "react";
+import type { RunStep } from "../api/client";
+import { Loading } from "../ui/Loading";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { findingText } from "../words/findings";
@@ -14,26 +14,26 @@ import { BenchAside } from "./BenchAside";
 import { BenchHeader } from "./BenchHeader";
 import { BenchKeys } from "./BenchKeys";
 import { Checklist, READY } from "./Checklist";
+import { Ended } from "./Ended";
 import { Keypad } from "./Keypad";
 import { LineTrouble } from "./LineTrouble";
-import { HotCup, Return, SteppedAway } from "./Overlays";
+import { OverTheBench } from "./OverTheBench";
 import { PotKeys } from "./PotKeys";
 import { ScaleBar } from "./ScaleBar";
+import { Stand } from "./Stand";
 import { StandIns } from "./StandIns";
 import { Rescued, StepView, Waiting } from "./StepView";
-import { WhichCup } from "./WhichCup";
 import { speak, wakeSound } from "./sounds";
+import { useBenchKeyboard } from "./useBenchKeyboard";
 import { useBenchSounds } from "./useBenchSounds";
 import { useAwake, useChoice, useSleeve, useTicks } from "./useBenchTools";
 import { useHands } from "./useHands";
 import { clockNow, type Running, useRun } from "./useRun";
-import { tare, useScale, useSimulated } from "./useScale";
+import { useScale, useSimulated } from "./useScale";
 import { useScaleTone } from "./useScaleTone";
+import { useTaking } from "./useTaking";
 
 const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
-
-/** So long a scale that will not come to rest is waited for, ms. */
-const SETTLES_MS = 3_000;
 
 const HANDS_WORDS = {
   both: "Both pairs of hands",
@@ -46,11 +46,7 @@ export function PourScreen({ id }: { id: string }) {
   const run = useRun(id);
   useAwake();
   if (run.view.status === "loading") {
-    return (
-      <Box role="status" sx={{ p: 4, fontSize: "1.5rem" }}>
-        Opening the run…
-      </Box>
-    );
+    return <Loading>Opening the run…</Loading>;
   }
   if (run.view.status === "trouble") {
     return <Told trouble={run.view.trouble} onRetry={() => void run.reload()} />;
@@ -89,7 +85,6 @@ function Bench({ run, running }: BenchProps) {
   const [weighing, setWeighing] = useState(false);
   const [returning, setReturning] = useState(false);
   const [asksHot, setAsksHot] = useState(false);
-  const [settling, setSettling] = useState<string | null>(null);
   const [leftAsItIs, setLeftAsItIs] = useState<number | null>(null);
   const [seenHot, setSeenHot] = useState<string[]>([]);
   const [silent, setSilent] = useChoice("calm-pour.silent", false);
@@ -107,54 +102,18 @@ function Bench({ run, running }: BenchProps) {
   const scale = useScale(ready && target !== undefined);
   const sleeve = useSleeve(turn);
   const { tell } = run;
-  const done = (grams?: number) => {
-    wakeSound();
-    if (!sleeve.lets()) {
-      return;
-    }
-    const what = waits && offset === 0 ? waits : shown;
-    if (!what || (what.status !== "TO_DO" && what.status !== "RUNNING")) {
-      return;
-    }
-    // The next tap within a blink is the same tap.
-    sleeve.shut();
-    if (grams !== undefined) {
-      // The next weighing begins at nothing.
-      void tare();
-    }
-    tell({ kind: "DONE", of: what.taskId, ...(grams === undefined ? {} : { value: grams }) });
-    if (what.kind === "LOAD_POT") {
-      tell({ kind: "POT", of: `${what.batch}/IN` });
-    }
-    setOffset(0);
-    setSettling(null);
-    setWeighing(false);
-  };
   useScaleTone(scale, target, silent);
-  // What still moves on the scale is not what is in: it is waited for, but not for ever.
-  const settles = settling !== null && settling === shown?.taskId;
-  const take = () => {
-    if (!sleeve.lets()) {
-      return;
-    }
-    if (scale && !scale.stable && !settles && weighed(scale, target) !== undefined) {
-      setSettling(shown?.taskId ?? null);
-    } else {
-      done(weighed(scale, target));
-    }
-  };
-  const settled = useRef(take);
-  useEffect(() => {
-    settled.current = take;
+  const { done, take, settles } = useTaking({
+    what: waits && offset === 0 ? waits : shown,
+    scale,
+    target,
+    sleeve,
+    tell,
+    onTaken: () => {
+      setOffset(0);
+      setWeighing(false);
+    },
   });
-  const still = scale === null || scale.stable;
-  useEffect(() => {
-    if (!settles) {
-      return;
-    }
-    const timer = setTimeout(() => settled.current(), still ? 0 : SETTLES_MS);
-    return () => clearTimeout(timer);
-  }, [settles, still]);
   const undoable = state.undoable;
   const undo = () => {
     if (undoable) {
@@ -173,33 +132,12 @@ function Bench({ run, running }: BenchProps) {
     hot.length > 0 ||
     state.awaySinceSeconds !== undefined;
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (busy || event.ctrlKey || event.metaKey || event.altKey) {
-        return;
-      }
-      const onButton = event.target instanceof HTMLButtonElement;
-      if (event.key === " " && !event.repeat) {
-        // Space is the large key wherever the focus is: gloves hit what they hit.
-        event.preventDefault();
-        take();
-      } else if (event.key === "ArrowRight") {
-        setOffset((o) => Math.min(o + 1, hands.length - 1 - at));
-      } else if (event.key === "ArrowLeft") {
-        setOffset((o) => Math.max(o - 1, -at));
-      } else if (event.key === "Backspace" && !onButton) {
-        event.preventDefault();
-        undo();
-      }
-    };
-    window.addEventListener("keydown", onKey);
-    // A button under the focus would count the key a second time.
-    const onUp = (event: KeyboardEvent) => event.key === " " && !busy && event.preventDefault();
-    window.addEventListener("keyup", onUp);
-    return () => {
-      window.removeEventListener("keydown", onKey);
-      window.removeEventListener("keyup", onUp);
-    };
+  useBenchKeyboard({
+    busy,
+    take,
+    turn: (by) =>
+      setOffset((o) => (by > 0 ? Math.min(o + 1, hands.length - 1 - at) : Math.max(o - 1, -at))),
+    undo,
   });
 
   useBenchSounds(state.cups, now, wait, silent, () => {
@@ -319,28 +257,11 @@ function Bench({ run, running }: BenchProps) {
             />
           ) : (
             <>
-              <Box
-                role="status"
-                sx={{
-                  color: sentence.wrong ? "error.main" : "text.secondary",
-                  fontWeight: sentence.wrong ? 700 : 400,
-                  fontSize: { xs: "1rem", md: "1.2rem" },
-                  display: "flex",
-                  gap: 1,
-                  alignItems: "center",
-                }}
-              >
-                {sentence.wrong && <WrongMark />}
-                <span>
-                  {sentence.text}
-                  {change && <b> {change}</b>}
-                </span>
-                {state.giveUp.length > 0 && (
-                  <Button onClick={() => setReturning(true)} sx={{ minHeight: 64 }}>
-                    See what to give up
-                  </Button>
-                )}
-              </Box>
+              <Stand
+                sentence={sentence}
+                change={change}
+                onGiveUp={state.giveUp.length > 0 ? () => setReturning(true) : null}
+              />
               {rescue ? (
                 <Rescued
                   addA={rescue.rescue.addAG}
@@ -372,20 +293,7 @@ function Bench({ run, running }: BenchProps) {
                   )}
                 </StepView>
               ) : (
-                <Box>
-                  <Box component="h2" sx={{ typography: "h1", fontSize: "2.4rem" }}>
-                    {state.finishedSeconds !== undefined
-                      ? "This run is over"
-                      : "Everything is done"}
-                  </Box>
-                  <Button
-                    variant="contained"
-                    href={`/pour/${opened.id}/record`}
-                    sx={{ mt: 2, minHeight: 84, fontSize: "1.4rem" }}
-                  >
-                    Look back at it
-                  </Button>
-                </Box>
+                <Ended id={opened.id} over={state.finishedSeconds !== undefined} />
               )}
             </>
           )}
@@ -475,53 +383,18 @@ function Bench({ run, running }: BenchProps) {
           onClose={() => setStandIns(false)}
         />
       )}
-      {asksHot && (
-        <WhichCup
-          cups={state.cups.filter((c) => !c.hot)}
-          onChosen={heats}
-          onClose={() => setAsksHot(false)}
-        />
-      )}
-      {returning && (
-        <Return
-          state={state}
-          plan={plan}
-          units={units}
-          onGiveUp={() => {
-            for (const of of state.giveUp) {
-              tell({ kind: "GIVEN_UP", of });
-            }
-          }}
-          onGoOn={() => setReturning(false)}
-        />
-      )}
-      {state.awaySinceSeconds !== undefined && (
-        <SteppedAway
-          state={state}
-          now={now}
-          onBack={() => {
-            wakeSound();
-            tell({ kind: "BACK" });
-            setReturning(true);
-          }}
-        />
-      )}
-      {hot.length > 0 && (
-        <HotCup cups={hot} onSeen={() => setSeenHot([...seenHot, ...hot.map((c) => c.cupId)])} />
-      )}
+      <OverTheBench
+        state={state}
+        plan={plan}
+        now={now}
+        tell={tell}
+        returning={returning}
+        onReturning={setReturning}
+        hot={hot}
+        onSeenHot={() => setSeenHot([...seenHot, ...hot.map((c) => c.cupId)])}
+        asksHot={asksHot ? heats : null}
+        onAsked={() => setAsksHot(false)}
+      />
     </Box>
   );
-}
-
-/**
- * What the scale says, where it plausibly says it of this; otherwise it went as planned. A cup that
- * is poured from on the scale gets lighter.
- */
-function weighed(scale: ScaleReading | null, target: number | undefined): number | undefined {
-  const told = scale?.link === "TELLS" ? scale.grams : undefined;
-  if (told === undefined || target === undefined) {
-    return undefined;
-  }
-  const grams = Math.abs(told);
-  return grams > target * 0.5 && grams < target * 2 ? grams : undefined;
 }

@@ -1,0 +1,38 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { WrongMark } from "../ui/Told";
+
+interface Props {
+  sentence: { wrong: boolean; text: string };
+  /** What the last thing made of the rest; null where it stayed as it was. */
+  change: string | null;
+  onGiveUp: (() => void) | null;
+}
+
+/** How the run stands beside its plan, in one line above the step. */
+export function Stand({ sentence, change, onGiveUp }: Props) {
+  return (
+    <Box
+      role="status"
+      sx={{
+        color: sentence.wrong ? "error.main" : "text.secondary",
+        fontWeight: sentence.wrong ? 700 : 400,
+        fontSize: { xs: "1rem", md: "1.2rem" },
+        display: "flex",
+        gap: 1,
+        alignItems: "center",
+      }}
+    >
+      {sentence.wrong && <WrongMark />}
+      <span>
+        {sentence.text}
+        {change && <b> {change}</b>}
+      </span>
+      {onGiveUp && (
+        <Button onClick={onGiveUp} sx={{ minHeight: 64 }}>
+          See what to give up
+        </Button>
+      )}
+    </Box>
+  );
+}
