@@ -7,7 +7,6 @@ import {
   type StandsNow,
   type Trouble,
 } from "../api/client";
-import { FORMAT } from "../api/format";
 import { keepUntold, raisedSteps, readUntold } from "./untold";
 
 /** A clock that goes on between two answers of the server, which may run faster than the world. */
@@ -52,14 +51,17 @@ export function clockOf(stands: { now: string; speed: number }): WallClock {
 export function useRun(id: string) {
   const [view, setView] = useState<RunView>({ status: "loading" });
   const [kept] = useState(() => readUntold(id));
-  const [untold, setUntold] = useState<RunEvent[]>(kept.events);
+  const [untold, setUntold] = useState<RunEvent[]>([
+    ...kept.older.flatMap((o) => o.events),
+    ...kept.events,
+  ]);
   const [cutOff, setCutOff] = useState(false);
   const [refused, setRefused] = useState<Trouble | null>(null);
   /** Steps that another screen had finished before. */
   const [before, setBefore] = useState<string[]>([]);
-  const queue = useRef(untold);
-  /** In which format the steps in the queue were kept. */
-  const format = useRef(kept.format);
+  const queue = useRef(kept.events);
+  /** What was kept in an earlier format and comes before the queue. */
+  const older = useRef(kept.older);
   const sending = useRef(false);
   const atOnce = useRef(MOST_AT_ONCE);
   const again = useRef<() => void>(() => undefined);
@@ -103,20 +105,19 @@ export function useRun(id: string) {
   }, [id, take]);
 
   const send = useCallback(async () => {
-    if (sending.current || queue.current.length === 0) {
+    if (sending.current || (queue.current.length === 0 && older.current.length === 0)) {
       return;
     }
     sending.current = true;
-    if (format.current !== FORMAT) {
-      const older = queue.current;
-      const steps = await raisedSteps({ format: format.current, events: older });
+    if (older.current.length > 0) {
+      const steps = await raisedSteps(older.current);
       if (steps === null) {
         sending.current = false;
         setCutOff(true);
         return;
       }
-      format.current = FORMAT;
-      queue.current = [...steps, ...queue.current.slice(older.length)];
+      older.current = [];
+      queue.current = [...steps, ...queue.current];
     }
     const batch = queue.current.slice(0, atOnce.current);
     const answer = await ask(
@@ -138,7 +139,7 @@ export function useRun(id: string) {
     atOnce.current = answer.status === "ok" ? MOST_AT_ONCE : 1;
     // Told, or refused: what was added meanwhile stays.
     queue.current = queue.current.slice(batch.length);
-    keepUntold(id, queue.current, format.current);
+    keepUntold(id, { events: queue.current, older: older.current });
     setUntold(queue.current);
     if (answer.status === "ok") {
       setRefused(null);
@@ -162,8 +163,8 @@ export function useRun(id: string) {
       const at = new Date(clock.current ? clockNow(clock.current) : Date.now()).toISOString();
       const event: RunEvent = { codes: [], ...happened, id: crypto.randomUUID(), at };
       queue.current = [...queue.current, event];
-      keepUntold(id, queue.current, format.current);
-      setUntold(queue.current);
+      keepUntold(id, { events: queue.current, older: older.current });
+      setUntold([...older.current.flatMap((o) => o.events), ...queue.current]);
       void send();
     },
     [id, send],
