@@ -68,6 +68,8 @@ class KeptDataTest {
       assertThat(sent.body().get("format").asInt()).isEqualTo(Formats.CURRENT);
       assertThat(app.post("/api/sessions/file", sent.body()).status()).isEqualTo(201);
       refused(app, Map.of("format", 99, "session", Map.of()), "newer Calm Pour");
+      refused(app, Map.of("format", 0, "session", Map.of()), "not a Calm Pour session file");
+      refused(app, Map.of("format", "x", "session", Map.of()), "not a Calm Pour session file");
       refused(app, List.of(1, 2), "not a Calm Pour session file");
       refused(app, "null", "not a Calm Pour session file");
       refused(app, Map.of("format", 1, "session", Map.of("name", 7)), "");

@@ -26,7 +26,10 @@ public class FormatController {
           .present("kind", kind)
           .present("document", document)
           .that(
-              Formats.FORMATS.contains(format),
+              format >= 1,
+              Problem.outside("format", Problem.Code.OUT_OF_RANGE, format, Formats.FORMATS))
+          .that(
+              format <= Formats.CURRENT,
               Problem.outside("format", Problem.Code.FORMAT_IS_NEWER, format, Formats.FORMATS))
           .orThrow();
     }

@@ -101,8 +101,9 @@ public class SessionController {
     boolean numbered = file.has("format") && file.has("session");
     int format = numbered ? file.get("format").asInt(0) : 1;
     new Check()
+        .that(format >= 1, Problem.of("file", Problem.Code.NOT_A_SESSION_FILE, null))
         .that(
-            Formats.FORMATS.contains(format),
+            format <= Formats.CURRENT,
             Problem.outside("format", Problem.Code.FORMAT_IS_NEWER, format, Formats.FORMATS))
         .orThrow();
     return create(
