@@ -58,6 +58,7 @@ export function App() {
           }
         >
           <Route index element={PLAN} />
+          <Route path="plan" element={PLAN} />
           <Route path="plan/:id" element={PLAN} />
           <Route path="first" element={FIRST} />
           <Route path="today" element={TODAY} />

@@ -25,6 +25,7 @@ export function OneOf<T extends string | number | boolean>(props: Props<T>) {
           sx={{
             px: 1.25,
             minHeight: 34,
+            fontFamily: "inherit",
             borderRadius: "10px",
             border: 1,
             borderColor: choice === chosen ? "primary.main" : "divider",

@@ -50,6 +50,8 @@ class AddressesTest {
     page.goBack();
     assertThat(page.getByRole(AriaRole.LIST, named("Colours"))).isVisible();
 
+    page.navigate(demo.url("/#/plan"));
+    assertThat(page.getByText("Batch card")).isVisible();
     page.navigate(demo.url("/nothing/of/the/kind"));
     assertThat(page.getByText("There is nothing at this address")).isVisible();
     page.getByRole(AriaRole.LINK, named("To the plan")).click();
