@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useRef, useState } from "react";
 import { numberOf, rest, useAnswer } from "../api/asking";
-import { api, ask, type PlanAnswer, type Session, type Workshop } from "../api/client";
+import { api, type PlanAnswer, type Session, type Workshop } from "../api/client";
 import { value } from "../api/queries";
+import { useTicket } from "../api/ticket";
 import { asBefore, type Groups, groupsOf } from "./together";
 
 interface Planned {
@@ -20,11 +21,6 @@ const AGAIN = 300;
 /** Somebody may be typing on, ms. */
 const TYPING = 60;
 
-const stop = (ticket: string) =>
-  ask(api.DELETE("/api/plan/tickets/{ticket}", { params: { path: { ticket } } })).catch(
-    () => undefined,
-  );
-
 /**
  * Asks for a plan on every edit; answers that come too late are dropped.
  *
@@ -33,7 +29,7 @@ const stop = (ticket: string) =>
  */
 export function usePlan(session: Session | null, workshop: Workshop | undefined, id?: string) {
   const [fresh, setFresh] = useState(0);
-  const [ticket, setTicket] = useState<string | null>(null);
+  const { ticket, run, enough } = useTicket();
   const together = useRef<Groups | null>(null);
   const asks = session && (session.pieces?.length ?? 0) > 0 && session.resinId !== "";
   const { answer, before, trouble, retry } = useAnswer<Planned>(
@@ -43,20 +39,12 @@ export function usePlan(session: Session | null, workshop: Workshop | undefined,
         throw new Error("bug: nothing to plan");
       }
       const asked = asBefore(session, together.current);
-      const mine = crypto.randomUUID();
-      setTicket(mine);
-      // Nobody waits for a plan that was overtaken.
-      const overtaken = () => void stop(mine);
-      signal.addEventListener("abort", overtaken);
-      try {
+      return run(signal, async (mine) => {
         const query = { ticket: mine, ...(id ? { id } : {}) };
         const plan = await value(api.POST("/api/plan", { body: asked, signal, params: { query } }));
         together.current = groupsOf(asked, plan.plan);
         return { plan, asked };
-      } finally {
-        signal.removeEventListener("abort", overtaken);
-        setTicket((now) => (now === mine ? null : now));
-      }
+      });
     },
     TYPING,
   );
@@ -87,11 +75,7 @@ export function usePlan(session: Session | null, workshop: Workshop | undefined,
     /** What was tried so far, while a plan takes long; null otherwise. */
     tried: ticket === null ? null : (progress.data?.tried ?? null),
     /** The best so far will do. */
-    enough: useCallback(() => {
-      if (ticket !== null) {
-        void stop(ticket);
-      }
-    }, [ticket]),
+    enough,
     /** As if nothing had been poured together before. */
     anew: useCallback(() => {
       together.current = { lines: [], batches: [] };

@@ -2,15 +2,9 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { numberOf, useAbout, useAnswer } from "../../api/asking";
-import {
-  api,
-  ask,
-  type PlanAnswer,
-  type Session,
-  type Way,
-  type WaysAnswer,
-} from "../../api/client";
+import { api, type PlanAnswer, type Session, type Way, type WaysAnswer } from "../../api/client";
 import { value } from "../../api/queries";
+import { useTicket } from "../../api/ticket";
 import { Sheet } from "../../ui/Sheet";
 import { Told } from "../../ui/Told";
 import { useUnits } from "../../units/UnitsProvider";
@@ -34,7 +28,7 @@ export function Ways({ session, answer, resins, onTake }: Props) {
   const units = useUnits();
   const [shown, setShown] = useState<string | null>(null);
 
-  const [ticket, setTicket] = useState<string | null>(null);
+  const { ticket, run, enough } = useTicket();
   const {
     answer: newest,
     current,
@@ -42,21 +36,11 @@ export function Ways({ session, answer, resins, onTake }: Props) {
     retry,
   } = useAnswer<WaysAnswer>(
     ["ways", id, numberOf(session)],
-    async (signal) => {
-      const mine = `ways-${crypto.randomUUID()}`;
-      setTicket(mine);
-      const overtaken = () => stop(mine);
-      signal.addEventListener("abort", overtaken);
-      try {
+    (signal) =>
+      run(signal, (mine) => {
         const query = { ticket: mine, ...(id ? { id } : {}) };
-        return await value(
-          api.POST("/api/plan/ways", { body: session, signal, params: { query } }),
-        );
-      } finally {
-        signal.removeEventListener("abort", overtaken);
-        setTicket((now) => (now === mine ? null : now));
-      }
-    },
+        return value(api.POST("/api/plan/ways", { body: session, signal, params: { query } }));
+      }),
     QUIET,
   );
   const found = current ? newest : null;
@@ -79,7 +63,7 @@ export function Ways({ session, answer, resins, onTake }: Props) {
         {!found && !trouble && (
           <Box aria-live="polite" sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
             Looking for the cheapest ways out…
-            {ticket !== null && <Button onClick={() => stop(ticket)}>Enough</Button>}
+            {ticket !== null && <Button onClick={enough}>Enough</Button>}
           </Box>
         )}
         {trouble && <Told trouble={trouble} onRetry={retry} />}
@@ -115,10 +99,4 @@ export function Ways({ session, answer, resins, onTake }: Props) {
 /** How much later another wall-clock start is, ms. */
 function shift(from: string, to: string): number {
   return new Date(`${to.slice(0, 19)}Z`).getTime() - new Date(`${from.slice(0, 19)}Z`).getTime();
-}
-
-function stop(ticket: string) {
-  void ask(api.DELETE("/api/plan/tickets/{ticket}", { params: { path: { ticket } } })).catch(
-    () => undefined,
-  );
 }
