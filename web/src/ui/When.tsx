@@ -62,6 +62,8 @@ function useWhen({ label, value, onChange, error, width, needed }: WhenProps, ke
     },
     sx: { width: width ?? 200 },
     slotProps: {
+      // It would say the month before the day.
+      toolbar: { hidden: true },
       textField: { error: told !== undefined, helperText: told, size: "small" as const },
     },
   };
