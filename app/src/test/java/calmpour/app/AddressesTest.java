@@ -52,6 +52,9 @@ class AddressesTest {
 
     page.navigate(demo.url("/#/plan"));
     assertThat(page.getByText("Batch card")).isVisible();
+    // A total that was measured has a point in its address.
+    page.navigate(demo.url("/mix/total-143.25"));
+    assertThat(page.getByLabel("A and B together")).hasValue("143.25");
     page.navigate(demo.url("/nothing/of/the/kind"));
     assertThat(page.getByText("There is nothing at this address")).isVisible();
     page.getByRole(AriaRole.LINK, named("To the plan")).click();

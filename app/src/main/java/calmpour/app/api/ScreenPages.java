@@ -32,8 +32,7 @@ class ScreenPages implements WebMvcConfigurer {
       if (file != null) {
         return file;
       }
-      String last = path.substring(path.lastIndexOf('/') + 1);
-      boolean screen = !path.startsWith("api/") && !last.contains(".");
+      boolean screen = !path.startsWith("api/") && !path.startsWith("assets/");
       return screen ? super.getResource("index.html", location) : null;
     }
   }
