@@ -1,3 +1,4 @@
+import { ofCup } from "../session/place";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
@@ -132,11 +133,11 @@ export function Also({
         {card.pumps && <li>By pump: {countedText(card.pumps, "stroke", "strokes", units)}.</li>}
         {card.kit && <li>As a kit: {countedText(card.kit, "bottle", "bottles", units)}.</li>}
         {card.leftovers.map((left) => {
-          const its = answer.batch.cups.find((c) => c.id === left.cupId);
+          const its = answer.batch.cups.find((c) => ofCup(c.id) === left.of);
           const name = its ? cupName(answer.batch.cups, its) : "The clear kept back";
-          const ways = answer.leftovers.find((l) => l.cupId === left.cupId)?.fillers ?? [];
+          const ways = answer.leftovers.find((l) => l.of === left.of)?.fillers ?? [];
           return (
-            <li key={left.cupId}>
+            <li key={left.of}>
               {name} keeps {showWith(units.VOLUME, left.leftMl)} to pour
               {ways.length > 0
                 ? `: fits ${ways

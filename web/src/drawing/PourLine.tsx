@@ -1,3 +1,4 @@
+import { ofTask } from "../session/place";
 import { useTheme } from "@mui/material/styles";
 import { useId } from "react";
 import type { Batch, Plan } from "../api/client";
@@ -154,7 +155,7 @@ function Drawing(props: DrawingProps) {
           task={task}
           name={markName(task, plan)}
           wrongAt={plan.findings.some(
-            (f) => f.severity === "BREACH" && f.place === `task/${task.id}`,
+            (f) => f.severity === "BREACH" && f.place === ofTask(task.id),
           )}
           onMove={(start) => props.onMove?.(task.id, start)}
           onRelease={() => props.onRelease?.(task.id)}

@@ -1,3 +1,4 @@
+import { ofBatch, ofCup } from "../session/place";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
@@ -44,7 +45,10 @@ export function Running({ session, answer, onMeetNow }: Props) {
       <Box role="group" aria-label={`Part ${which}`}>
         <Box sx={{ fontSize: "1.4rem", color: "text.secondary" }}>{which}</Box>
         <Box sx={{ fontSize: { xs: "3.2rem", sm: "5rem" }, fontWeight: 700, lineHeight: 1.05 }}>
-          <Fig of={`batch/1/part${which}/${volume ? "volumeMl" : "massG"}`} what={`Part ${which}`}>
+          <Fig
+            of={`${ofBatch(1)}/part${which}/${volume ? "volumeMl" : "massG"}`}
+            what={`Part ${which}`}
+          >
             {volume ? showWith(units.VOLUME, amount.volumeMl) : showWith(units.MASS, amount.massG)}
           </Fig>
         </Box>
@@ -78,7 +82,7 @@ export function Running({ session, answer, onMeetNow }: Props) {
         <Box>
           <Box sx={{ fontSize: "1.4rem", color: "text.secondary" }}>both together</Box>
           <Box sx={{ fontSize: { xs: "2rem", sm: "3rem" }, fontWeight: 700, mt: { sm: 1.5 } }}>
-            <Fig of="batch/1/totalG" what="Both parts">
+            <Fig of={`${ofBatch(1)}/totalG`} what="Both parts">
               {showWith(units.MASS, batch.measuring.totalG)}
             </Fig>
           </Box>
@@ -108,7 +112,7 @@ export function Running({ session, answer, onMeetNow }: Props) {
         <Box sx={{ fontSize: "1.2rem", color: "text.secondary" }}>
           {over ? "It should be thick by now. " : ""}A {now < contact ? "meets" : "met"} B at{" "}
           {clockTime(startsAt, batch.times.contactSeconds, zoneId)};{" "}
-          <Fig of={`cup/${cup.id}/workingTimeMinutes`} what="Working time">
+          <Fig of={`${ofCup(cup.id)}/workingTimeMinutes`} what="Working time">
             pourable until about {clockTime(startsAt, cup.times.thickensSeconds, zoneId)}
           </Fig>
           , at the earliest {clockTime(startsAt, cup.times.thickensEarliestSeconds, zoneId)}.

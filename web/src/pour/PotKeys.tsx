@@ -1,14 +1,15 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { PotLine, RunEvent } from "../api/client";
+import type { PotLine } from "../api/client";
 import { WrongMark } from "../ui/Told";
 import { Keypad } from "./Keypad";
+import type { Happened } from "./useRun";
 
 interface Props {
   batch: number;
   pot: PotLine[];
-  onTell: (happened: Omit<RunEvent, "id" | "at" | "codes">) => void;
+  onTell: (happened: Happened) => void;
 }
 
 type Pressure = "RATED" | "SET";

@@ -42,6 +42,9 @@ const MOST_AT_ONCE = 200;
 /** Nobody told anything for so long: the line is broken, ms. */
 const SILENT_MS = 25_000;
 
+/** What a screen tells; who tells it, and when, is added. */
+export type Happened = Omit<RunEvent, "id" | "at" | "codes"> & { codes?: string[] };
+
 /** The clock of the server as it was told, going on from now. */
 export function clockOf(stands: { now: string; speed: number }): WallClock {
   return { told: Date.parse(stands.now), at: performance.now(), speed: stands.speed };
@@ -157,12 +160,12 @@ export function useRun(id: string) {
     again.current = () => void send();
   }, [send]);
 
-  /** Tells what happened just now; the screen changes when the server has kept it. */
+  /** Tells what happened just now, all of it or nothing; the screen changes when it is kept. */
   const tell = useCallback(
-    (happened: Omit<RunEvent, "id" | "at" | "codes"> & { codes?: string[] }) => {
+    (...happened: Happened[]) => {
       const at = new Date(clock.current ? clockNow(clock.current) : Date.now()).toISOString();
-      const event: RunEvent = { codes: [], ...happened, id: crypto.randomUUID(), at };
-      queue.current = [...queue.current, event];
+      const events = happened.map((h) => ({ codes: [], ...h, id: crypto.randomUUID(), at }));
+      queue.current = [...queue.current, ...events];
       keepUntold(id, { events: queue.current, older: older.current });
       setUntold([...older.current.flatMap((o) => o.events), ...queue.current]);
       void send();

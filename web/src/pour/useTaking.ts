@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from "react";
-import type { RunEvent, RunStep, ScaleReading } from "../api/client";
+import type { RunStep, ScaleReading } from "../api/client";
 import { wakeSound } from "./sounds";
 import type { useSleeve } from "./useBenchTools";
+import type { Happened } from "./useRun";
 import { tare } from "./useScale";
 
 /** What still moves on the scale is waited for, but not for ever, ms. */
@@ -13,7 +14,7 @@ interface Taking {
   scale: ScaleReading | null;
   target: number | undefined;
   sleeve: ReturnType<typeof useSleeve>;
-  tell: (happened: Omit<RunEvent, "id" | "at" | "codes"> & { codes?: string[] }) => void;
+  tell: (...happened: Happened[]) => void;
   onTaken: () => void;
 }
 
@@ -34,10 +35,10 @@ export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking
       // The next weighing begins at nothing.
       void tare();
     }
-    tell({ kind: "DONE", of: what.taskId, ...(grams === undefined ? {} : { value: grams }) });
-    if (what.kind === "LOAD_POT") {
-      tell({ kind: "POT", of: `${what.batch}/IN` });
-    }
+    tell(
+      { kind: "DONE", of: what.taskId, ...(grams === undefined ? {} : { value: grams }) },
+      ...(what.kind === "LOAD_POT" ? [{ kind: "POT" as const, of: `${what.batch}/IN` }] : []),
+    );
     setSettling(null);
     onTaken();
   };

@@ -34,10 +34,10 @@ describe("what is decided about times", () => {
   });
 
   it("keeps a reason and takes it back", () => {
-    const finding = { rule: "DEEPER_THAN_RATED", place: "piece/0" } as Finding;
+    const finding = { rule: "DEEPER_THAN_RATED", place: "piece/1" } as Finding;
     const kept = onPurpose(SESSION, finding, "proven to 30 mm here");
     expect(kept.arrangement?.accepted).toEqual([
-      { rule: "DEEPER_THAN_RATED", place: "piece/0", reason: "proven to 30 mm here" },
+      { rule: "DEEPER_THAN_RATED", place: "piece/1", reason: "proven to 30 mm here" },
     ]);
     expect(notOnPurpose(kept, finding).arrangement?.accepted).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import { ofPour } from "../session/place";
 import type { Finding, Mend, Plan, Session } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { capital, countWord } from "./numbers";
@@ -188,7 +189,7 @@ export function latePours(plan: Plan): string[] {
     .flatMap((b) => b.cups)
     .map((cup) => ({
       cup,
-      its: late.filter((f) => cup.pours.some((p) => f.place === `pour/${p.id}`)),
+      its: late.filter((f) => cup.pours.some((p) => f.place === ofPour(p.id))),
     }))
     .filter(({ its }) => its.length > 0)
     .map(({ cup, its }) => {

@@ -1,3 +1,4 @@
+import { ofCup } from "../session/place";
 import type { Batch, Finding, Plan } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { findingText } from "./findings";
@@ -75,7 +76,7 @@ export function heatFigures(batch: Batch, plan: Plan, units: Units): Figure[] {
   }
   if (heat.cup) {
     const place = heat.cup.place;
-    const cup = batch.cups.find((c) => place === `cup/${c.id}`);
+    const cup = batch.cups.find((c) => place === ofCup(c.id));
     figures.push({
       name: cup ? `${cupName(batch.cups, cup)} cup` : "cup",
       planned: warm(heat.cup.plannedC),

@@ -1,3 +1,4 @@
+import { readPlace } from "../session/place";
 import type { Cup, Plan } from "../api/client";
 import { ordinal } from "./numbers";
 import { taskName } from "./tasks";
@@ -21,51 +22,61 @@ export function cupName(cups: Cup[], cup: Cup): string {
 }
 
 /** Names of what a finding's address points at. */
-export function placeText(place: string, plan: Plan): string {
-  const [kind, id] = place.split("/");
+export function placeText(text: string, plan: Plan): string {
+  const place = readPlace(text);
   const cups = plan.batches.flatMap((b) => b.cups);
-  if (kind === "cup") {
-    const cup = cups.find((c) => c.id === id);
-    return cup ? `the ${cupName(cups, cup)} cup` : `cup ${id}`;
-  }
-  if (kind === "pour") {
-    for (const cup of cups) {
-      const pour = cup.pours.find((p) => p.id === id);
-      if (pour) {
-        return `${cupName(cups, cup)} into ${cavityName(plan, pour.line, pour.cavity)}`;
-      }
+  switch (place.of) {
+    case "cup": {
+      const cup = cups.find((c) => c.id === place.id);
+      return cup ? `the ${cupName(cups, cup)} cup` : `cup ${place.id}`;
     }
+    case "pour":
+      for (const cup of cups) {
+        const pour = cup.pours.find((p) => p.id === place.id);
+        if (pour) {
+          return `${cupName(cups, cup)} into ${cavityName(plan, pour.line, pour.cavity)}`;
+        }
+      }
+      return "the plan";
+    case "line":
+      return mouldName(plan, place.line);
+    case "layer":
+      return `${mouldName(plan, place.line)}, ${ordinal(place.layer)} layer`;
+    case "task": {
+      const task = plan.tasks.find((t) => t.id === place.id);
+      return task ? `“${taskName(task, plan)}”` : "a task that is no longer there";
+    }
+    case "shelf":
+      return place.colour
+        ? (cups.find((c) => c.colour.id === place.id)?.colour.name ?? "a colour")
+        : onShelf(place.id, plan);
+    case "batch":
+      return `batch ${place.number}`;
+    case "resin":
+      return "the resin";
+    case "plan":
+      return "the plan";
   }
-  if (kind === "piece") {
-    return plan.pieces[Number(id)]?.mouldName ?? "a mould";
-  }
-  if (kind === "colour") {
-    return cups.find((c) => c.colour.id === id)?.colour.name ?? "a colour";
-  }
-  if (kind === "resin") {
-    return "the resin";
-  }
-  if (kind === "task") {
-    const task = plan.tasks.find((t) => `task/${t.id}` === place);
-    return task ? `“${taskName(task, plan)}”` : "a task that is no longer there";
-  }
-  if (kind === "layer") {
-    const layer = Number(place.split("/")[2]);
-    return `${plan.pieces[Number(id)]?.mouldName ?? "a mould"}, ${ordinal(layer + 1)} layer`;
-  }
-  if (kind === "part" || kind === "colourant" || kind === "embed") {
-    const embed = plan.pieces
-      .flatMap((p) => p.layers.flatMap((l) => l.embeds))
-      .find((e) => e.embedId === id);
-    const dose = cups.flatMap((c) => c.tint.doses).find((d) => d.colourantId === id);
-    return embed?.embedName ?? dose?.colourantName ?? "a part of the resin";
-  }
-  return kind === "batch" ? `batch ${id}` : "the plan";
+}
+
+function mouldName(plan: Plan, line: number): string {
+  return plan.pieces[line - 1]?.mouldName ?? "a mould";
+}
+
+function onShelf(id: string, plan: Plan): string {
+  const embed = plan.pieces
+    .flatMap((p) => p.layers.flatMap((l) => l.embeds))
+    .find((e) => e.embedId === id);
+  const dose = plan.batches
+    .flatMap((b) => b.cups)
+    .flatMap((c) => c.tint.doses)
+    .find((d) => d.colourantId === id);
+  return embed?.embedName ?? dose?.colourantName ?? "a part of the resin";
 }
 
 /** A batch's heat is that of its mixing cup. */
 export function cupPlace(place: string, plan: Plan): string {
-  return place.startsWith("batch/")
+  return readPlace(place).of === "batch"
     ? `the mixing cup of ${placeText(place, plan)}`
     : placeText(place, plan);
 }

@@ -1,3 +1,4 @@
+import { readPlace } from "../session/place";
 import type { Plan } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { findingText } from "./findings";
@@ -76,8 +77,9 @@ export function outOfMoulds(plan: Plan): number | null {
 export function lateIn(plan: Plan): Set<string> {
   return new Set(
     plan.findings
-      .filter((f) => f.severity === "BREACH" && f.place.startsWith("pour/"))
-      .map((f) => f.place.slice("pour/".length)),
+      .filter((f) => f.severity === "BREACH")
+      .map((f) => readPlace(f.place))
+      .flatMap((place) => (place.of === "pour" ? [place.id] : [])),
   );
 }
 

@@ -24,7 +24,7 @@ export function cupOf(plan: Plan, cupId: string | undefined): Cup | undefined {
 }
 
 export function pourOf(cup: Cup | undefined, step: RunStep): Pour | undefined {
-  return cup?.pours.find((p) => `pour/${p.id}` === step.taskId);
+  return cup?.pours.find((p) => p.id === step.pourId);
 }
 
 function grams(value: number | undefined, units: Units) {

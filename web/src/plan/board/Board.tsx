@@ -1,3 +1,4 @@
+import { inLine, ofLine, ofPour } from "../../session/place";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import type { FieldError, Piece, PieceView, Plan, Session, Workshop } from "../../api/client";
@@ -57,12 +58,7 @@ export function Board(props: Props) {
           const view = views[i] ?? null;
           const wrong =
             errors.some((e) => e.field.startsWith(`pieces[${i}]`)) ||
-            (plan?.findings.some(
-              (f) =>
-                f.severity === "BREACH" &&
-                (f.place === `piece/${i}` || f.place.startsWith(`layer/${i}/`)),
-            ) ??
-              false);
+            (plan?.findings.some((f) => f.severity === "BREACH" && inLine(f.place, i)) ?? false);
           const name =
             view?.mouldName ??
             props.shelf.moulds.find((m) => m.id === piece.mouldId)?.name ??
@@ -126,7 +122,7 @@ export function Board(props: Props) {
               </Box>
               <Box sx={{ color: "text.secondary", fontSize: "0.82rem", lineHeight: 1.2 }}>
                 {view && (
-                  <Fig of={`piece/${i}/volumeMl`} what={`Volume of one ${name}`}>
+                  <Fig of={`${ofLine(i)}/volumeMl`} what={`Volume of one ${name}`}>
                     {showWith(units.VOLUME, view.pouredMl)}
                   </Fig>
                 )}
@@ -172,7 +168,7 @@ function Out({
   return (
     <Box sx={{ color: "text.secondary", fontSize: "0.82rem", lineHeight: 1.3 }}>
       {out.length > 0 ? (
-        <Fig of={`pour/${last.pourId}/demouldHours`} what={`${name}: out of the mould`}>
+        <Fig of={`${ofPour(last.pourId)}/demouldHours`} what={`${name}: out of the mould`}>
           out {text(from)}
           {until > from && ` to ${text(until)}`}
         </Fig>

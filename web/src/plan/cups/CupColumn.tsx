@@ -1,3 +1,4 @@
+import { ofCup, ofPour } from "../../session/place";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import type { ReactNode } from "react";
@@ -173,7 +174,7 @@ export function isWrong(plan: Plan, cup: Cup): boolean {
   return plan.findings.some(
     (f) =>
       f.severity === "BREACH" &&
-      (f.place === `cup/${cup.id}` || cup.pours.some((p) => f.place === `pour/${p.id}`)),
+      (f.place === ofCup(cup.id) || cup.pours.some((p) => f.place === ofPour(p.id))),
   );
 }
 
@@ -199,7 +200,7 @@ export function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
         </Box>
         <CupName cup={cup} bench={bench} wrong={isWrong(bench.plan, cup)} />
         <Box sx={{ fontSize: "1.12rem", fontWeight: 700 }}>
-          <Fig of={`cup/${cup.id}/resinG`} what={`Resin for ${cup.colour.name}`}>
+          <Fig of={`${ofCup(cup.id)}/resinG`} what={`Resin for ${cup.colour.name}`}>
             {showWith(units.MASS, cup.amounts.resinG)}
           </Fig>
         </Box>
@@ -209,7 +210,7 @@ export function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
         ) : (
           <Box sx={{ color: "text.secondary", fontSize: "0.87rem" }}>no tint</Box>
         )}
-        <CupHeat place={`cup/${cup.id}`} plan={bench.plan} />
+        <CupHeat place={ofCup(cup.id)} plan={bench.plan} />
         <CupLook cup={cup} />
         <Until cup={cup} until={until} />
         <Portions cup={cup} bench={bench} />
@@ -221,7 +222,7 @@ export function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
 export function Until({ cup, until }: { cup: Cup; until: (cup: Cup) => string }) {
   return (
     <Box sx={{ fontSize: "0.82rem", color: "text.secondary" }}>
-      <Fig of={`cup/${cup.id}/workingTimeMinutes`} what={`Working time of ${cup.colour.name}`}>
+      <Fig of={`${ofCup(cup.id)}/workingTimeMinutes`} what={`Working time of ${cup.colour.name}`}>
         until {until(cup)}
       </Fig>
     </Box>
@@ -234,7 +235,7 @@ export function Doses({ cup }: { cup: Cup }) {
   return (
     <>
       {cup.tint.doses.map((dose) => {
-        const at = `cup/${cup.id}/dose/${dose.colourantId}`;
+        const at = `${ofCup(cup.id)}/dose/${dose.colourantId}`;
         const counted = doseText(dose.drops, dose.scoops);
         return (
           <Box
@@ -283,7 +284,7 @@ export function Loading({ cup }: { cup: Cup }) {
     <Box title={limitText(nearest)}>
       <LoadingBar share={nearest.percent / nearest.limitPercent} />
       <Box sx={{ fontSize: "0.82rem", color: held ? "error.main" : "text.secondary" }}>
-        <Fig of={`cup/${cup.id}/loading/0`} what={`Loading of ${cup.colour.name}`}>
+        <Fig of={`${ofCup(cup.id)}/loading/0`} what={`Loading of ${cup.colour.name}`}>
           {loadingText(nearest)}
         </Fig>
         {held && ", held back"}

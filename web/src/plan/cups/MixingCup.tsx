@@ -1,3 +1,4 @@
+import { ofBatch } from "../../session/place";
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import type { Batch, Cup } from "../../api/client";
@@ -37,7 +38,7 @@ export function MixingCup({
   const first = batch.measuring.firstPart;
   const second = first === "A" ? "B" : "A";
   const volume = batch.measuring.by === "VOLUME";
-  const at = `batch/${batch.number}`;
+  const at = ofBatch(batch.number);
   const levels: Level[] = [
     { mm: batch.mixing.firstPartMm, fill: ink?.rubber ?? "", mark: first },
     {
@@ -101,7 +102,7 @@ export function MixingCup({
             {showWith(units.MASS, batch.mixing.reserveG)} stay in it clear, kept back
           </Box>
         )}
-        <CupHeat place={`batch/${batch.number}`} plan={bench.plan} />
+        <CupHeat place={at} plan={bench.plan} />
         {lone && (
           <Place cup={lone} bench={bench}>
             <CupName cup={lone} bench={bench} wrong={isWrong(bench.plan, lone)} />

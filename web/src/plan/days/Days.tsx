@@ -1,3 +1,4 @@
+import { ofPour, ofTask } from "../../session/place";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
@@ -211,7 +212,7 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
     plan.findings.some(
       (f) =>
         f.severity === "BREACH" &&
-        (f.place === `task/${task.id}` || f.place === `pour/${task.pourId ?? ""}`),
+        (f.place === ofTask(task.id) || f.place === ofPour(task.pourId ?? "")),
     );
   const entries: Entry[] = plan.batches.map((batch) => {
     const its = plan.tasks.filter((t) => t.batch === batch.number && WITH_BATCH.has(t.kind));

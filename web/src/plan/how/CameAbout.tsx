@@ -1,3 +1,4 @@
+import { ofCup, ofPour, readPlace } from "../../session/place";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import Popover from "@mui/material/Popover";
@@ -54,7 +55,7 @@ function Asked({ of }: { of: string }) {
   return (
     <>
       <Steps derivation={answer.derivation} />
-      {answer.curve && <Curve curve={answer.curve} piece={of.startsWith("pour/")} />}
+      {answer.curve && <Curve curve={answer.curve} piece={readPlace(of).of === "pour"} />}
     </>
   );
 }
@@ -65,12 +66,12 @@ function bodyOf(quantity: string): string | null {
   if (kind === "cup" && what === "peakC") {
     return quantity;
   }
-  const ofCup = ["workingTimeMinutes", "threadMinutes", "gelsMinutes"];
-  if (kind === "cup" && ofCup.includes(what ?? "")) {
-    return `cup/${id}`;
+  const times = ["workingTimeMinutes", "threadMinutes", "gelsMinutes"];
+  if (kind === "cup" && times.includes(what ?? "")) {
+    return ofCup(id ?? "");
   }
-  const ofLayer = ["gelsMinutes", "bondHours", "demouldHours", "fullCureHours", "peakC"];
-  return kind === "pour" && ofLayer.includes(what ?? "") ? `pour/${id}` : null;
+  const hours = ["gelsMinutes", "bondHours", "demouldHours", "fullCureHours", "peakC"];
+  return kind === "pour" && hours.includes(what ?? "") ? ofPour(id ?? "") : null;
 }
 
 function Curve({ curve, piece }: { curve: CureCurve; piece: boolean }) {

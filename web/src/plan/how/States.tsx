@@ -1,3 +1,4 @@
+import { ofCup, ofPour } from "../../session/place";
 import Box from "@mui/material/Box";
 import type { Cup, Plan, StateTime } from "../../api/client";
 import { useUnits } from "../../units/UnitsProvider";
@@ -23,7 +24,10 @@ export function CupStates({ cup, ...when }: { cup: Cup } & When) {
       <span>
         Pourable until{" "}
         <b>
-          <Fig of={`cup/${cup.id}/workingTimeMinutes`} what={`Working time of ${cup.colour.name}`}>
+          <Fig
+            of={`${ofCup(cup.id)}/workingTimeMinutes`}
+            what={`Working time of ${cup.colour.name}`}
+          >
             {whenText(cup.times.thickensSeconds, when)}
           </Fig>
         </b>{" "}
@@ -34,7 +38,7 @@ export function CupStates({ cup, ...when }: { cup: Cup } & When) {
       <span>
         a drawn thread holds{" "}
         <b>
-          <Fig of={`cup/${cup.id}/threadMinutes`} what={`Thread of ${cup.colour.name}`}>
+          <Fig of={`${ofCup(cup.id)}/threadMinutes`} what={`Thread of ${cup.colour.name}`}>
             {whenText(cup.times.tooThickSeconds, when)}
           </Fig>
         </b>
@@ -42,7 +46,7 @@ export function CupStates({ cup, ...when }: { cup: Cup } & When) {
       <span>
         gel{" "}
         <b>
-          <Fig of={`cup/${cup.id}/gelsMinutes`} what={`Gel of ${cup.colour.name}`}>
+          <Fig of={`${ofCup(cup.id)}/gelsMinutes`} what={`Gel of ${cup.colour.name}`}>
             {whenText(cup.times.gelsSeconds, when)}
           </Fig>
         </b>
@@ -50,7 +54,7 @@ export function CupStates({ cup, ...when }: { cup: Cup } & When) {
       {cup.follows.peak && (
         <Box component="span" sx={cup.follows.peak.peakC >= 60 ? { color: "error.main" } : {}}>
           <b>
-            <Fig of={`cup/${cup.id}/peakC`} what={`Peak of ${cup.colour.name} if forgotten`}>
+            <Fig of={`${ofCup(cup.id)}/peakC`} what={`Peak of ${cup.colour.name} if forgotten`}>
               {peakText(cup.follows.peak, units)}
             </Fig>
           </b>
@@ -71,7 +75,7 @@ export function LayerStates({ plan, piece, ...when }: { plan: Plan; piece: numbe
     <Box component="section" aria-label="States of the layers" sx={{ mt: 1 }}>
       {seen.map((layer) => {
         const name = several ? `${capital(ordinal(layer.layer + 1))} layer` : "In the mould";
-        const at = `pour/${layer.pourId}`;
+        const at = ofPour(layer.pourId);
         const state = (
           words: string,
           quantity: string,

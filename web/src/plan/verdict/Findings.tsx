@@ -1,3 +1,4 @@
+import { readPlace } from "../../session/place";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
@@ -42,8 +43,7 @@ export function Findings(props: Props) {
     (f) =>
       f.severity === "NOTE" &&
       (f.accepted !== undefined ||
-        f.place.startsWith("piece/") ||
-        f.place.startsWith("layer/") ||
+        ["line", "layer"].includes(readPlace(f.place).of) ||
         f.rule === "BEGINS_LATER" ||
         f.rule === "LABEL_CONTRADICTS"),
   );

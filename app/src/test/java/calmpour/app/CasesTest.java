@@ -110,13 +110,13 @@ class CasesTest {
     assertThat(checked).isGreaterThan(1);
   }
 
-  /** At most five of the six moulds of line 5 hold something at one time. */
+  /** At most five of the six moulds of the sixth line hold something at one time. */
   @Test
   void aMouldThatIsFreeAgainIsNotTwiceInUse() throws IOException {
     assertThat(plan("mould-twice-false").get("findings").valueStream())
         .noneMatch(f ->
             f.get("rule").asString().equals("MOULD_TWICE")
-                && f.get("place").asString().equals("piece/5"));
+                && f.get("place").asString().equals("piece/6"));
   }
 
   /** 1 g scale, 43 g of A at 2:1: the next steps that keep the ratio are 44 and 22 g. */

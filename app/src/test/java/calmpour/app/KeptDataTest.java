@@ -24,7 +24,7 @@ class KeptDataTest {
   @TempDir Path data;
 
   @ParameterizedTest
-  @ValueSource(ints = {1, 2})
+  @ValueSource(ints = {1, 2, 3})
   void everythingOfAnEarlierFormatOpens(int format) throws IOException {
     unpack(format);
     JsonNode facts = json(format, "facts.json");
@@ -73,6 +73,30 @@ class KeptDataTest {
       refused(app, List.of(1, 2), "not a Calm Pour session file");
       refused(app, "null", "not a Calm Pour session file");
       refused(app, Map.of("format", 1, "session", Map.of("name", 7)), "");
+    }
+  }
+
+  /** What was broken on purpose in format 3 is still so, with lines counted from 1. */
+  @Test
+  void whatWasAcceptedStaysAccepted() throws IOException {
+    unpack(3);
+    String finished = json(3, "facts.json").get("finished").asString();
+    try (RunningApp app = RunningApp.demo(data)) {
+      JsonNode run = app.get("/api/runs/" + finished).body();
+      assertThat(run.at("/session/arrangement/accepted/0/place").asString()).isEqualTo("piece/1");
+      JsonNode accepted =
+          run.at("/plan/findings")
+              .valueStream()
+              .filter(f -> f.has("accepted"))
+              .findFirst()
+              .orElseThrow();
+      assertThat(accepted.get("place").asString()).isEqualTo("piece/1");
+      JsonNode again = app.post("/api/plan", json(3, "draft.json").get("session")).body();
+      assertThat(again.toString()).doesNotContain("piece/0");
+      Map<String, Object> old =
+          Map.of("kind", "SESSION", "format", 3, "document", json(3, "draft.json").get("session"));
+      JsonNode raised = app.post("/api/formats/raised", old).body();
+      assertThat(raised.at("/arrangement/accepted/0/place").asString()).isEqualTo("piece/1");
     }
   }
 

@@ -106,7 +106,8 @@ class BenchReadings {
       RunState state = states.state(kept.run(), kept.events(), now);
       for (RunState.CupNow cup : state.cups()) {
         cups.read(cup.cupId(), cup.expectedC())
-            .ifPresent(c -> told.add(reading(now, RunEvent.Kind.WARMTH, cup.cupId(), c)));
+            .ifPresent(
+                c -> told.add(reading(now, RunEvent.Kind.WARMTH, cup.cupId().toString(), c)));
       }
     }
     if (!told.isEmpty()) {

@@ -6,6 +6,7 @@ import calmpour.app.device.SimulatedAir;
 import calmpour.app.device.SimulatedScale;
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import calmpour.core.plan.doc.CupId;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
@@ -65,7 +66,7 @@ public class DeviceController {
       @Nullable Boolean silent,
       @Nullable Boolean garbled,
       @Nullable Double roomC,
-      @Nullable String cupId,
+      @Nullable CupId cupId,
       @Nullable Double cupWarmerC) {
     public static final Range POUR_TO_G = new Range(0, 50_000);
     public static final Range PUT_G = new Range(-1_000, 50_000);

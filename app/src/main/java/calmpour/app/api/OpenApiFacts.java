@@ -1,5 +1,6 @@
 package calmpour.app.api;
 
+import calmpour.app.format.AddressModule;
 import calmpour.core.check.Range;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
@@ -34,6 +35,8 @@ class OpenApiFacts {
   static {
     // Documents of any format are told as what they are: some object.
     SpringDocUtils.getConfig().replaceWithClass(JsonNode.class, Object.class);
+    AddressModule.TEXTS.forEach(
+        type -> SpringDocUtils.getConfig().replaceWithClass(type, String.class));
   }
 
   @Bean

@@ -10,6 +10,7 @@ import calmpour.core.design.Layer;
 import calmpour.core.plan.bench.BatchAtHand;
 import calmpour.core.plan.bench.BatchRescue;
 import calmpour.core.plan.bench.BenchTally;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.ways.Sensitivity;
@@ -170,10 +171,10 @@ public class PlanController {
   }
 
   /** More colour in one cup than planned. */
-  public record TallyRequest(Session session, String cupId, List<BenchTally.AddedColour> added) {
+  public record TallyRequest(Session session, CupId cupId, List<BenchTally.AddedColour> added) {
     public TallyRequest {
       added = added == null ? List.of() : List.copyOf(added);
-      new Check().present("session", session).name("cupId", cupId).orThrow();
+      new Check().present("session", session).present("cupId", cupId).orThrow();
     }
   }
 

@@ -118,7 +118,7 @@ public class RecordController {
     Run run = kept(id).run();
     boolean known =
         states.lookBack(run, List.of(), run.begunAt()).pieces().stream()
-            .anyMatch(p -> p.piece().equals(piece));
+            .anyMatch(p -> p.piece().toString().equals(piece));
     if (!known) {
       throw new NotFoundException("this run has no piece " + piece);
     }

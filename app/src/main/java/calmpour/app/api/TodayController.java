@@ -7,6 +7,7 @@ import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Due;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunReader;
@@ -45,7 +46,7 @@ public class TodayController {
       String runId,
       String runName,
       String zoneId,
-      String taskId,
+      TaskId taskId,
       Task.Kind kind,
       int batch,
       @Nullable String mouldName,

@@ -1,5 +1,6 @@
 package calmpour.app.device;
 
+import calmpour.core.plan.doc.CupId;
 import java.util.OptionalDouble;
 
 /** An infrared thermometer that is pointed at a cup. */
@@ -11,5 +12,5 @@ public interface CupThermometer {
    *     by, a real one does not look at it
    * @return empty while it says nothing
    */
-  OptionalDouble read(String cupId, double expectedC);
+  OptionalDouble read(CupId cupId, double expectedC);
 }

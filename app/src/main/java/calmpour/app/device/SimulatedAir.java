@@ -1,5 +1,6 @@
 package calmpour.app.device;
 
+import calmpour.core.plan.doc.CupId;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -17,7 +18,7 @@ public final class SimulatedAir implements RoomSensor, CupThermometer {
   private static final double CUP_NOISE_C = 0.4;
 
   private final Random random = new Random(11);
-  private final Map<String, Double> warmer = new HashMap<>();
+  private final Map<CupId, Double> warmer = new HashMap<>();
   private @Nullable Air air;
 
   /** Null for a sensor that says nothing. */
@@ -26,7 +27,7 @@ public final class SimulatedAir implements RoomSensor, CupThermometer {
   }
 
   /** A cup that is warmer than it should be, K. */
-  public synchronized void warm(String cupId, double byC) {
+  public synchronized void warm(CupId cupId, double byC) {
     warmer.put(cupId, byC);
   }
 
@@ -38,7 +39,7 @@ public final class SimulatedAir implements RoomSensor, CupThermometer {
   }
 
   @Override
-  public synchronized OptionalDouble read(String cupId, double expectedC) {
+  public synchronized OptionalDouble read(CupId cupId, double expectedC) {
     return air == null
         ? OptionalDouble.empty()
         : OptionalDouble.of(

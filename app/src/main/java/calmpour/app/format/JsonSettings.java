@@ -36,6 +36,6 @@ public class JsonSettings {
         new SimpleModule("over-defaults")
             .addDeserializer(Habits.class, new OverDefaults<>(plain, Habits.class, Habits.DEFAULT))
             .addDeserializer(Hands.class, new OverDefaults<>(plain, Hands.class, Hands.DEFAULT));
-    return builder -> strict(builder).addModule(overDefaults);
+    return builder -> strict(builder).addModule(overDefaults).addModule(new AddressModule());
   }
 }

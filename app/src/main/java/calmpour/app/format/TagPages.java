@@ -5,6 +5,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunState;
 import java.awt.Color;
@@ -126,7 +127,7 @@ public final class TagPages {
     return days;
   }
 
-  private static @Nullable Instant begins(Run run, RunState state, String taskId) {
+  private static @Nullable Instant begins(Run run, RunState state, TaskId taskId) {
     return state.steps().stream()
         .filter(s -> s.taskId().equals(taskId))
         .map(s -> run.begunAt().plusSeconds(s.startSeconds()))

@@ -33,7 +33,8 @@ public class Formats {
   }
 
   /** The step at index i leads from format i + 1 to i + 2. Steps are added, never changed. */
-  private static final List<Step> STEPS = List.of(new ToFormat2(), new ToFormat3());
+  private static final List<Step> STEPS =
+      List.of(new ToFormat2(), new ToFormat3(), new ToFormat4());
 
   /** What documents are written in. */
   public static final int CURRENT = STEPS.size() + 1;

@@ -3,6 +3,7 @@ package calmpour.app.work;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Change;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
@@ -70,7 +71,7 @@ public class RunDesk {
             .filter(e -> e.kind() == RunEvent.Kind.DONE && e.of() != null)
             .filter(e -> before.events().stream().noneMatch(b -> b.id().equals(e.id())))
             .map(RunEvent::of)
-            .filter(of -> RunReader.done(before.events(), of))
+            .filter(of -> RunReader.done(before.events(), new TaskId(of)))
             .toList();
     KeptRun after = runs.append(before.id(), events).orElseThrow();
     RunState stands = reader.state(after.run(), after.events(), now);

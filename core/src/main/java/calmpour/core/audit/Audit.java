@@ -3,6 +3,7 @@ package calmpour.core.audit;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.Judge;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Arrangement;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +19,7 @@ public final class Audit implements Judge {
     }
     int batches = facts.plan().batches().size();
     if (batches > 1) {
-      told.note(Finding.Rule.SEVERAL_BATCHES, "plan", batches, 1, "batches");
+      told.note(Finding.Rule.SEVERAL_BATCHES, Place.Whole.PLAN, batches, 1, "batches");
     }
     return accepted(told.findings(), facts.job().session().arrangement().accepted());
   }
@@ -76,7 +77,7 @@ public final class Audit implements Judge {
           onPurpose.stream()
               .filter(a -> finding.rule().acceptable())
               .filter(a -> a.rule().equals(finding.rule().name()))
-              .filter(a -> a.place().equals(finding.place()))
+              .filter(a -> a.place().equals(finding.place().toString()))
               .map(Arrangement.Accepted::reason)
               .findFirst()
               .orElse(null);

@@ -7,6 +7,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Dosing;
@@ -34,13 +35,12 @@ final class CupLimits implements Rule {
       if (!batch.mixing().tintedWhole().isEmpty()) {
         Tint tint = known(job.tints().get(batch.cups().get(0).colour().id()));
         double resinG = batch.measuring().totalG() - batch.mixing().firstCupStaysG();
-        doses(tint, batch.mixing().tintedWhole(), resinG, "batch/" + batch.number(), told);
+        doses(tint, batch.mixing().tintedWhole(), resinG, Place.of(batch), told);
       }
       for (Cup cup : batch.cups()) {
         loading(job, cup, told);
         if (batch.mixing().tintedWhole().isEmpty()) {
-          doses(
-              cup.tintIn(job), cup.tint().doses(), cup.amounts().resinG(), "cup/" + cup.id(), told);
+          doses(cup.tintIn(job), cup.tint().doses(), cup.amounts().resinG(), Place.of(cup), told);
         }
         room(job, cup, told);
       }
@@ -48,7 +48,7 @@ final class CupLimits implements Rule {
   }
 
   private static void loading(JobInResin job, Cup cup, Findings told) {
-    String place = "cup/" + cup.id();
+    Place place = Place.of(cup);
     Mend colour = Findings.open("colour/" + cup.colour().id());
     Tint stirred = cup.stirred(job);
     Tint.Reading nearest = null;
@@ -85,7 +85,7 @@ final class CupLimits implements Rule {
    * @param resinG that it is stirred into
    */
   private static void doses(
-      Tint tint, List<Cup.Dose> doses, double resinG, String place, Findings told) {
+      Tint tint, List<Cup.Dose> doses, double resinG, Place place, Findings told) {
     for (Tint.Share share : tint.shares()) {
       String id = share.colourant().id();
       double wantedG = share.gPerGResin() * resinG;
@@ -107,7 +107,7 @@ final class CupLimits implements Rule {
   }
 
   private static void room(JobInResin job, Cup cup, Findings told) {
-    String place = "cup/" + cup.id();
+    Place place = Place.of(cup);
     double capacity = cup.kind().capacityMl();
     double contentMl =
         cup.amounts().contentG() / known(job.tints().get(cup.colour().id())).mixDensity();

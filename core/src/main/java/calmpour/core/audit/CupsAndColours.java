@@ -8,6 +8,7 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
@@ -25,27 +26,30 @@ final class CupsAndColours implements Rule {
   public void judge(Facts facts, Findings told) {
     Set<String> seen = new HashSet<>();
     for (Batch batch : facts.plan().batches()) {
-      waxed("batch/" + batch.number(), batch.mixing().cup(), told);
+      waxed(Place.of(batch), batch.mixing().cup(), told);
       for (Cup cup : batch.cups()) {
         if (batch.split()) {
-          waxed("cup/" + cup.id(), cup.kind(), told);
+          waxed(Place.of(cup), cup.kind(), told);
         }
         if (!cup.pours().isEmpty() && seen.add(batch.resinId() + "/" + cup.colour().id())) {
           JobInResin job = facts.job(batch);
           colour(
-              job, "colour/" + cup.colour().id(), known(job.tints().get(cup.colour().id())), told);
+              job,
+              new Place.OnShelf(Place.Shelf.COLOUR, cup.colour().id()),
+              known(job.tints().get(cup.colour().id())),
+              told);
         }
       }
     }
   }
 
-  private static void waxed(String place, CupKind cup, Findings told) {
+  private static void waxed(Place place, CupKind cup, Findings told) {
     if (cup.material() == CupKind.Material.WAXED_PAPER) {
       told.near(Finding.Rule.WAXED_CUP, place, 1, 0, "", Findings.open("cup/" + cup.id()));
     }
   }
 
-  private static void colour(JobInResin job, String place, Tint tint, Findings told) {
+  private static void colour(JobInResin job, Place place, Tint tint, Findings told) {
     double water = tint.waterPercent();
     if (water > 0) {
       boolean never = job.session().habits().tinting().waterPaint() == Tinting.WaterPaint.FORBID;

@@ -6,6 +6,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -32,11 +33,11 @@ final class CupsSuffice implements Rule {
         if (kind.have() != null && count > kind.have()) {
           told.breach(
               Finding.Rule.CUPS_SHORT,
-              "batch/" + batch.number(),
+              Place.of(batch),
               count,
               kind.have(),
               kind.name(),
-              new Mend(Mend.Kind.MORE_BATCHES, 0, null),
+              new Mend(Mend.Kind.MORE_BATCHES, 0),
               new Mend(Mend.Kind.OPEN_SHELF, 0, "cup/" + kind.id()));
         }
       });

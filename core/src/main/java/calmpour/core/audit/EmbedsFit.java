@@ -6,6 +6,8 @@ import calmpour.core.embed.Embed;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Job;
 import java.util.List;
 
@@ -23,7 +25,7 @@ final class EmbedsFit implements Rule {
       for (int layer = 0; layer < line.levels().size(); layer++) {
         Job.Level level = line.levels().get(layer);
         for (Job.EmbedIn inside : level.embeds()) {
-          String place = "layer/" + l + "/" + layer;
+          Place place = Place.of(new LineLayer(l, layer));
           Embed embed = inside.embed();
           if (Boolean.FALSE.equals(embed.dry())) {
             told.near(
@@ -45,7 +47,7 @@ final class EmbedsFit implements Rule {
 
   /** Put free into a fresh layer, what is much lighter or heavier does not stay. */
   private static void moves(
-      Facts facts, Job.Level level, Job.EmbedIn inside, String place, Findings told) {
+      Facts facts, Job.Level level, Job.EmbedIn inside, Place place, Findings told) {
     double density = facts.job().tint(level, level.colour()).mixDensity();
     Embed.Tendency tendency = inside.embed().in(density);
     boolean free =

@@ -4,6 +4,9 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
+import calmpour.core.plan.doc.PourId;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import java.util.HashMap;
 import java.util.List;
@@ -20,7 +23,7 @@ final class EveryCavity implements Rule {
     for (Batch batch : facts.plan().batches()) {
       for (Cup cup : batch.cups()) {
         for (Cup.Pour pour : cup.pours()) {
-          if (facts.task("pour/" + pour.id()).isPresent()) {
+          if (facts.task(TaskId.pour(pour.id())).isPresent()) {
             poured.merge(
                 pour.line() + "." + pour.cavity() + "." + pour.layer(),
                 pour.volumeMl(),
@@ -36,7 +39,7 @@ final class EveryCavity implements Rule {
         for (int layer = 0; layer < line.poured().size(); layer++) {
           double wanted = line.level(layer).volumeMl();
           double has = poured.getOrDefault(l + "." + cavity + "." + layer, 0.0);
-          String place = "pour/" + (l + 1) + "." + cavity + "." + (layer + 1);
+          Place place = new Place.OfPour(new PourId(l + 1, cavity, layer + 1, 0));
           if (has < wanted * (1 - HAIR)) {
             told.breach(Finding.Rule.CAVITY_SHORT, place, has, wanted, "mL", Findings.ANEW);
           } else if (has > wanted * (1 + HAIR)) {

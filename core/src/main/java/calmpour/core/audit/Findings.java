@@ -3,7 +3,7 @@ package calmpour.core.audit;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.Finding.Severity;
-import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.Place;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -16,24 +16,24 @@ final class Findings {
   }
 
   void breach(
-      Finding.Rule rule, String place, double value, double limit, String unit, Mend... mends) {
+      Finding.Rule rule, Place place, double value, double limit, String unit, Mend... mends) {
     add(Severity.BREACH, rule, place, value, limit, unit, mends);
   }
 
   void near(
-      Finding.Rule rule, String place, double value, double limit, String unit, Mend... mends) {
+      Finding.Rule rule, Place place, double value, double limit, String unit, Mend... mends) {
     add(Severity.NEAR, rule, place, value, limit, unit, mends);
   }
 
   void note(
-      Finding.Rule rule, String place, double value, double limit, String unit, Mend... mends) {
+      Finding.Rule rule, Place place, double value, double limit, String unit, Mend... mends) {
     add(Severity.NOTE, rule, place, value, limit, unit, mends);
   }
 
   private void add(
       Severity severity,
       Finding.Rule rule,
-      String place,
+      Place place,
       double value,
       double limit,
       String unit,
@@ -52,6 +52,10 @@ final class Findings {
     return new Mend(Mend.Kind.OPEN_SHELF, 0, target);
   }
 
+  static Mend open(Place place) {
+    return open(place.toString());
+  }
+
   static Mend openPiece(int line) {
     return new Mend(Mend.Kind.OPEN_PIECE, line);
   }
@@ -62,11 +66,6 @@ final class Findings {
 
   /** One batch more than there is. */
   static final Mend ANOTHER_BATCH = new Mend(Mend.Kind.MORE_BATCHES, 0);
-
-  /** Where a task is told of: pours by their own address. */
-  static String place(Task task) {
-    return task.pourId() == null ? "task/" + task.id() : "pour/" + task.pourId();
-  }
 
   static double minutes(int seconds) {
     return seconds / 60.0;

@@ -40,14 +40,13 @@ final class Heat implements Rule {
                   "°C",
                   Findings.ANOTHER_BATCH));
       if (piece != null && piece.plannedC() > PIECE_C) {
-        int line = Integer.parseInt(piece.place().substring(5).split("\\.", 2)[0]) - 1;
         told.near(
             Finding.Rule.PIECE_GETS_HOT,
             piece.place(),
             piece.plannedC(),
             PIECE_C,
             "°C",
-            Findings.openPiece(line));
+            Findings.openPiece(piece.place().lineIndex().orElseThrow()));
       }
       Hot worst = cup == null || mixing.forgottenMostC() >= cup.forgottenMostC() ? mixing : cup;
       if (worst.forgottenMostC() > FORGOTTEN_C) {

@@ -3,6 +3,7 @@ package calmpour.core.audit;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 
 /** Nothing that takes hands falls in hours when the maker is away. */
@@ -15,10 +16,10 @@ final class MakerIsThere implements Rule {
         Mend change =
             task.pinned()
                 ? new Mend(Mend.Kind.RELEASE_PIN, 0, task.id())
-                : new Mend(Mend.Kind.CHANGE_HOURS, 0, null);
+                : new Mend(Mend.Kind.CHANGE_HOURS, 0);
         told.breach(
             Finding.Rule.MAKER_AWAY,
-            Findings.place(task),
+            Place.of(task),
             Findings.minutes(task.startSeconds()),
             0,
             "min",

@@ -4,6 +4,7 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 
 /** What is mixed is in cups or stays behind; what is in a cup is poured or stays in it. */
 final class MassBalance implements Rule {
@@ -22,24 +23,24 @@ final class MassBalance implements Rule {
       for (Cup cup : batch.cups()) {
         double doses = cup.tint().doses().stream().mapToDouble(Cup.Dose::massG).sum();
         outG += whole ? cup.amounts().resinG() + doses : cup.amounts().resinG();
-        unequal(told, "cup/" + cup.id(), cup.amounts().resinG() + doses, cup.amounts().contentG());
+        unequal(told, Place.of(cup), cup.amounts().resinG() + doses, cup.amounts().contentG());
         double poured = cup.pours().stream().mapToDouble(Cup.Pour::massG).sum();
-        unequal(told, "cup/" + cup.id(), poured + cup.amounts().staysG(), cup.amounts().contentG());
+        unequal(told, Place.of(cup), poured + cup.amounts().staysG(), cup.amounts().contentG());
         if (cup.amounts().staysG() < -HALF_MILLIGRAM) {
           told.breach(
               Finding.Rule.MASS_BALANCE,
-              "cup/" + cup.id(),
+              Place.of(cup),
               cup.amounts().staysG(),
               0,
               "g",
               Findings.ANEW);
         }
       }
-      unequal(told, "batch/" + batch.number(), outG, inG);
+      unequal(told, Place.of(batch), outG, inG);
     }
   }
 
-  private static void unequal(Findings told, String place, double value, double limit) {
+  private static void unequal(Findings told, Place place, double value, double limit) {
     if (Math.abs(value - limit) > HALF_MILLIGRAM) {
       told.breach(Finding.Rule.MASS_BALANCE, place, value, limit, "g", Findings.ANEW);
     }

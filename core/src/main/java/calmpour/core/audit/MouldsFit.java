@@ -7,6 +7,7 @@ import calmpour.core.mould.MouldState;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import java.time.Duration;
@@ -21,7 +22,7 @@ final class MouldsFit implements Rule {
   public void judge(Facts facts, Findings told) {
     List<Job.Line> lines = facts.job().lines();
     for (int i = 0; i < lines.size(); i++) {
-      String place = "piece/" + i;
+      Place place = Place.line(i);
       Job.Line line = lines.get(i);
       state(facts.job(), place, line, told);
       if (line.uncertainShare() > UNSURE) {
@@ -55,12 +56,12 @@ final class MouldsFit implements Rule {
             1,
             0,
             "",
-            new Mend(Mend.Kind.CURE_ON_BENCH, 0, place));
+            new Mend(Mend.Kind.CURE_ON_BENCH, 0, place.toString()));
       }
     }
   }
 
-  private static void state(Job job, String place, Job.Line line, Findings told) {
+  private static void state(Job job, Place place, Job.Line line, Findings told) {
     MouldState state = line.mould().state();
     if (state == null) {
       return;
@@ -78,14 +79,14 @@ final class MouldsFit implements Rule {
           hours,
           0,
           "h",
-          new Mend(Mend.Kind.OTHER_START, Math.ceil(hours * 60), null));
+          new Mend(Mend.Kind.OTHER_START, Math.ceil(hours * 60)));
     }
   }
 
   private static void wants(
       Job job,
       Job.Line line,
-      String place,
+      Place place,
       MouldState state,
       MouldState.Want want,
       Mend open,

@@ -5,6 +5,7 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.PieceGroup;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Booking;
@@ -97,10 +98,10 @@ final class MouldsFree implements Rule {
   }
 
   private static void tell(Job.Line line, int l, int most, int mostBooked, Findings told) {
-    String place = "piece/" + l;
+    Place place = Place.line(l);
     MouldMake make = line.mould().make();
     Integer copies = make == null ? null : make.copies();
-    Mend leaveOut = new Mend(Mend.Kind.LEAVE_OUT, l, null);
+    Mend leaveOut = new Mend(Mend.Kind.LEAVE_OUT, l);
     if (copies == null) {
       if (mostBooked > 0) {
         told.near(Finding.Rule.MOULD_BOOKED, place, mostBooked, most, "cavities", leaveOut);
@@ -132,7 +133,7 @@ final class MouldsFree implements Rule {
     if (most > room) {
       told.breach(
           Finding.Rule.BOARD_FULL,
-          "plan",
+          Place.Whole.PLAN,
           most,
           room,
           "pieces",

@@ -8,6 +8,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 
 /**
@@ -32,11 +33,11 @@ final class NoFlameNearAlcohol implements Rule {
       if (flame && task.endSeconds() > out) {
         told.breach(
             Finding.Rule.FLAME_NEAR_ALCOHOL,
-            Findings.place(task),
+            Place.of(task),
             Findings.minutes(task.startSeconds()),
             Findings.minutes(out),
             "min",
-            new Mend(Mend.Kind.SOFT_TOOL, 0, null));
+            new Mend(Mend.Kind.SOFT_TOOL, 0));
       }
     }
   }

@@ -3,6 +3,7 @@ package calmpour.core.audit;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.tool.Booking;
 import java.time.Duration;
@@ -40,7 +41,7 @@ final class OneThingAtATime implements Rule {
       if (task.startSeconds() < busyUntil) {
         told.breach(
             Finding.Rule.HANDS_TWICE,
-            Findings.place(task),
+            Place.of(task),
             Findings.minutes(task.startSeconds()),
             Findings.minutes(busyUntil),
             "min",
@@ -67,7 +68,7 @@ final class OneThingAtATime implements Rule {
           if (task.startSeconds() < busy) {
             told.breach(
                 Finding.Rule.CUP_TWICE,
-                Findings.place(task),
+                Place.of(task),
                 Findings.minutes(task.startSeconds()),
                 Findings.minutes(busy),
                 "min",
@@ -90,7 +91,7 @@ final class OneThingAtATime implements Rule {
         double free = Duration.between(start, booking.to()).toSeconds();
         told.breach(
             Finding.Rule.HANDS_BOOKED,
-            Findings.place(task),
+            Place.of(task),
             Findings.minutes(task.startSeconds()),
             free / 60,
             "min",

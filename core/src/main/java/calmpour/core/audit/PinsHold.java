@@ -3,6 +3,8 @@ package calmpour.core.audit;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Arrangement;
 
 /** A task that was moved by hand is still one of the plan's. */
@@ -10,14 +12,15 @@ final class PinsHold implements Rule {
   @Override
   public void judge(Facts facts, Findings told) {
     for (Arrangement.Pin pin : facts.job().session().arrangement().pins()) {
-      if (facts.task(pin.taskId()).isEmpty()) {
+      TaskId pinned = new TaskId(pin.taskId());
+      if (facts.task(pinned).isEmpty()) {
         told.near(
             Finding.Rule.PIN_LOST,
-            "task/" + pin.taskId(),
+            new Place.OfTask(pinned),
             Findings.minutes(pin.startSeconds()),
             0,
             "min",
-            new Mend(Mend.Kind.RELEASE_PIN, 0, pin.taskId()));
+            new Mend(Mend.Kind.RELEASE_PIN, 0, pinned));
       }
     }
   }

@@ -4,6 +4,7 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Job;
 
 /** Tells where one pour needs several cups because none holds it. */
@@ -17,7 +18,7 @@ final class PoursInParts implements Rule {
           int meant = level.colours().size() * (level.inHalves() ? 2 : 1);
           if (pour.part() == 1 && pour.parts() > meant) {
             double parts = (double) pour.parts() / meant;
-            told.note(Finding.Rule.POUR_IN_PARTS, "pour/" + pour.id(), parts, 1, "parts");
+            told.note(Finding.Rule.POUR_IN_PARTS, Place.of(pour), parts, 1, "parts");
           }
         }
       }

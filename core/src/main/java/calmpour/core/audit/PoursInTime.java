@@ -5,7 +5,9 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
@@ -35,7 +37,7 @@ final class PoursInTime implements Rule {
         int last = 0;
         boolean late = false;
         for (Cup.Pour pour : cup.pours()) {
-          Task task = facts.task("pour/" + pour.id()).orElse(null);
+          Task task = facts.task(TaskId.pour(pour.id())).orElse(null);
           if (task == null) {
             continue;
           }
@@ -50,7 +52,7 @@ final class PoursInTime implements Rule {
         if (!late && last > ends.earliestSeconds() - margin && last > 0) {
           told.near(
               Finding.Rule.POUR_AFTER_WORKING_TIME,
-              "cup/" + cup.id(),
+              Place.of(cup),
               Findings.minutes(last),
               Findings.minutes(ends.earliestSeconds() - margin),
               "min");
@@ -74,7 +76,7 @@ final class PoursInTime implements Rule {
     return new Finding(
         Finding.Severity.BREACH,
         Finding.Rule.POUR_AFTER_WORKING_TIME,
-        Findings.place(task),
+        Place.of(task),
         Findings.minutes(task.endSeconds()),
         Findings.minutes(latest),
         "min",

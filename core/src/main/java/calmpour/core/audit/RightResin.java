@@ -2,6 +2,7 @@ package calmpour.core.audit;
 
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.LabelCheck;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
@@ -24,17 +25,18 @@ final class RightResin implements Rule {
             .flatMap(l -> l.levels().stream())
             .anyMatch(v -> job.in(v.resinId()).resin().kind() == ResinKind.COATING);
     if (coating) {
-      told.near(Finding.Rule.COATING_IN_A_MOULD, "resin", 1, 0, "", Findings.open("resin"));
+      told.near(
+          Finding.Rule.COATING_IN_A_MOULD, Place.Whole.RESIN, 1, 0, "", Findings.open("resin"));
     }
     int doubts = job.resins().stream().mapToInt(r -> LabelCheck.of(r.resin()).size()).sum();
     if (doubts > 0) {
-      told.note(Finding.Rule.LABEL_CONTRADICTS, "resin", doubts, 0, "");
+      told.note(Finding.Rule.LABEL_CONTRADICTS, Place.Whole.RESIN, doubts, 0, "");
     }
   }
 
   /** Depth that is poured in one go, against what the label allows. */
   private static void rated(Job job, int which, Findings told) {
-    String place = "piece/" + which;
+    Place place = Place.line(which);
     Job.Line line = job.lines().get(which);
     int stages = line.levels().stream().mapToInt(Job.Level::stage).max().orElse(-1);
     for (int stage = 0; stage <= stages; stage++) {

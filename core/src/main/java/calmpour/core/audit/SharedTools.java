@@ -5,6 +5,7 @@ import static calmpour.core.check.Known.known;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
@@ -32,7 +33,7 @@ final class SharedTools implements Rule {
       if (tool.isEmpty()) {
         told.breach(
             Finding.Rule.NO_SUCH_TOOL,
-            Findings.place(task),
+            Place.of(task),
             0,
             1,
             "",
@@ -44,17 +45,17 @@ final class SharedTools implements Rule {
       if (holds != null && task.places() > holds) {
         told.breach(
             Finding.Rule.TOOL_OVERFULL,
-            Findings.place(task),
+            Place.of(task),
             task.places(),
             holds,
             "pieces",
-            new Mend(Mend.Kind.MORE_BATCHES, Math.ceil((double) task.places() / holds), null));
+            new Mend(Mend.Kind.MORE_BATCHES, Math.ceil((double) task.places() / holds)));
       }
       other(facts, task)
           .ifPresent(until ->
               told.breach(
                   Finding.Rule.TOOL_TWICE,
-                  Findings.place(task),
+                  Place.of(task),
                   Findings.minutes(task.startSeconds()),
                   Findings.minutes(until),
                   "min",
@@ -73,7 +74,7 @@ final class SharedTools implements Rule {
       boolean before =
           other.startSeconds() < task.startSeconds()
               || (other.startSeconds() == task.startSeconds()
-                  && other.id().compareTo(task.id()) < 0);
+                  && other.id().text().compareTo(task.id().text()) < 0);
       if (same && before && other.endSeconds() > task.startSeconds()) {
         until.add(other.endSeconds());
       }

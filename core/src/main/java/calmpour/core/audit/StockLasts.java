@@ -4,6 +4,7 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Job;
 import calmpour.core.stock.Lot;
@@ -40,12 +41,16 @@ final class StockLasts implements Rule {
       }
     }
     for (ResinPart part : facts.job().used().parts()) {
-      runsShort(told, "part/" + part.id(), parts.getOrDefault(part.id(), 0.0), left(part));
+      runsShort(
+          told,
+          new Place.OnShelf(Place.Shelf.PART, part.id()),
+          parts.getOrDefault(part.id(), 0.0),
+          left(part));
     }
     for (Colourant colourant : facts.job().used().colourants()) {
       Double left = colourant.shelf() == null ? null : colourant.shelf().leftG();
       double needs = colourants.getOrDefault(colourant.id(), 0.0);
-      runsShort(told, "colourant/" + colourant.id(), needs, left);
+      runsShort(told, new Place.OnShelf(Place.Shelf.COLOURANT, colourant.id()), needs, left);
     }
     embeds(facts, told);
   }
@@ -68,7 +73,7 @@ final class StockLasts implements Rule {
     return part.lots().isEmpty() ? null : (Double) left;
   }
 
-  private static void runsShort(Findings told, String place, double needs, @Nullable Double left) {
+  private static void runsShort(Findings told, Place place, double needs, @Nullable Double left) {
     if (left != null && needs > left + HAIR_G) {
       told.breach(Finding.Rule.STOCK_SHORT, place, needs, left, "g", Findings.open(place));
     } else if (left != null && needs > NEAR * left) {
@@ -92,7 +97,7 @@ final class StockLasts implements Rule {
         .embeds()
         .forEach(embed -> {
           int wanted = needs.getOrDefault(embed.id(), 0);
-          String place = "embed/" + embed.id();
+          Place place = new Place.OnShelf(Place.Shelf.EMBED, embed.id());
           if (embed.left() != null && wanted > embed.left()) {
             told.breach(
                 Finding.Rule.STOCK_SHORT,

@@ -6,6 +6,7 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 import java.util.EnumMap;
 import java.util.List;
@@ -51,7 +52,7 @@ final class Waits implements Rule {
               Mend.Kind.MOVE_TASK, task.startSeconds() + (double) miss.limit - miss.at, task.id());
       told.breach(
           rule,
-          Findings.place(task),
+          Place.of(task),
           Findings.minutes(miss.at),
           Findings.minutes(miss.limit),
           "min",
@@ -88,7 +89,7 @@ final class Waits implements Rule {
         new Finding(
             severity,
             rule,
-            Findings.place(task),
+            Place.of(task),
             Findings.minutes(miss.at),
             Findings.minutes(miss.limit),
             "min",

@@ -5,6 +5,7 @@ import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import java.util.List;
@@ -24,7 +25,7 @@ final class Warmth implements Rule {
             .mapToInt(r -> facts.cure().label(r.resin()).map(Calibrated::unmet).orElse(0))
             .sum();
     if (unmet > 0) {
-      told.note(Finding.Rule.LABEL_NOT_MET, "resin", unmet, 0, "");
+      told.note(Finding.Rule.LABEL_NOT_MET, Place.Whole.RESIN, unmet, 0, "");
     }
     layers(facts, told);
   }
@@ -37,13 +38,13 @@ final class Warmth implements Rule {
       if (humidity != null && humidity > damp && urethane) {
         told.near(
             Finding.Rule.DAMP_AIR,
-            "resin",
+            Place.Whole.RESIN,
             humidity,
             damp,
             "%",
             new Mend(Mend.Kind.DRIER_AIR, damp));
       } else if (humidity != null && humidity > damp) {
-        told.note(Finding.Rule.DAMP_AIR, "resin", humidity, damp, "%");
+        told.note(Finding.Rule.DAMP_AIR, Place.Whole.RESIN, humidity, damp, "%");
       }
     }
   }
@@ -61,7 +62,7 @@ final class Warmth implements Rule {
       double warmer = Math.max(WARM_ENOUGH_C, roomC + WARMER_K);
       told.near(
           Finding.Rule.NEVER_FULLY_CURED,
-          "plan",
+          Place.Whole.PLAN,
           roomC,
           warmer,
           "°C",

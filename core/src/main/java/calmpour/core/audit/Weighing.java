@@ -4,6 +4,7 @@ import calmpour.core.habit.Habits;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.WeighOut;
 
@@ -17,7 +18,7 @@ final class Weighing implements Rule {
 
   /** With the other way of measuring, where that makes less of the same need. */
   private static void enlarged(Facts facts, Batch batch, double totalG, Findings told) {
-    String place = "batch/" + batch.number();
+    Place place = Place.of(batch);
     Habits habits = facts.job().session().habits();
     boolean byWeight = batch.measuring().by() == MixRatio.Basis.WEIGHT;
     WeighOut other =
@@ -47,7 +48,7 @@ final class Weighing implements Rule {
   public void judge(Facts facts, Findings told) {
     Habits habits = facts.job().session().habits();
     for (Batch batch : facts.plan().batches()) {
-      String place = "batch/" + batch.number();
+      Place place = Place.of(batch);
       var resin = facts.job(batch).resin();
       double shareA = WeighOut.shareA(resin, habits.mixing().extraAPercent());
       double wanted = shareA / (1 - shareA);

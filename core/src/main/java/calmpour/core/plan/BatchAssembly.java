@@ -16,7 +16,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.CupFollows;
 import calmpour.core.plan.doc.CupTimes;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.BatchStates;
 import calmpour.core.plan.time.CureNotes;
 import calmpour.core.plan.time.HottestBodies;
@@ -69,7 +69,7 @@ final class BatchAssembly {
   private Cup cup(FilledBatch batch, FilledCup cup, Schedule.Laid laid) {
     List<Cup.Pour> pours = new ArrayList<>();
     for (PourDraft pour : cup.pours()) {
-      String task = TaskIds.pour(pour.id());
+      TaskId task = TaskId.pour(pour.id());
       pours.add(Amounts.pour(pour, laid.times().start(task), laid.times().end(task)));
     }
     pours.sort(Comparator.comparingInt(Cup.Pour::startSeconds));

@@ -5,13 +5,15 @@ import static calmpour.core.check.Known.known;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.BatchStates;
 import calmpour.core.plan.time.BatchWork;
 import calmpour.core.plan.time.Chain;
@@ -47,7 +49,7 @@ public final class Facts {
   private final Times times;
   private final Presence presence;
   private final Filled filled;
-  private final Map<String, CupEnds> cups = new HashMap<>();
+  private final Map<CupId, CupEnds> cups = new HashMap<>();
   private final List<Task> expected = new ArrayList<>();
 
   /**
@@ -95,7 +97,7 @@ public final class Facts {
   }
 
   /** The plan's task of that id. */
-  public Optional<Task> task(String id) {
+  public Optional<Task> task(TaskId id) {
     return Optional.ofNullable(times.task(id));
   }
 
@@ -106,7 +108,7 @@ public final class Facts {
 
   /** Whether A and B of a batch ever meet in this plan. */
   public boolean mixes(Batch batch) {
-    return times.task(TaskIds.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
+    return times.task(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
   }
 
   /** The cups whose colours meet in one more cup, layer by layer. */
@@ -148,7 +150,7 @@ public final class Facts {
   private void follow() {
     PieceTasks pieces = new PieceTasks(job);
     expected.addAll(pieces.before());
-    Set<String> begun = new HashSet<>();
+    Set<CavityId> begun = new HashSet<>();
     List<Task> later = new ArrayList<>();
     for (Batch batch : plan.batches()) {
       JobInResin inResin = job.in(batch.resinId());
@@ -166,7 +168,7 @@ public final class Facts {
           });
       BatchWork work = new BatchWork(inResin, batch);
       FollowUps next = new FollowUps(inResin, batch, states, times);
-      Map<String, List<Lag>> deadlines = next.deadlines();
+      Map<TaskId, List<Lag>> deadlines = next.deadlines();
       List<Task> its = pieces.prepared(batch, work.tasks(order(batch), filled), begun);
       for (Task task : its) {
         List<Lag> more = new ArrayList<>(afterAll(batch, task));
@@ -197,15 +199,13 @@ public final class Facts {
     }
     pours.sort(
         Comparator.comparingInt((PourOrder.Step.PourStep p) -> {
-          Task task = times.task(TaskIds.pour(p.pour().id()));
+          Task task = times.task(TaskId.pour(p.pour().id()));
           return task == null ? Integer.MAX_VALUE : task.startSeconds();
         }));
     // From the floor up within each cavity, whatever the plan does: that is what is judged.
-    Map<String, List<PourOrder.Step.PourStep>> byCavity = new LinkedHashMap<>();
-    pours.forEach(p ->
-        byCavity
-            .computeIfAbsent(p.pour().line() + "." + p.pour().cavity(), k -> new ArrayList<>())
-            .add(p));
+    Map<CavityId, List<PourOrder.Step.PourStep>> byCavity = new LinkedHashMap<>();
+    pours.forEach(
+        p -> byCavity.computeIfAbsent(CavityId.of(p.pour()), k -> new ArrayList<>()).add(p));
     byCavity
         .values()
         .forEach(c ->
@@ -215,8 +215,7 @@ public final class Facts {
     List<PourOrder.Step> order = new ArrayList<>();
     Set<LineLayer> embedded = new HashSet<>();
     for (PourOrder.Step.PourStep slot : pours) {
-      PourOrder.Step.PourStep next =
-          known(byCavity.get(slot.pour().line() + "." + slot.pour().cavity())).remove(0);
+      PourOrder.Step.PourStep next = known(byCavity.get(CavityId.of(slot.pour()))).remove(0);
       LineLayer at = LineLayer.of(next.pour());
       if (next.pour().half() == 2 && embedded.add(at)) {
         order.add(new PourOrder.Step.EmbedStep(at));
@@ -232,7 +231,7 @@ public final class Facts {
     return together
         ? batch.cups().stream()
             .flatMap(c -> c.pours().stream())
-            .map(p -> Lag.after(TaskIds.pour(p.id())))
+            .map(p -> Lag.after(TaskId.pour(p.id())))
             .toList()
         : List.of();
   }

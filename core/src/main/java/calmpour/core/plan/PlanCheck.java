@@ -6,6 +6,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
 import java.util.HashSet;
@@ -20,13 +21,13 @@ final class PlanCheck {
    */
   static void orThrow(Job job, Plan plan) {
     Check check = new Check();
-    Set<String> ids = new HashSet<>();
+    Set<TaskId> ids = new HashSet<>();
     for (int t = 0; t < plan.tasks().size(); t++) {
       Task task = plan.tasks().get(t);
       check.present("plan.tasks[" + t + "].kind", task.kind());
       check.that(
           ids.add(task.id()),
-          Problem.of("plan.tasks[" + t + "].id", Problem.Code.DUPLICATE_ID, task.id()));
+          Problem.of("plan.tasks[" + t + "].id", Problem.Code.DUPLICATE_ID, task.id().text()));
       check.that(
           task.endSeconds() >= task.startSeconds(),
           Problem.of(
@@ -73,7 +74,8 @@ final class PlanCheck {
               && pour.cavity() >= 1
               && pour.cavity() <= job.lines().get(pour.line()).piece().count();
       check.that(
-          there, Problem.of(at + ".pours[" + p + "]", Problem.Code.NO_SUCH_CAVITY, pour.id()));
+          there,
+          Problem.of(at + ".pours[" + p + "]", Problem.Code.NO_SUCH_CAVITY, pour.id().toString()));
     }
   }
 }

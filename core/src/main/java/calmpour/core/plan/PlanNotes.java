@@ -5,6 +5,7 @@ import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
 import java.util.Comparator;
@@ -28,7 +29,7 @@ final class PlanNotes {
       Job.Line line = job.lines().get(i);
       double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
       recorder.note(
-          "piece/" + i + "/volumeMl",
+          Place.line(i) + "/volumeMl",
           piece,
           "mL",
           Formula.PIECE_VOLUME,
@@ -48,13 +49,13 @@ final class PlanNotes {
             Job.Line line = job.lines().get(i);
             double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
             step.given(line.name(), null, line.piece().count(), "pieces", Origin.CHOSEN)
-                .from("each", "piece/" + i + "/volumeMl", piece, "mL");
+                .from("each", Place.line(i) + "/volumeMl", piece, "mL");
           }
         });
   }
 
   void spare(int left, Batch batch, Cup cup, Cup.Pour pour, List<Task> tasks) {
-    String ends = "pour/" + pour.id() + "/endMinutes";
+    String ends = new Place.OfPour(pour.id()) + "/endMinutes";
     double begins = batch.times().startSeconds() / 60.0;
     double sinceStart = pour.endSeconds() / 60.0 - begins;
     recorder.note(
@@ -76,7 +77,11 @@ final class PlanNotes {
         Formula.SPARE,
         step ->
             step.given("A meets B", null, contact, "min", Origin.WORKED_OUT)
-                .from("working time", "cup/" + cup.id() + "/workingTimeMinutes", working, "min")
+                .from(
+                    "working time",
+                    new Place.OfCup(cup.id()) + "/workingTimeMinutes",
+                    working,
+                    "min")
                 .given("margin", null, job.session().habits().marginMinutes(), "min", Origin.CHOSEN)
                 .from("last pour ends", ends, sinceStart, "min"));
   }

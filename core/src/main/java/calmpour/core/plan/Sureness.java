@@ -3,6 +3,7 @@ package calmpour.core.plan;
 import calmpour.core.habit.Planning;
 import calmpour.core.plan.doc.Chance;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
@@ -18,7 +19,8 @@ final class Sureness {
     Chance chance = plan.chance();
     // Where a pour is late anyway, that is what counts.
     if (chance != null && chance.percent() < wanted.surePercent() && plan.spareSeconds() >= 0) {
-      String place = chance.weakest() == null ? "plan" : "pour/" + chance.weakest().pourId();
+      Place place =
+          chance.weakest() == null ? Place.Whole.PLAN : new Place.OfPour(chance.weakest().pourId());
       List<Finding.Mend> mends = new ArrayList<>();
       if (wanted.pairsOfHands() < Planning.PAIRS_OF_HANDS.maxInclusive()) {
         mends.add(new Finding.Mend(Finding.Mend.Kind.HELPER, wanted.pairsOfHands() + 1.0));
@@ -43,7 +45,7 @@ final class Sureness {
           new Finding(
               Finding.Severity.NOTE,
               Finding.Rule.BEGINS_LATER,
-              "plan",
+              Place.Whole.PLAN,
               plan.arranged().beginsSeconds() / 60.0,
               0,
               "min",

@@ -7,6 +7,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Presence;
 import calmpour.core.plan.time.Schedule;
@@ -26,7 +27,7 @@ public final class Underway {
   private final Job job;
   private final Times times;
   private final Presence presence;
-  private final Map<String, List<Lag>> lags = new HashMap<>();
+  private final Map<TaskId, List<Lag>> lags = new HashMap<>();
 
   private Underway(Job job, List<Task> tasks) {
     this.job = job;
@@ -48,7 +49,7 @@ public final class Underway {
   }
 
   /** What a task waits for at these times; null for a task that no longer has to be. */
-  public @Nullable List<Lag> lags(String taskId) {
+  public @Nullable List<Lag> lags(TaskId taskId) {
     return lags.get(taskId);
   }
 

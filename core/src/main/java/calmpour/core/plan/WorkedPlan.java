@@ -18,7 +18,9 @@ import calmpour.core.plan.bench.BatchCard;
 import calmpour.core.plan.bench.BatchRescue;
 import calmpour.core.plan.bench.BenchTally;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.search.Arranger;
 import calmpour.core.plan.time.Schedule;
@@ -135,7 +137,7 @@ public final class WorkedPlan {
    * @throws InvalidValuesException when a colourant is not in the workshop
    */
   public Optional<BenchTally> tally(
-      String cupId, List<BenchTally.AddedColour> added, Workshop workshop) {
+      CupId cupId, List<BenchTally.AddedColour> added, Workshop workshop) {
     Map<String, Colourant> colourants = new HashMap<>();
     workshop.colourants().forEach(c -> colourants.put(c.id(), c));
     job.used().colourants().forEach(c -> colourants.put(c.id(), c));
@@ -168,9 +170,9 @@ public final class WorkedPlan {
       known(laid.states().get(batch.number()))
           .cups()
           .forEach((id, cup) -> {
-            bodies.put("cup/" + id, cup.body());
-            bodies.put("cup/" + id + "/peakC", cup.forgottenBody());
-            cup.layers().forEach(l -> bodies.put("pour/" + l.pour().id(), l.body()));
+            bodies.put(new Place.OfCup(id).toString(), cup.body());
+            bodies.put(new Place.OfCup(id) + "/peakC", cup.forgottenBody());
+            cup.layers().forEach(l -> bodies.put(Place.of(l.pour()).toString(), l.body()));
           });
       BodyHistory history = bodies.get(body);
       if (history != null) {

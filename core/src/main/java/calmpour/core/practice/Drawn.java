@@ -2,6 +2,7 @@ package calmpour.core.practice;
 
 import calmpour.core.cure.HalvingRule;
 import calmpour.core.habit.Hands;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.run.Run;
 import calmpour.core.session.Workshop;
@@ -59,7 +60,7 @@ final class Drawn {
   }
 
   /** How long a step takes these hands, s; the same whatever else is chosen. */
-  int takes(String taskId, int said) {
+  int takes(TaskId taskId, int said) {
     SplittableRandom own = new SplittableRandom(seed * 31 + taskId.hashCode());
     double times = 1 + day + own.nextGaussian() * HANDS * Math.sqrt(0.5);
     return (int) Math.round(said * Math.max(LEAST, times));

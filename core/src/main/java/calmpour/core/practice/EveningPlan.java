@@ -2,6 +2,7 @@ package calmpour.core.practice;
 
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunState;
@@ -27,10 +28,10 @@ final class EveningPlan {
   }
 
   /** The pour that a task is; null where it is none. */
-  Cup.@Nullable Pour pour(String task) {
+  Cup.@Nullable Pour pour(TaskId task) {
     return run.plan().batches().stream()
         .flatMap(b -> pours(b.number()).stream())
-        .filter(p -> task.equals("pour/" + p.id()))
+        .filter(p -> task.equals(TaskId.pour(p.id())))
         .findFirst()
         .orElse(null);
   }
@@ -46,15 +47,13 @@ final class EveningPlan {
           if (embed.line() != null
               && layer.line() == embed.line()
               && batch.number() == embed.batch()) {
-            RunEvent poured =
-                told.stream()
-                    .filter(e -> ("pour/" + layer.pourId()).equals(e.of()))
-                    .findFirst()
-                    .orElse(null);
+            TaskId poured = TaskId.pour(layer.pourId());
+            RunEvent event =
+                told.stream().filter(e -> poured.text().equals(e.of())).findFirst().orElse(null);
             int shift =
-                poured == null
+                event == null
                     ? 0
-                    : (int) Duration.between(run.begunAt(), poured.at()).toSeconds()
+                    : (int) Duration.between(run.begunAt(), event.at()).toSeconds()
                         - layer.pouredSeconds();
             thick = Math.min(thick, layer.thick().seconds() + shift);
           }

@@ -1,5 +1,6 @@
 package calmpour.core.practice;
 
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.LookOver;
@@ -43,7 +44,7 @@ final class Judged {
   }
 
   List<Rehearsed.PieceScore> pieces(AsRun record, List<CupCurve> curves) {
-    Map<String, CupCurve> cups = new HashMap<>();
+    Map<CupId, CupCurve> cups = new HashMap<>();
     curves.forEach(c -> cups.put(c.cupId(), c));
     Map<Integer, Double> off = new HashMap<>();
     record

@@ -5,6 +5,7 @@ import calmpour.core.check.Problem;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
@@ -53,10 +54,10 @@ final class PlayedEvening {
   private final Set<Mishap> over = new HashSet<>();
   private final List<Judged.Flaw> flaws = new ArrayList<>();
   private final Map<Task.Kind, Integer> seen = new EnumMap<>(Task.Kind.class);
-  private final Set<String> skipped = new HashSet<>();
+  private final Set<TaskId> skipped = new HashSet<>();
 
   /** Of each step in the plan: who tries everything keeps to its order. */
-  private final Map<String, Integer> place = new HashMap<>();
+  private final Map<TaskId, Integer> place = new HashMap<>();
 
   private int chosen;
   private int now;
@@ -148,7 +149,7 @@ final class PlayedEvening {
       grams = grams * (1 + mishap.size() / 100);
     }
     boolean weighed = step.kind() == Task.Kind.WEIGH_FIRST || step.kind() == Task.Kind.WEIGH_SECOND;
-    tell(RunEvent.Kind.DONE, step.taskId(), weighed ? grams : null);
+    tellTask(RunEvent.Kind.DONE, step.taskId(), weighed ? grams : null);
     frame(from, step, grams);
     if (mishap != null && over.add(mishap)) {
       happens(mishap, step);
@@ -183,7 +184,7 @@ final class PlayedEvening {
   private Mishap.@Nullable Choice choice(
       Mishap.Kind kind,
       double size,
-      List<String> about,
+      List<TaskId> about,
       @Nullable String part,
       @Nullable Double grams) {
     if (chosen >= choices.size()) {
@@ -252,7 +253,7 @@ final class PlayedEvening {
         choice(
             mishap.kind(),
             mishap.size(),
-            List.of(step.taskId(), "pour/" + theirs.id()),
+            List.of(step.taskId(), TaskId.pour(theirs.id())),
             null,
             null);
     if (choice == null) {
@@ -272,13 +273,9 @@ final class PlayedEvening {
   private @Nullable Cup other(RunState.Step step) {
     return run.plan().batches().get(step.batch() - 1).cups().stream()
         .filter(c -> !c.id().equals(step.cupId()) && !c.pours().isEmpty())
-        .filter(c -> !done("pour/" + c.pours().getLast().id()))
+        .filter(c -> !RunReader.done(told, TaskId.pour(c.pours().getLast().id())))
         .findFirst()
         .orElse(null);
-  }
-
-  private boolean done(String task) {
-    return told.stream().anyMatch(e -> e.kind() == RunEvent.Kind.DONE && task.equals(e.of()));
   }
 
   private void forgotten(Mishap mishap, RunState.Step embed) {
@@ -292,13 +289,13 @@ final class PlayedEvening {
     }
     skipped.remove(embed.taskId());
     if (choice == Mishap.Choice.LEAVE_IT_OUT) {
-      tell(RunEvent.Kind.GIVEN_UP, embed.taskId(), null);
+      tellTask(RunEvent.Kind.GIVEN_UP, embed.taskId(), null);
       flaw(embed, Rehearsed.Why.EMBED_MISSING);
       return;
     }
     int from = now;
     now += drawn.takes(embed.taskId(), embed.endSeconds() - embed.startSeconds());
-    tell(RunEvent.Kind.DONE, embed.taskId(), null);
+    tellTask(RunEvent.Kind.DONE, embed.taskId(), null);
     frame(from, embed, null);
     if (now > plan.thickSeconds(embed, told)) {
       flaw(embed, Rehearsed.Why.EMBED_TOO_LATE);
@@ -306,7 +303,10 @@ final class PlayedEvening {
   }
 
   private void flaw(RunState.Step step, Rehearsed.Why why) {
-    int line = step.line() == null ? -1 : step.line();
+    Integer line = step.line();
+    if (line == null) {
+      return;
+    }
     for (Batch batch : run.plan().batches()) {
       plan.pours(batch.number()).stream()
           .filter(p -> p.line() == line)
@@ -326,10 +326,14 @@ final class PlayedEvening {
     if (choice == Mishap.Choice.TRY_THEM_ALL) {
       stubborn = true;
     } else {
-      bench.giveUp().forEach(t -> tell(RunEvent.Kind.GIVEN_UP, t, null));
+      bench.giveUp().forEach(t -> tellTask(RunEvent.Kind.GIVEN_UP, t, null));
       bench = runs.state(run, told, at(now));
     }
     return true;
+  }
+
+  private void tellTask(RunEvent.Kind kind, TaskId of, @Nullable Double value) {
+    tell(kind, of.text(), value);
   }
 
   private void tell(RunEvent.Kind kind, @Nullable String of, @Nullable Double value) {

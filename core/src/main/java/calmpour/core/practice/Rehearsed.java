@@ -1,6 +1,9 @@
 package calmpour.core.practice;
 
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.LookOver;
@@ -32,9 +35,9 @@ public record Rehearsed(List<Frame> frames, @Nullable Question question, @Nullab
   public record Frame(
       int startSeconds,
       int atSeconds,
-      String taskId,
+      TaskId taskId,
       Task.Kind kind,
-      @Nullable String cupId,
+      @Nullable CupId cupId,
       @Nullable Double grams,
       @Nullable Integer spareSeconds,
       List<RunState.CupNow> cups) {
@@ -54,7 +57,7 @@ public record Rehearsed(List<Frame> frames, @Nullable Question question, @Nullab
       Mishap.Kind kind,
       double size,
       int atSeconds,
-      List<String> about,
+      List<TaskId> about,
       @Nullable String part,
       @Nullable Double grams,
       List<Mishap.Choice> choices) {
@@ -82,7 +85,7 @@ public record Rehearsed(List<Frame> frames, @Nullable Question question, @Nullab
 
   /** How one piece came out. */
   public record PieceScore(
-      String piece, String mouldName, LookOver.Verdict verdict, List<Why> why) {
+      CavityId piece, String mouldName, LookOver.Verdict verdict, List<Why> why) {
     public PieceScore {
       why = List.copyOf(why);
     }

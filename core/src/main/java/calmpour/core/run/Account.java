@@ -5,8 +5,11 @@ import static calmpour.core.check.Known.known;
 import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -20,9 +23,9 @@ import org.jspecify.annotations.Nullable;
  */
 final class Account {
   private final History history;
-  private final Map<String, Double> content = new HashMap<>();
-  private final Map<String, Double> poured = new HashMap<>();
-  private final Map<String, Double> left = new HashMap<>();
+  private final Map<CupId, Double> content = new HashMap<>();
+  private final Map<PourId, Double> poured = new HashMap<>();
+  private final Map<CupId, Double> left = new HashMap<>();
   private final Map<Integer, double[]> parts = new HashMap<>();
   private final Map<Integer, Double> stays = new HashMap<>();
   private double colourG;
@@ -37,31 +40,31 @@ final class Account {
     return account;
   }
 
-  private static String task(Batch batch, Task.Kind kind) {
-    return "batch/" + batch.number() + "/" + kind;
+  private static TaskId task(Batch batch, Task.Kind kind) {
+    return TaskId.batch(batch.number(), kind);
   }
 
-  private static String task(Cup cup, Task.Kind kind) {
-    return "cup/" + cup.id() + "/" + kind;
+  private static TaskId task(Cup cup, Task.Kind kind) {
+    return TaskId.cup(cup.id(), kind);
   }
 
   private static double sum(List<Cup.Dose> doses) {
     return doses.stream().mapToDouble(Cup.Dose::massG).sum();
   }
 
-  private boolean done(String taskId) {
+  private boolean done(TaskId taskId) {
     return history.done.containsKey(taskId);
   }
 
-  private double grams(String taskId, double planned) {
+  private double grams(TaskId taskId, double planned) {
     History.Done done = history.done.get(taskId);
     return done == null || done.grams() == null ? planned : done.grams();
   }
 
   private void batch(Batch batch) {
     boolean aFirst = batch.measuring().firstPart() == Habits.FirstPart.A;
-    String first = task(batch, Task.Kind.WEIGH_FIRST);
-    String second = task(batch, Task.Kind.WEIGH_SECOND);
+    TaskId first = task(batch, Task.Kind.WEIGH_FIRST);
+    TaskId second = task(batch, Task.Kind.WEIGH_SECOND);
     double firstG =
         done(first)
             ? grams(first, (aFirst ? batch.measuring().partA() : batch.measuring().partB()).massG())
@@ -109,12 +112,13 @@ final class Account {
     double inCup = got;
     List<Cup.Pour> inOrder =
         cup.pours().stream()
-            .filter(p -> done("pour/" + p.id()))
+            .filter(p -> done(TaskId.pour(p.id())))
             .sorted(
-                Comparator.comparingInt(p -> known(history.done.get("pour/" + p.id())).atSeconds()))
+                Comparator.comparingInt(
+                    p -> known(history.done.get(TaskId.pour(p.id()))).atSeconds()))
             .toList();
     for (Cup.Pour pour : inOrder) {
-      double out = Math.min(inCup, grams("pour/" + pour.id(), pour.massG()));
+      double out = Math.min(inCup, grams(TaskId.pour(pour.id()), pour.massG()));
       poured.put(pour.id(), out);
       inCup -= out;
     }
@@ -141,16 +145,16 @@ final class Account {
     return known(parts.get(batch))[1];
   }
 
-  double leftG(String cupId) {
+  double leftG(CupId cupId) {
     return left.getOrDefault(cupId, 0.0);
   }
 
-  double contentG(String cupId) {
+  double contentG(CupId cupId) {
     return content.getOrDefault(cupId, 0.0);
   }
 
   /** What was really poured; null where it was not. */
-  @Nullable Double pouredG(String pourId) {
+  @Nullable Double pouredG(PourId pourId) {
     return poured.get(pourId);
   }
 

@@ -1,5 +1,8 @@
 package calmpour.core.run;
 
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.PourId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -49,7 +52,7 @@ public record AsRun(
 
   /** A cup of an opened batch, with what came into it and what stayed there. */
   public record CupIn(
-      String cupId,
+      CupId cupId,
       int batch,
       String colourName,
       String swatch,
@@ -75,11 +78,11 @@ public record AsRun(
    *     thick; null where it was not poured
    */
   public record PourIn(
-      String pourId,
+      PourId pourId,
       int line,
       int cavity,
       int layer,
-      String cupId,
+      CupId cupId,
       String colourName,
       String swatch,
       Outcome outcome,
@@ -139,7 +142,7 @@ public record AsRun(
    * @param lookedOver null until somebody looked
    */
   public record PieceOut(
-      String piece,
+      CavityId piece,
       int line,
       int cavity,
       String mouldName,

@@ -2,7 +2,9 @@ package calmpour.core.run;
 
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import calmpour.core.session.Resolution;
 import java.time.Duration;
@@ -31,7 +33,7 @@ final class BenchMoment {
   /** With what is really in their cups. */
   final List<Batch> batches;
 
-  private final Map<String, Cup> cups = new HashMap<>();
+  private final Map<CupId, Cup> cups = new HashMap<>();
 
   BenchMoment(Run run, List<RunEvent> events, Instant at, LabelFactors labels) {
     this.labels = labels;
@@ -50,20 +52,20 @@ final class BenchMoment {
     batches.forEach(b -> b.cups().forEach(c -> cups.put(c.id(), c)));
   }
 
-  static String pourTask(Cup.Pour pour) {
-    return "pour/" + pour.id();
+  static TaskId pourTask(Cup.Pour pour) {
+    return TaskId.pour(pour.id());
   }
 
-  static String task(Batch batch, Task.Kind kind) {
-    return "batch/" + batch.number() + "/" + kind;
+  static TaskId task(Batch batch, Task.Kind kind) {
+    return TaskId.batch(batch.number(), kind);
   }
 
-  boolean done(String taskId) {
+  boolean done(TaskId taskId) {
     return history.done.containsKey(taskId);
   }
 
   /** Whether it is still to be done. */
-  boolean open(String taskId) {
+  boolean open(TaskId taskId) {
     return !done(taskId) && !history.givenUp.contains(taskId);
   }
 
@@ -73,7 +75,7 @@ final class BenchMoment {
   }
 
   /** As it really is. */
-  @Nullable Cup cup(String id) {
+  @Nullable Cup cup(CupId id) {
     return cups.get(id);
   }
 
@@ -89,7 +91,7 @@ final class BenchMoment {
   }
 
   /** As it was planned. */
-  @Nullable Cup plannedCup(String id) {
+  @Nullable Cup plannedCup(CupId id) {
     return run.plan().batches().stream()
         .flatMap(b -> b.cups().stream())
         .filter(c -> c.id().equals(id))

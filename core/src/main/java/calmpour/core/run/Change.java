@@ -1,7 +1,9 @@
 package calmpour.core.run;
 
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -19,10 +21,10 @@ import org.jspecify.annotations.Nullable;
  */
 public record Change(
     int laterSeconds,
-    List<String> moved,
-    List<String> lost,
-    List<String> tooLate,
-    List<String> saved) {
+    List<TaskId> moved,
+    List<TaskId> lost,
+    List<TaskId> tooLate,
+    List<TaskId> saved) {
   /** Nobody sees less than that, s. */
   private static final int SEEN_SECONDS = 60;
 
@@ -39,20 +41,25 @@ public record Change(
    * @return null where the rest stays as it was
    */
   public static @Nullable Change between(RunState before, RunState after) {
-    Set<String> open = pours(after, RunState.Status.TO_DO);
-    List<String> was = inOrder(before, open);
-    List<String> is = inOrder(after, new HashSet<>(was));
-    Set<String> wasLate = pours(before, RunState.Status.TOO_LATE);
-    Set<String> isLate = pours(after, RunState.Status.TOO_LATE);
-    Set<String> lost = pours(after, RunState.Status.LOST);
+    Set<TaskId> open = pours(after, RunState.Status.TO_DO);
+    List<TaskId> was = inOrder(before, open);
+    List<TaskId> is = inOrder(after, new HashSet<>(was));
+    Set<TaskId> wasLate = pours(before, RunState.Status.TOO_LATE);
+    Set<TaskId> isLate = pours(after, RunState.Status.TOO_LATE);
+    Set<TaskId> lost = pours(after, RunState.Status.LOST);
     lost.removeAll(pours(before, RunState.Status.LOST));
-    List<String> tooLate = isLate.stream().filter(t -> !wasLate.contains(t)).sorted().toList();
-    List<String> saved = wasLate.stream().filter(open::contains).sorted().toList();
+    List<TaskId> tooLate =
+        isLate.stream()
+            .filter(t -> !wasLate.contains(t))
+            .sorted(Comparator.comparing(TaskId::text))
+            .toList();
+    List<TaskId> saved =
+        wasLate.stream().filter(open::contains).sorted(Comparator.comparing(TaskId::text)).toList();
     Change change =
         new Change(
             after.lateSeconds() - before.lateSeconds(),
             moved(was, is),
-            lost.stream().sorted().toList(),
+            lost.stream().sorted(Comparator.comparing(TaskId::text)).toList(),
             tooLate,
             saved);
     return change.seen() ? change : null;
@@ -66,8 +73,8 @@ public record Change(
         || !saved.isEmpty();
   }
 
-  private static Set<String> pours(RunState state, RunState.Status status) {
-    Set<String> pours = new HashSet<>();
+  private static Set<TaskId> pours(RunState state, RunState.Status status) {
+    Set<TaskId> pours = new HashSet<>();
     for (RunState.Step step : state.steps()) {
       if (step.kind() == Task.Kind.POUR && step.status() == status) {
         pours.add(step.taskId());
@@ -76,7 +83,7 @@ public record Change(
     return pours;
   }
 
-  private static List<String> inOrder(RunState state, Set<String> among) {
+  private static List<TaskId> inOrder(RunState state, Set<TaskId> among) {
     return state.steps().stream()
         .filter(s -> s.kind() == Task.Kind.POUR && s.status() == RunState.Status.TO_DO)
         .map(RunState.Step::taskId)
@@ -84,8 +91,8 @@ public record Change(
         .toList();
   }
 
-  private static List<String> moved(List<String> was, List<String> is) {
-    List<String> moved = new ArrayList<>();
+  private static List<TaskId> moved(List<TaskId> was, List<TaskId> is) {
+    List<TaskId> moved = new ArrayList<>();
     for (int i = 0; i < Math.min(was.size(), is.size()); i++) {
       if (!was.get(i).equals(is.get(i))) {
         moved.add(is.get(i));

@@ -1,6 +1,7 @@
 package calmpour.core.run;
 
 import calmpour.core.cure.CureCurve;
+import calmpour.core.plan.doc.CupId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param curve null where a rule of thumb stands in
  */
 public record CupCurve(
-    String cupId,
+    CupId cupId,
     int batch,
     String colourName,
     String swatch,

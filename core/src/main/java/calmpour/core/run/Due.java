@@ -1,6 +1,7 @@
 package calmpour.core.run;
 
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -17,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param fromSeconds when it is due, from when the run was begun
  */
 public record Due(
-    String taskId,
+    TaskId taskId,
     Task.Kind kind,
     int batch,
     @Nullable Integer line,

@@ -8,6 +8,7 @@ import calmpour.core.cure.CureStates;
 import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
@@ -51,9 +52,9 @@ record Follows(
    *
    * @param batches with what is really in their cups, and what is really poured from them
    */
-  static Map<String, Follows> all(
+  static Map<CupId, Follows> all(
       BenchMoment bench, List<Batch> batches, CureModel cure, Underway rules) {
-    Map<String, Follows> cups = new LinkedHashMap<>();
+    Map<CupId, Follows> cups = new LinkedHashMap<>();
     for (Batch batch : batches) {
       if (!bench.opened(batch)) {
         continue;

@@ -1,5 +1,8 @@
 package calmpour.core.run;
 
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.TaskId;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,19 +47,19 @@ final class History {
   /** A temperature, °C. */
   record Reading(int atSeconds, double temperatureC) {}
 
-  final Map<String, Done> done = new HashMap<>();
-  final Set<String> givenUp = new HashSet<>();
-  final Map<String, Integer> thick = new HashMap<>();
-  final Map<String, Integer> hot = new HashMap<>();
+  final Map<TaskId, Done> done = new HashMap<>();
+  final Set<TaskId> givenUp = new HashSet<>();
+  final Map<CupId, Integer> thick = new HashMap<>();
+  final Map<CupId, Integer> hot = new HashMap<>();
   final List<Reading> room = new ArrayList<>();
-  final Map<String, List<Reading>> warmth = new HashMap<>();
+  final Map<CupId, List<Reading>> warmth = new HashMap<>();
   final Map<String, Double> added = new LinkedHashMap<>();
   final Set<String> checked = new LinkedHashSet<>();
   final List<Away> away = new ArrayList<>();
   final List<PotLog> pot = new ArrayList<>();
 
   /** By piece; of several looks the last one counts. */
-  final Map<String, LookOver> lookedOver = new HashMap<>();
+  final Map<CavityId, LookOver> lookedOver = new HashMap<>();
 
   @Nullable Integer awaySince;
   @Nullable Integer finished;
@@ -113,9 +116,9 @@ final class History {
     String of = event.of() == null ? "" : event.of();
     switch (event.kind()) {
       case CHECKED -> checked.add(of);
-      case DONE -> done.putIfAbsent(of, new Done(at, event.value(), event.id()));
+      case DONE -> done.putIfAbsent(new TaskId(of), new Done(at, event.value(), event.id()));
       case ADDED -> added.merge(of, value(event), Double::sum);
-      case GIVEN_UP -> givenUp.add(of);
+      case GIVEN_UP -> givenUp.add(new TaskId(of));
       case AWAY -> {
         if (awaySince == null) {
           awaySince = at;
@@ -128,16 +131,21 @@ final class History {
           awaySince = null;
         }
       }
-      case THICK -> thick.putIfAbsent(of, at);
-      case HOT -> hot.putIfAbsent(of, at);
+      case THICK -> CupId.read(of).ifPresent(cup -> thick.putIfAbsent(cup, at));
+      case HOT -> CupId.read(of).ifPresent(cup -> hot.putIfAbsent(cup, at));
       case ROOM -> room.add(new Reading(at, value(event)));
       case WARMTH ->
-          warmth.computeIfAbsent(of, k -> new ArrayList<>()).add(new Reading(at, value(event)));
+          CupId.read(of)
+              .ifPresent(cup ->
+                  warmth
+                      .computeIfAbsent(cup, k -> new ArrayList<>())
+                      .add(new Reading(at, value(event))));
       case FINISHED -> finished = at;
       // Part of the record; how the run stands does not depend on them.
       case POT -> PotLog.of(of, event.value(), at).ifPresent(pot::add);
       case LOOKED_OVER ->
-          LookOver.of(event.codes(), event.text()).ifPresent(l -> lookedOver.put(of, l));
+          LookOver.of(event.codes(), event.text())
+              .ifPresent(l -> CavityId.read(of).ifPresent(piece -> lookedOver.put(piece, l)));
       case UNDONE -> {}
     }
     if (BY_HAND.contains(event.kind())) {

@@ -1,7 +1,9 @@
 package calmpour.core.run;
 
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,10 +13,10 @@ import org.jspecify.annotations.Nullable;
 final class Laid {
   private final BenchMoment bench;
   private final List<Task> tasks;
-  private final Map<String, Follows> cups;
-  private final Map<String, Task> byId = new HashMap<>();
+  private final Map<CupId, Follows> cups;
+  private final Map<TaskId, Task> byId = new HashMap<>();
 
-  Laid(BenchMoment bench, List<Task> tasks, Map<String, Follows> cups) {
+  Laid(BenchMoment bench, List<Task> tasks, Map<CupId, Follows> cups) {
     this.bench = bench;
     this.tasks = tasks;
     this.cups = cups;
@@ -26,15 +28,15 @@ final class Laid {
   }
 
   /** Of every open batch, by id. */
-  Map<String, Follows> cups() {
+  Map<CupId, Follows> cups() {
     return cups;
   }
 
-  boolean has(String taskId) {
+  boolean has(TaskId taskId) {
     return byId.containsKey(taskId);
   }
 
-  @Nullable Task task(String id) {
+  @Nullable Task task(TaskId id) {
     return byId.get(id);
   }
 
@@ -48,16 +50,15 @@ final class Laid {
   }
 
   /** The pour that is still to be done with the least time to spare. */
-  String latest() {
+  TaskId latest() {
     return spares().entrySet().stream()
-        .min(
-            Map.Entry.<String, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+        .min(Map.Entry.<TaskId, Integer>comparingByValue().thenComparing(e -> e.getKey().text()))
         .orElseThrow()
         .getKey();
   }
 
-  private Map<String, Integer> spares() {
-    Map<String, Integer> spares = new HashMap<>();
+  private Map<TaskId, Integer> spares() {
+    Map<TaskId, Integer> spares = new HashMap<>();
     for (Follows cup : cups.values()) {
       for (Cup.Pour pour : cup.cup().pours()) {
         Task task = byId.get(BenchMoment.pourTask(pour));

@@ -3,10 +3,12 @@ package calmpour.core.run;
 import static calmpour.core.check.Known.known;
 
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.resin.Rescue;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -82,7 +84,7 @@ final class LookBack {
             : null);
   }
 
-  private int at(String taskId) {
+  private int at(TaskId taskId) {
     History.Done done = bench.history.done.get(taskId);
     return done == null ? 0 : done.atSeconds();
   }
@@ -114,7 +116,7 @@ final class LookBack {
   }
 
   private AsRun.PourIn pour(Cup cup, Cup.Pour pour) {
-    String task = BenchMoment.pourTask(pour);
+    TaskId task = BenchMoment.pourTask(pour);
     boolean poured = bench.done(task);
     Follows follows = replan.laid().cups().get(cup.id());
     AsRun.Outcome outcome =
@@ -139,8 +141,8 @@ final class LookBack {
         poured && follows != null ? (Integer) (follows.thicksSeconds() - at(task)) : null);
   }
 
-  private void found(AsRun.Code code, @Nullable String of, @Nullable Double by, int at) {
-    deviations.add(new AsRun.Deviation(code, of, by, at));
+  private void found(AsRun.Code code, @Nullable Object of, @Nullable Double by, int at) {
+    deviations.add(new AsRun.Deviation(code, of == null ? null : of.toString(), by, at));
   }
 
   private void otherwise(Batch batch, List<AsRun.PourIn> pours) {
@@ -155,7 +157,7 @@ final class LookBack {
         found(AsRun.Code.ADDED, part, grams, both);
       }
     });
-    String stir = BenchMoment.task(batch, Task.Kind.STIR);
+    TaskId stir = BenchMoment.task(batch, Task.Kind.STIR);
     Task planned =
         bench.run.plan().tasks().stream().filter(t -> t.id().equals(stir)).findFirst().orElse(null);
     if (planned != null && bench.done(stir)) {
@@ -186,7 +188,7 @@ final class LookBack {
       case LOST -> found(AsRun.Code.LOST, pour.pourId(), null, bench.now);
       case OPEN -> {}
       case POURED -> {
-        int at = at("pour/" + pour.pourId());
+        int at = at(TaskId.pour(pour.pourId()));
         double more = (pour.grams() == null ? pour.plannedG() : pour.grams()) - pour.plannedG();
         if (Math.abs(more) > pour.plannedG() * OTHER_MASS) {
           found(AsRun.Code.OTHER_MASS, pour.pourId(), more, at);
@@ -229,7 +231,7 @@ final class LookBack {
             pours.stream()
                 .filter(p -> p.line() == line && p.cavity() == cavity)
                 .collect(Collectors.groupingBy(AsRun.PourIn::layer));
-        String piece = (line + 1) + "." + cavity;
+        CavityId piece = new CavityId(line + 1, cavity);
         PieceGroup group =
             PieceGroup.of(bench.run.plan().batches(), line, lines.get(line).count(), cavity);
         pieces.add(

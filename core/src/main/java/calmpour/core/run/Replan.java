@@ -7,6 +7,7 @@ import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -32,9 +33,9 @@ final class Replan {
 
   private final BenchMoment bench;
   private final CureModel cure;
-  private final Map<String, Integer> blocks;
-  private final Set<String> lost;
-  private final Set<String> tooLate;
+  private final Map<TaskId, Integer> blocks;
+  private final Set<TaskId> lost;
+  private final Set<TaskId> tooLate;
   private final boolean reordered;
   private final Laid laid;
 
@@ -43,12 +44,12 @@ final class Replan {
     this.cure = cure;
     this.blocks = StillToDo.blocks(bench.run.plan().tasks());
     List<Task> planned = bench.run.plan().tasks();
-    Set<String> givenUp = bench.history.givenUp;
+    Set<TaskId> givenUp = bench.history.givenUp;
     Laid asPlanned = laid(planned, givenUp);
-    Set<String> gone = lost(asPlanned);
-    Set<String> out = union(givenUp, gone);
+    Set<TaskId> gone = lost(asPlanned);
+    Set<TaskId> out = union(givenUp, gone);
     Laid best = gone.isEmpty() ? asPlanned : laid(planned, out);
-    Set<String> late = Set.of();
+    Set<TaskId> late = Set.of();
     boolean otherOrder = false;
     if (best.late()) {
       List<Task> soonestFirst = soonestFirst(best);
@@ -60,7 +61,7 @@ final class Replan {
         best = laid(soonestFirst, union(out, late));
         // What is given up stays in its cup and keeps it warm, which may make others too late.
         for (int turn = 0; turn < MOST_TURNS && best.late(); turn++) {
-          Set<String> more = union(late, tooLate(best));
+          Set<TaskId> more = union(late, tooLate(best));
           // Where the order as it is laid leaves one late all the same, that one is given up.
           late = more.equals(late) ? union(late, withWhatLiesOn(Set.of(best.latest()))) : more;
           best = laid(soonestFirst, union(out, late));
@@ -69,7 +70,7 @@ final class Replan {
       }
     }
     // A cup that has gelled as the rest is laid now is lost, not given up for the others.
-    Set<String> nowGone = new HashSet<>(lost(best));
+    Set<TaskId> nowGone = new HashSet<>(lost(best));
     nowGone.retainAll(late);
     this.lost = union(gone, nowGone);
     this.tooLate =
@@ -79,12 +80,12 @@ final class Replan {
   }
 
   /** Tasks out of cups that can no longer be poured, and what would have lain on them. */
-  Set<String> lost() {
+  Set<TaskId> lost() {
     return lost;
   }
 
   /** Tasks that cannot be in time any more; as few pours as possible. */
-  Set<String> tooLate() {
+  Set<TaskId> tooLate() {
     return tooLate;
   }
 
@@ -97,7 +98,7 @@ final class Replan {
     return laid;
   }
 
-  private Laid laid(List<Task> inOrder, Set<String> leftOut) {
+  private Laid laid(List<Task> inOrder, Set<TaskId> leftOut) {
     List<Task> rough = StillToDo.lay(inOrder, leftOut, blocks, bench.history, bench.now, null);
     // What is not poured stays in its cup, and keeps it warm.
     List<Batch> really = bench.batches.stream().map(b -> pouring(b, leftOut)).toList();
@@ -106,7 +107,7 @@ final class Replan {
     return new Laid(bench, tasks, Follows.all(bench, really, cure, rules));
   }
 
-  private Batch pouring(Batch batch, Set<String> leftOut) {
+  private Batch pouring(Batch batch, Set<TaskId> leftOut) {
     List<Cup> cups = new ArrayList<>();
     for (Cup cup : batch.cups()) {
       List<Cup.Pour> pours =
@@ -120,8 +121,8 @@ final class Replan {
   }
 
   /** Pours out of cups that have gelled or are too thick, and what was to lie on them. */
-  private Set<String> lost(Laid laid) {
-    Set<String> lost = new HashSet<>();
+  private Set<TaskId> lost(Laid laid) {
+    Set<TaskId> lost = new HashSet<>();
     for (Follows cup : laid.cups().values()) {
       boolean gone =
           cup.gelsSeconds() <= bench.now
@@ -137,8 +138,8 @@ final class Replan {
   }
 
   /** A layer that is not there cannot be covered. */
-  private Set<String> withWhatLiesOn(Set<String> lost) {
-    Set<String> all = new HashSet<>(lost);
+  private Set<TaskId> withWhatLiesOn(Set<TaskId> lost) {
+    Set<TaskId> all = new HashSet<>(lost);
     for (Batch batch : bench.batches) {
       for (Cup cup : batch.cups()) {
         for (Cup.Pour pour : cup.pours()) {
@@ -155,14 +156,14 @@ final class Replan {
     return all;
   }
 
-  private boolean isMissing(Cup.Pour pour, Set<String> lost) {
-    String task = BenchMoment.pourTask(pour);
+  private boolean isMissing(Cup.Pour pour, Set<TaskId> lost) {
+    TaskId task = BenchMoment.pourTask(pour);
     return lost.contains(task) || (!bench.done(task) && bench.history.givenUp.contains(task));
   }
 
   /** A cup from which nothing will be poured need not be filled or tinted. */
-  private Set<String> uselessFor(Set<String> lost) {
-    Set<String> useless = new HashSet<>();
+  private Set<TaskId> uselessFor(Set<TaskId> lost) {
+    Set<TaskId> useless = new HashSet<>();
     for (Task task : bench.run.plan().tasks()) {
       Cup cup = task.cupId() == null ? null : bench.cup(task.cupId());
       if (cup != null
@@ -202,7 +203,7 @@ final class Replan {
       List<Task> tasks = new ArrayList<>(its.stream().map(order::get).toList());
       tasks.sort(
           Comparator.comparingInt((Task t) -> known(laid.cups().get(t.cupId())).thicksSeconds())
-              .thenComparing(t -> t.cupId() == null ? "" : t.cupId())
+              .thenComparing(t -> t.cupId() == null ? "" : t.cupId().toString())
               .thenComparingInt(t -> t.kind() == Task.Kind.TINT ? 0 : 1));
       List<Task> fromTheFloor = upwards(tasks);
       for (int i = 0; i < its.size(); i++) {
@@ -214,13 +215,13 @@ final class Replan {
 
   /** The same order, but a layer never before the one that it lies on. */
   private List<Task> upwards(List<Task> tasks) {
-    Map<String, Cup.Pour> pours = new HashMap<>();
+    Map<TaskId, Cup.Pour> pours = new HashMap<>();
     bench.batches.forEach(
         b -> b.cups().forEach(c -> c.pours().forEach(p -> pours.put(BenchMoment.pourTask(p), p))));
     List<Task> left = new ArrayList<>(tasks);
     List<Task> order = new ArrayList<>();
     while (!left.isEmpty()) {
-      Set<String> waiting = new HashSet<>();
+      Set<TaskId> waiting = new HashSet<>();
       left.forEach(t -> waiting.add(t.id()));
       Task next =
           left.stream()
@@ -239,10 +240,10 @@ final class Replan {
   }
 
   /** As few pours as possible, so that the others are in time. */
-  private Set<String> tooLate(Laid laid) {
-    Map<String, Task> tasks = new HashMap<>();
+  private Set<TaskId> tooLate(Laid laid) {
+    Map<TaskId, Task> tasks = new HashMap<>();
     bench.run.plan().tasks().forEach(t -> tasks.put(t.id(), t));
-    Set<String> late = new HashSet<>();
+    Set<TaskId> late = new HashSet<>();
     Map<Integer, List<Salvage.Load>> loads = new LinkedHashMap<>();
     for (Follows cup : laid.cups().values()) {
       List<Salvage.Open> pours = new ArrayList<>();
@@ -275,8 +276,8 @@ final class Replan {
     return withWhatLiesOn(late);
   }
 
-  private static Set<String> union(Set<String> a, Set<String> b) {
-    Set<String> all = new HashSet<>(a);
+  private static Set<TaskId> union(Set<TaskId> a, Set<TaskId> b) {
+    Set<TaskId> all = new HashSet<>(a);
     all.addAll(b);
     return all;
   }

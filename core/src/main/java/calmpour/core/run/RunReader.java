@@ -4,6 +4,7 @@ import static calmpour.core.check.Known.known;
 
 import calmpour.core.cure.CureCurve;
 import calmpour.core.cure.CureModel;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.work.Helpers;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -60,10 +61,10 @@ public final class RunReader {
   }
 
   /** Whether a task counts as done by what was told: told, and not taken back since. */
-  public static boolean done(List<RunEvent> events, String task) {
+  public static boolean done(List<RunEvent> events, TaskId task) {
     boolean done = false;
     for (RunEvent event : events) {
-      if (event.kind() == RunEvent.Kind.DONE && task.equals(event.of())) {
+      if (event.kind() == RunEvent.Kind.DONE && task.text().equals(event.of())) {
         done = true;
       } else if (event.kind() == RunEvent.Kind.UNDONE) {
         done &=
@@ -71,7 +72,7 @@ public final class RunReader {
                 .noneMatch(e ->
                     e.kind() == RunEvent.Kind.DONE
                         && e.id().equals(event.of())
-                        && task.equals(e.of()));
+                        && task.text().equals(e.of()));
       }
     }
     return done;

@@ -1,6 +1,9 @@
 package calmpour.core.run;
 
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.resin.Rescue;
 import java.util.List;
 import java.util.Set;
@@ -30,12 +33,12 @@ import org.jspecify.annotations.Nullable;
 public record RunState(
     int atSeconds,
     List<Step> steps,
-    @Nullable String currentId,
+    @Nullable TaskId currentId,
     List<CupNow> cups,
     int lateSeconds,
     @Nullable Integer spareSeconds,
     boolean reordered,
-    List<String> giveUp,
+    List<TaskId> giveUp,
     @Nullable RescueNow rescue,
     Masses masses,
     List<LeftOver> leftOvers,
@@ -76,11 +79,11 @@ public record RunState(
    * @param grams as weighed; null where it was not
    */
   public record Step(
-      String taskId,
+      TaskId taskId,
       Task.Kind kind,
       int batch,
-      @Nullable String cupId,
-      @Nullable String pourId,
+      @Nullable CupId cupId,
+      @Nullable PourId pourId,
       @Nullable Integer line,
       boolean hands,
       int pair,
@@ -113,7 +116,7 @@ public record RunState(
    * @param hot whether it has to be put away at once
    */
   public record CupNow(
-      String cupId,
+      CupId cupId,
       int batch,
       String colourName,
       String swatch,
@@ -144,7 +147,7 @@ public record RunState(
     OUTDOORS
   }
 
-  public record LeftOver(String cupId, double grams, Advice advice) {}
+  public record LeftOver(CupId cupId, double grams, Advice advice) {}
 
   /** The last thing done by hand. */
   public record Undoable(String eventId, RunEvent.Kind kind, @Nullable String of) {}

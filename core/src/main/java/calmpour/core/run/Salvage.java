@@ -1,5 +1,7 @@
 package calmpour.core.run;
 
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -21,7 +23,7 @@ final class Salvage {
   private Salvage() {}
 
   /** One pour that is still to be done. */
-  record Open(String id, int seconds) {}
+  record Open(TaskId id, int seconds) {}
 
   /**
    * One cup with what is still to be poured from it.
@@ -29,13 +31,13 @@ final class Salvage {
    * @param setUpSeconds before the first pour from it
    * @param untilSeconds when the last one has to be done
    */
-  record Load(String cupId, int setUpSeconds, int untilSeconds, List<Open> pours) {}
+  record Load(CupId cupId, int setUpSeconds, int untilSeconds, List<Open> pours) {}
 
   /**
    * @param from when the hands are free, s
    * @return the pours to give up, by id
    */
-  static Set<String> givenUp(List<Load> loads, int from) {
+  static Set<TaskId> givenUp(List<Load> loads, int from) {
     List<Load> due = new ArrayList<>(loads);
     due.sort(Comparator.comparingInt(Load::untilSeconds));
     int most = due.stream().mapToInt(l -> l.pours().size()).sum();
@@ -65,7 +67,7 @@ final class Salvage {
     while (soonest[saved] == Long.MAX_VALUE) {
       saved--;
     }
-    Set<String> lost = new HashSet<>();
+    Set<TaskId> lost = new HashSet<>();
     for (int l = due.size() - 1; l >= 0; l--) {
       int kept = taken.get(l)[saved];
       List<Open> shortest = shortestFirst(due.get(l));

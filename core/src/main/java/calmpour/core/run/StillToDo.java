@@ -5,6 +5,7 @@ import static calmpour.core.check.Known.known;
 import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -37,7 +38,7 @@ final class StillToDo {
   private final History history;
   private final int now;
   private final @Nullable Underway rules;
-  private final Map<String, Task> laid = new LinkedHashMap<>();
+  private final Map<TaskId, Task> laid = new LinkedHashMap<>();
   private final int[] free = {0, 0};
 
   private StillToDo(History history, int now, @Nullable Underway rules) {
@@ -55,14 +56,14 @@ final class StillToDo {
    */
   static List<Task> lay(
       List<Task> inOrder,
-      Set<String> leftOut,
-      Map<String, Integer> notBefore,
+      Set<TaskId> leftOut,
+      Map<TaskId, Integer> notBefore,
       History history,
       int now,
       @Nullable Underway rules) {
     StillToDo rest = new StillToDo(history, now, rules);
     rest.done(inOrder);
-    Map<String, Task> open = new LinkedHashMap<>();
+    Map<TaskId, Task> open = new LinkedHashMap<>();
     for (Task task : inOrder) {
       if (!rest.laid.containsKey(task.id()) && !leftOut.contains(task.id())) {
         open.put(task.id(), task);
@@ -76,8 +77,8 @@ final class StillToDo {
   }
 
   /** Earliest starts of what the plan does after its maker has left the bench, by task. */
-  static Map<String, Integer> blocks(List<Task> plan) {
-    Map<String, Integer> notBefore = new HashMap<>();
+  static Map<TaskId, Integer> blocks(List<Task> plan) {
+    Map<TaskId, Integer> notBefore = new HashMap<>();
     Map<Integer, Integer> busyUntil = new HashMap<>();
     Map<Integer, Integer> block = new HashMap<>();
     for (Task task : plan) {
@@ -120,7 +121,7 @@ final class StillToDo {
     }
   }
 
-  private void rest(Map<String, Task> open, Map<String, Integer> notBefore) {
+  private void rest(Map<TaskId, Task> open, Map<TaskId, Integer> notBefore) {
     while (!open.isEmpty()) {
       Task next = null;
       int soonest = Integer.MAX_VALUE;
@@ -153,13 +154,13 @@ final class StillToDo {
 
   /** What was done after a wait was begun when that was over. */
   private void afterWaits() {
-    for (String id : List.copyOf(laid.keySet())) {
+    for (TaskId id : List.copyOf(laid.keySet())) {
       if (!known(laid.get(id)).hands() || !history.done.containsKey(id)) {
         continue;
       }
       for (Lag lag : lags(known(laid.get(id)))) {
         Task task = known(laid.get(id));
-        String of = waitsFor(lag);
+        TaskId of = waitsFor(lag);
         Task before = of == null ? null : laid.get(of);
         int ready = before == null ? 0 : before.endSeconds() + lag.atLeastSeconds();
         if (ready > task.startSeconds() && ready <= task.endSeconds()) {
@@ -174,9 +175,9 @@ final class StillToDo {
     return now == null ? task.after() : now;
   }
 
-  private boolean ready(Task task, Map<String, Task> open) {
+  private boolean ready(Task task, Map<TaskId, Task> open) {
     for (Lag lag : lags(task)) {
-      String of = waitsFor(lag);
+      TaskId of = waitsFor(lag);
       if (of != null && !of.equals(task.id()) && open.containsKey(of)) {
         return false;
       }
@@ -184,14 +185,14 @@ final class StillToDo {
     return true;
   }
 
-  private static @Nullable String waitsFor(Lag lag) {
+  private static @Nullable TaskId waitsFor(Lag lag) {
     return lag.ends() || lag.clock() == Lag.Clock.BEGINS ? null : lag.task();
   }
 
-  private int start(Task task, Map<String, Integer> notBefore) {
+  private int start(Task task, Map<TaskId, Integer> notBefore) {
     int earliest = 0;
     for (Lag lag : lags(task)) {
-      String of = waitsFor(lag);
+      TaskId of = waitsFor(lag);
       Task before = of == null ? null : laid.get(of);
       if (before != null) {
         earliest = Math.max(earliest, before.endSeconds() + lag.atLeastSeconds());

@@ -5,6 +5,7 @@ import static calmpour.core.check.Known.known;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.resin.Rescue;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -35,7 +36,7 @@ final class Telling {
             .orElse(null);
     boolean leaves =
         current != null && current.startSeconds() - bench.now >= StillToDo.LEAVES_SECONDS;
-    Map<String, Task> planned = new HashMap<>();
+    Map<TaskId, Task> planned = new HashMap<>();
     bench.run.plan().tasks().forEach(t -> planned.put(t.id(), t));
     int lastIs = Integer.MIN_VALUE;
     int lastWas = Integer.MIN_VALUE;
@@ -58,7 +59,10 @@ final class Telling {
         late,
         laid.worst() == Integer.MAX_VALUE ? null : (Integer) laid.worst(),
         replan.reordered(),
-        replan.tooLate().stream().filter(t -> t.startsWith("pour/")).sorted().toList(),
+        replan.tooLate().stream()
+            .filter(t -> t.pour().isPresent())
+            .sorted(Comparator.comparing(TaskId::text))
+            .toList(),
         rescue(),
         bench.account.masses(),
         leftOvers(),
@@ -173,8 +177,7 @@ final class Telling {
     for (Follows each : laid.cups().values()) {
       boolean filled = bench.account.contentG(each.cup().id()) > 0;
       boolean cleaned =
-          bench.history.done.containsKey(
-              "batch/" + each.batch().number() + "/" + Task.Kind.CLEAN_UP);
+          bench.history.done.containsKey(TaskId.batch(each.batch().number(), Task.Kind.CLEAN_UP));
       if (!filled || cleaned) {
         continue;
       }
@@ -206,8 +209,8 @@ final class Telling {
 
   private RunState.@Nullable RescueNow rescue() {
     for (Batch batch : bench.run.plan().batches()) {
-      String second = "batch/" + batch.number() + "/" + Task.Kind.WEIGH_SECOND;
-      String stir = "batch/" + batch.number() + "/" + Task.Kind.STIR;
+      TaskId second = BenchMoment.task(batch, Task.Kind.WEIGH_SECOND);
+      TaskId stir = BenchMoment.task(batch, Task.Kind.STIR);
       if (!bench.history.done.containsKey(second) || bench.history.done.containsKey(stir)) {
         continue;
       }

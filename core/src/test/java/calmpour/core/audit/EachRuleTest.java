@@ -54,7 +54,9 @@ class EachRuleTest {
     Broken broken = broken(rule);
     List<Finding> all = broken.scene.findings();
     List<Finding> told =
-        all.stream().filter(f -> f.rule() == rule && f.place().equals(broken.place)).toList();
+        all.stream()
+            .filter(f -> f.rule() == rule && f.place().toString().equals(broken.place))
+            .toList();
     assertThat(told).as("%s at %s among %s", rule, broken.place, all).isNotEmpty();
     for (Finding finding : told) {
       assertThat(finding.severity() == Severity.NOTE || !finding.mends().isEmpty())
@@ -75,7 +77,7 @@ class EachRuleTest {
 
   private static int begins(Plan plan, String taskId) {
     return plan.tasks().stream()
-        .filter(t -> t.id().equals(taskId))
+        .filter(t -> t.id().text().equals(taskId))
         .findFirst()
         .orElseThrow()
         .startSeconds();
@@ -86,7 +88,7 @@ class EachRuleTest {
   }
 
   private static Broken mould(MouldState state) {
-    return at("piece/0", Scene.with(s -> s.state = state));
+    return at("piece/1", Scene.with(s -> s.state = state));
   }
 
   private static MouldState used(int casts) {
@@ -199,10 +201,10 @@ class EachRuleTest {
       case MOULD_PAST_ITS_END -> mould(used(20));
       case URETHANE_BEFORE_EPOXY ->
           mould(new MouldState(3, 20, MouldState.Chemistry.URETHANE, true, true, null));
-      case VOLUME_UNSURE -> at("piece/0", Scene.with(s -> s.plusMinus = 30));
+      case VOLUME_UNSURE -> at("piece/1", Scene.with(s -> s.plusMinus = 30));
       case COATING_IN_A_MOULD -> at("resin", Scene.with(s -> s.kind = ResinKind.COATING));
-      case DEEPER_THAN_RATED -> at("piece/0", rated(1.0, 10.0));
-      case THINNER_THAN_RATED -> at("piece/0", rated(20.0, 40.0));
+      case DEEPER_THAN_RATED -> at("piece/1", rated(1.0, 10.0));
+      case THINNER_THAN_RATED -> at("piece/1", rated(20.0, 40.0));
       case WAXED_CUP ->
           at(
               "batch/1",
@@ -357,16 +359,16 @@ class EachRuleTest {
       case BOARD_FULL -> at("plan", Scene.with(s -> s.pieces = List.of(Scene.plain(13))));
       case MOULD_TWICE ->
           at(
-              "piece/1",
+              "piece/2",
               Scene.with(s -> {
                 s.pieces = List.of(Scene.plain(2), Scene.plain(3));
                 s.make = Scene.made(true, 4);
               }));
-      case MOULD_BOOKED -> at("piece/0", booked(Booking.Thing.MOULD, "m/main"));
+      case MOULD_BOOKED -> at("piece/1", booked(Booking.Thing.MOULD, "m/main"));
       case MOULD_NOT_FOR_POT -> {
         Scene scene = potted();
         scene.make = Scene.made(false, 40);
-        yield at("piece/0", scene);
+        yield at("piece/1", scene);
       }
       case CAVITY_SHORT -> at("pour/1.1.1", new Scene().cup(c -> Breakage.withPours(c, 0.8, 1)));
       case CAVITY_OVERFULL -> at("pour/1.1.1", new Scene().cup(c -> Breakage.withPours(c, 1.2, 1)));
@@ -386,14 +388,14 @@ class EachRuleTest {
           at(
               "task/batch/7/STIR",
               Scene.with(s -> s.pins = List.of(new Arrangement.Pin("batch/7/STIR", 60))));
-      case EMBED_NOT_DRY -> at("layer/0/0", fern(false, 0.06));
-      case EMBED_POKES_THROUGH -> at("layer/0/0", fern(true, 0.06, SurfaceWork.Kind.DUST));
-      case EMBED_RISES -> at("layer/0/0", fern(true, 0.06));
-      case EMBED_SINKS -> at("layer/0/0", fern(true, 1.2));
+      case EMBED_NOT_DRY -> at("layer/1.1", fern(false, 0.06));
+      case EMBED_POKES_THROUGH -> at("layer/1.1", fern(true, 0.06, SurfaceWork.Kind.DUST));
+      case EMBED_RISES -> at("layer/1.1", fern(true, 0.06));
+      case EMBED_SINKS -> at("layer/1.1", fern(true, 1.2));
       case INNER_MOULD_RISES ->
-          at("piece/0", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(8, null)))));
+          at("piece/1", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(8, null)))));
       case INNER_WALL_THIN ->
-          at("piece/0", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(28, 500.0)))));
+          at("piece/1", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(28, 500.0)))));
       case CUP_TWICE ->
           at(
               "pour/1.2.1",
@@ -404,7 +406,9 @@ class EachRuleTest {
                         plan,
                         plan.tasks().stream()
                             .map(t ->
-                                t.id().equals("pour/1.2.1") ? t.at(begins + 1, false).by(1) : t)
+                                t.id().text().equals("pour/1.2.1")
+                                    ? t.at(begins + 1, false).by(1)
+                                    : t)
                             .toList());
                   }));
       case NOT_SURE_ENOUGH ->

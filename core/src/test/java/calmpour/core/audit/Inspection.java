@@ -79,7 +79,7 @@ final class Inspection {
   }
 
   private void mould(int p, Piece piece) {
-    String place = "piece/" + p;
+    String place = "piece/" + (p + 1);
     Mould mould =
         work.workshop().moulds().stream()
             .filter(m -> m.id().equals(piece.mouldId()))
@@ -146,10 +146,10 @@ final class Inspection {
       if (ends && resin.facts() != null) {
         double depth = level.toMm() - from;
         if (resin.facts().depthToMm() != null && depth > resin.facts().depthToMm()) {
-          wrong(Rule.DEEPER_THAN_RATED, "piece/" + p);
+          wrong(Rule.DEEPER_THAN_RATED, "piece/" + (p + 1));
         }
         if (resin.facts().depthFromMm() != null && depth < resin.facts().depthFromMm()) {
-          wrong(Rule.THINNER_THAN_RATED, "piece/" + p);
+          wrong(Rule.THINNER_THAN_RATED, "piece/" + (p + 1));
         }
       }
     }
@@ -169,10 +169,10 @@ final class Inspection {
                 .findFirst()
                 .orElseThrow();
         if (Boolean.FALSE.equals(embed.dry())) {
-          wrong(Rule.EMBED_NOT_DRY, "layer/" + p + "/" + l);
+          wrong(Rule.EMBED_NOT_DRY, "layer/" + (p + 1) + "." + (l + 1));
         }
         if (powdered && l == 0 && Boolean.TRUE.equals(embed.pointed())) {
-          wrong(Rule.EMBED_POKES_THROUGH, "layer/" + p + "/" + l);
+          wrong(Rule.EMBED_POKES_THROUGH, "layer/" + (p + 1) + "." + (l + 1));
         }
       }
     }

@@ -1,5 +1,7 @@
 package calmpour.core.audit;
 
+import calmpour.core.plan.doc.Place;
+import calmpour.core.plan.doc.PourId;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
@@ -67,8 +69,11 @@ class NamedCasesTest {
     return plan.findings().stream().filter(f -> f.severity() == Finding.Severity.BREACH).toList();
   }
 
-  private static Task task(Plan plan, String id) {
-    return plan.tasks().stream().filter(t -> t.id().equals(id)).findFirst().orElseThrow();
+  private static Task task(Plan plan, Object id) {
+    return plan.tasks().stream()
+        .filter(t -> t.id().text().equals(id.toString()))
+        .findFirst()
+        .orElseThrow();
   }
 
   /** Half fill, 10 min, embed, cover, a back layer at gel, out after a day. */
@@ -301,12 +306,12 @@ class NamedCasesTest {
     Plan moved =
         plan(
             session.withArrangement(
-                Arrangement.FREE.withPins(List.of(new Arrangement.Pin(back.id(), early)))));
+                Arrangement.FREE.withPins(List.of(new Arrangement.Pin(back.id().text(), early)))));
     Task pinned = task(moved, back.id());
     assertThat(pinned.startSeconds()).isEqualTo(early);
     assertThat(pinned.pinned()).isTrue();
     assertThat(breaches(moved))
-        .filteredOn(f -> f.place().equals(back.id()))
+        .filteredOn(f -> f.place().toString().equals(back.id().text()))
         .extracting(Finding::rule)
         .contains(Finding.Rule.JOIN_TOO_EARLY);
     Finding told =
@@ -357,7 +362,7 @@ class NamedCasesTest {
     assertThat(breaches(moved))
         .extracting(Finding::rule, Finding::place)
         .containsExactly(
-            org.assertj.core.groups.Tuple.tuple(Finding.Rule.HANDS_TWICE, "pour/1.4.1"));
+            org.assertj.core.groups.Tuple.tuple(Finding.Rule.HANDS_TWICE, new Place.OfPour(PourId.of("1.4.1"))));
     assertThat(breaches(moved).get(0).mends())
         .containsExactly(new Finding.Mend(Finding.Mend.Kind.RELEASE_PIN, 0, "pour/1.4.1"));
   }
@@ -426,7 +431,9 @@ class NamedCasesTest {
             Arrangement.FREE.withAccepted(
                 List.of(
                     new Arrangement.Accepted(
-                        told.rule().name(), told.place(), "small and thin, few bubbles"))));
+                        told.rule().name(),
+                        told.place().toString(),
+                        "small and thin, few bubbles"))));
     Finding accepted =
         PLANNER.plan(onPurpose, shelf).findings().stream()
             .filter(f -> f.rule() == Finding.Rule.COATING_IN_A_MOULD)

@@ -152,7 +152,7 @@ final class Scene {
       return Breakage.with(
           plan,
           plan.tasks().stream()
-              .map(t -> t.id().equals(taskId) ? t.at(t.startSeconds() + seconds, false) : t)
+              .map(t -> t.id().text().equals(taskId) ? t.at(t.startSeconds() + seconds, false) : t)
               .toList());
     });
   }
@@ -160,13 +160,13 @@ final class Scene {
   Scene without(String taskId) {
     return then(plan -> {
       assertThere(plan, taskId);
-      List<Task> kept = plan.tasks().stream().filter(t -> !t.id().equals(taskId)).toList();
+      List<Task> kept = plan.tasks().stream().filter(t -> !t.id().text().equals(taskId)).toList();
       return Breakage.with(plan, kept);
     });
   }
 
   private static void assertThere(Plan plan, String taskId) {
-    if (plan.tasks().stream().noneMatch(t -> t.id().equals(taskId))) {
+    if (plan.tasks().stream().noneMatch(t -> t.id().text().equals(taskId))) {
       throw new AssertionError(
           "no task " + taskId + " among " + plan.tasks().stream().map(Task::id).toList());
     }

@@ -71,7 +71,7 @@ final class Simulator {
     this.job = Resolution.of(session, workshop);
     this.plan = plan;
     this.begin = session.startsAt().atZone(ZoneId.of(session.zoneId())).toInstant();
-    plan.tasks().forEach(t -> tasks.put(t.id(), t));
+    plan.tasks().forEach(t -> tasks.put(t.id().text(), t));
   }
 
   /** Every breach as "RULE place", with how far beyond: seconds for times, else its own unit. */
@@ -116,21 +116,21 @@ final class Simulator {
   private void notBefore(String rule, Task task, String other, int wait) {
     Task first = tasks.get(other);
     if (first != null && task.startSeconds() < first.endSeconds() + wait) {
-      wrong(rule, place(task.id()), first.endSeconds() + wait - task.startSeconds());
+      wrong(rule, place(task.id().text()), first.endSeconds() + wait - task.startSeconds());
     }
   }
 
   private void notBefore(String rule, Task task, double moment) {
     if (task.startSeconds() < moment) {
-      wrong(rule, place(task.id()), moment - task.startSeconds());
+      wrong(rule, place(task.id().text()), moment - task.startSeconds());
     }
   }
 
   private void notAfter(String rule, Task task, int at, double moment) {
     if (at > moment) {
-      wrong(rule, place(task.id()), at - moment);
+      wrong(rule, place(task.id().text()), at - moment);
     } else if (NEARLY.contains(rule) && at > moment - habits.marginMinutes() * 60) {
-      nearly.merge(rule + " " + place(task.id()), moment - at, Math::min);
+      nearly.merge(rule + " " + place(task.id().text()), moment - at, Math::min);
     }
   }
 
@@ -296,7 +296,7 @@ final class Simulator {
       if (coloured && batch.mixing().tintedWhole().isEmpty()) {
         last = afterOne("cup/" + cup.id() + "/TINT", last);
       }
-      ready.put(cup.id(), last);
+      ready.put(cup.id().toString(), last);
     }
     for (List<Cup.Pour> pours : byLayer(batch).values()) {
       Cup.Pour any = pours.get(0);
@@ -304,7 +304,7 @@ final class Simulator {
         Task gather = must(gatherId(batch, any)).orElse(null);
         for (Cup cup : batch.cups()) {
           if (gather != null && cup.pours().stream().anyMatch(pours::contains)) {
-            notBefore("OUT_OF_ORDER", gather, ready.get(cup.id()), 0);
+            notBefore("OUT_OF_ORDER", gather, ready.get(cup.id().toString()), 0);
           }
         }
       }
@@ -361,7 +361,7 @@ final class Simulator {
             .add(pour);
         Task task = must("pour/" + pour.id()).orElse(null);
         if (task != null) {
-          notBefore("OUT_OF_ORDER", task, ready.get(cup.id()), 0);
+          notBefore("OUT_OF_ORDER", task, ready.get(cup.id().toString()), 0);
           notAfter(batch, "POUR_AFTER_WORKING_TIME", task, task.endSeconds(), thick - margin);
         }
       }
@@ -1105,9 +1105,9 @@ final class Simulator {
             at.add(task.cupId() == null ? "mixing cup " + task.batch() : "cup " + task.cupId());
         case POUR -> {
           at.add("cup " + task.cupId());
-          String[] cavity = task.pourId().split("\\.", 3);
+          String[] cavity = task.pourId().toString().split("\\.", 3);
           at.add("cavity " + cavity[0] + "." + cavity[1]);
-          Cup.Pour pour = pour(task.pourId());
+          Cup.Pour pour = pour(task.pourId().toString());
           if (pour != null && oneCup(pour)) {
             at.add("gathered " + pour.line() + "." + pour.layer() + " of " + task.batch());
           }
@@ -1120,7 +1120,7 @@ final class Simulator {
         takenUntil.merge(where, task.endSeconds(), Math::max);
       }
       if (task.startSeconds() < busy) {
-        wrong("CUP_TWICE", place(task.id()), busy - task.startSeconds());
+        wrong("CUP_TWICE", place(task.id().text()), busy - task.startSeconds());
       }
     }
   }
@@ -1129,7 +1129,7 @@ final class Simulator {
     return plan.batches().stream()
         .flatMap(b -> b.cups().stream())
         .flatMap(c -> c.pours().stream())
-        .filter(p -> p.id().equals(id))
+        .filter(p -> p.id().toString().equals(id))
         .findFirst()
         .orElse(null);
   }
@@ -1144,7 +1144,7 @@ final class Simulator {
     int busy = Integer.MIN_VALUE;
     for (Task task : work) {
       if (task.startSeconds() < busy) {
-        wrong("HANDS_TWICE", place(task.id()), busy - task.startSeconds());
+        wrong("HANDS_TWICE", place(task.id().text()), busy - task.startSeconds());
       }
       busy = Math.max(busy, task.endSeconds());
       Instant from = begin.plusSeconds(task.startSeconds());
@@ -1152,7 +1152,7 @@ final class Simulator {
       for (Booking booking : job.bookings()) {
         boolean meets = from.isBefore(booking.to()) && booking.from().isBefore(to);
         if (booking.what() == Booking.Thing.HANDS && who < booking.count() && meets) {
-          wrong("HANDS_BOOKED", place(task.id()), 1e9);
+          wrong("HANDS_BOOKED", place(task.id().text()), 1e9);
         }
       }
       away(task, from, to);
@@ -1177,7 +1177,7 @@ final class Simulator {
     if (opens == null
         || from.isBefore(clock(day, opens, zone))
         || to.isAfter(clock(day, shuts, zone))) {
-      wrong("MAKER_AWAY", place(task.id()), 1e9);
+      wrong("MAKER_AWAY", place(task.id().text()), 1e9);
     }
   }
 
@@ -1199,22 +1199,22 @@ final class Simulator {
       Tool tool =
           job.tools().stream().filter(t -> t.id().equals(task.toolId())).findFirst().orElse(null);
       if (tool == null) {
-        wrong("NO_SUCH_TOOL", place(task.id()), 1e9);
+        wrong("NO_SUCH_TOOL", place(task.id().text()), 1e9);
         continue;
       }
       if (tool.holds() != null && task.places() > tool.holds()) {
-        wrong("TOOL_OVERFULL", place(task.id()), 1e9);
+        wrong("TOOL_OVERFULL", place(task.id().text()), 1e9);
       }
       for (Task other : plan.tasks()) {
         boolean first =
             other.startSeconds() < task.startSeconds()
                 || (other.startSeconds() == task.startSeconds()
-                    && other.id().compareTo(task.id()) < 0);
+                    && other.id().text().compareTo(task.id().text()) < 0);
         if (tool.id().equals(other.toolId())
             && !other.id().equals(task.id())
             && first
             && other.endSeconds() > task.startSeconds()) {
-          wrong("TOOL_TWICE", place(task.id()), other.endSeconds() - task.startSeconds());
+          wrong("TOOL_TWICE", place(task.id().text()), other.endSeconds() - task.startSeconds());
         }
       }
       for (Booking booking : job.bookings()) {
@@ -1222,7 +1222,7 @@ final class Simulator {
             begin.plusSeconds(task.startSeconds()).isBefore(booking.to())
                 && booking.from().isBefore(begin.plusSeconds(task.endSeconds()));
         if (booking.what() == Booking.Thing.TOOL && booking.id().equals(tool.id()) && meets) {
-          wrong("TOOL_TWICE", place(task.id()), 1e9);
+          wrong("TOOL_TWICE", place(task.id().text()), 1e9);
         }
       }
     }
@@ -1239,7 +1239,7 @@ final class Simulator {
         int from = Integer.MAX_VALUE;
         for (Task task : plan.tasks()) {
           if (task.kind() == Kind.POUR) {
-            String[] at = task.pourId().split("\\.", 3);
+            String[] at = task.pourId().toString().split("\\.", 3);
             boolean its =
                 at[0].equals("" + (l + 1)) && alike.get(which).contains(Integer.valueOf(at[1]));
             from = its ? Math.min(from, task.startSeconds()) : from;
@@ -1294,10 +1294,10 @@ final class Simulator {
         }
         int have = copies * line.cavity().count();
         if (own && wanted > have) {
-          wrong("MOULD_TWICE", "piece/" + l, 1e9);
+          wrong("MOULD_TWICE", "piece/" + (l + 1), 1e9);
         }
         if (own && booked > 0 && wanted + booked > have) {
-          wrong("MOULD_BOOKED", "piece/" + l, 1e9);
+          wrong("MOULD_BOOKED", "piece/" + (l + 1), 1e9);
         }
       }
     }
@@ -1494,7 +1494,7 @@ final class Simulator {
     for (Task task : plan.tasks()) {
       boolean flame = task.kind() == Kind.BUBBLE_PASS || task.kind() == Kind.LOOK;
       if (flame && task.endSeconds() > out) {
-        wrong("FLAME_NEAR_ALCOHOL", place(task.id()), 1e9);
+        wrong("FLAME_NEAR_ALCOHOL", place(task.id().text()), 1e9);
       }
     }
   }

@@ -11,9 +11,11 @@ import calmpour.core.habit.Habits;
 import calmpour.core.habit.Planning;
 import calmpour.core.mould.Mould;
 import calmpour.core.plan.doc.BenchSpot;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.search.Watch;
 import calmpour.core.plan.ways.Way;
@@ -58,7 +60,7 @@ class ArrangingTest {
     return Samples.planner(new EngineModel()).plan(session, workshop);
   }
 
-  private static Set<Set<String>> groups(Plan plan) {
+  private static Set<Set<PourId>> groups(Plan plan) {
     return plan.batches().stream()
         .map(b ->
             b.cups().stream()
@@ -109,10 +111,10 @@ class ArrangingTest {
     Plan after = plan(more, workshop);
     assertThat(breaches(after)).isEmpty();
     assertThat(after.batches()).hasSameSizeAs(before.batches());
-    Set<Set<String>> kept = new HashSet<>();
-    for (Set<String> group : groups(after)) {
-      Set<String> was = new HashSet<>(group);
-      was.removeIf(p -> p.startsWith("1.10."));
+    Set<Set<PourId>> kept = new HashSet<>();
+    for (Set<PourId> group : groups(after)) {
+      Set<PourId> was = new HashSet<>(group);
+      was.removeIf(p -> p.into().equals(new CavityId(1, 10)));
       kept.add(was);
     }
     kept.removeIf(Set::isEmpty);

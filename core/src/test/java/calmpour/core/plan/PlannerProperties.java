@@ -171,8 +171,9 @@ class PlannerProperties {
         // Marks that are far apart make a lone cup larger, to keep the ratio; then it is told.
         boolean told =
             plan.findings().stream()
-                .anyMatch(
-                    f -> f.rule() == Finding.Rule.CUP_HEATS && f.place().equals("cup/" + cup.id()));
+                .anyMatch(f ->
+                    f.rule() == Finding.Rule.CUP_HEATS
+                        && f.place().toString().equals("cup/" + cup.id()));
         assertThat(told || cup.amounts().contentMl() <= heat * 1.03 + 1e-9).isTrue();
         assertThat(!batch.split() || cup.amounts().contentMl() <= heat + 1e-6).isTrue();
       }
@@ -181,7 +182,7 @@ class PlannerProperties {
 
   private static boolean rule(Finding finding, Batch batch) {
     return finding.rule() == Finding.Rule.BATCH_TOO_LARGE
-        && finding.place().equals("batch/" + batch.number());
+        && finding.place().toString().equals("batch/" + batch.number());
   }
 
   /** Whatever else changes, a cup put together by hand holds its pours and nothing else. */

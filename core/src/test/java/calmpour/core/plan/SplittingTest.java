@@ -19,6 +19,7 @@ import calmpour.core.plan.bench.BenchTally;
 import calmpour.core.plan.bench.Fillers;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
@@ -101,7 +102,7 @@ class SplittingTest {
         .isCloseTo(20 * density / 0.98, within(0.05));
     BatchCard card = PLANNER.work(session(reserve, pieces), WORKSHOP).card(1).orElseThrow();
     assertThat(card.leftovers())
-        .filteredOn(l -> l.cupId().equals("batch/1"))
+        .filteredOn(l -> l.of().toString().equals("batch/1"))
         .singleElement()
         .satisfies(l -> assertThat(l.leftMl()).isCloseTo(20, within(1e-9)));
     // One colour alone would stay in its mixing cup; with a clear reserve it cannot.
@@ -540,11 +541,12 @@ class SplittingTest {
     assertThat(tally(session, 13 + left).orElseThrow().overLimit()).isTrue();
     assertThat(tally(session, 13 + left).orElseThrow().loading().get(0).percent())
         .isBetween(6.0, 6.3);
-    assertThat(PLANNER.work(session, WORKSHOP).tally("9.9", List.of(), WORKSHOP)).isEmpty();
+    assertThat(PLANNER.work(session, WORKSHOP).tally(CupId.of("9.9"), List.of(), WORKSHOP))
+        .isEmpty();
     assertThatThrownBy(() ->
             PLANNER
                 .work(session, WORKSHOP)
-                .tally("1.1", List.of(new BenchTally.AddedColour("gone", 1)), WORKSHOP))
+                .tally(CupId.of("1.1"), List.of(new BenchTally.AddedColour("gone", 1)), WORKSHOP))
         .isInstanceOf(InvalidValuesException.class)
         .hasMessageContaining("added[0].colourantId");
   }
@@ -575,7 +577,7 @@ class SplittingTest {
       BenchTally tally =
           PLANNER
               .work(session, with)
-              .tally("1.1", List.of(new BenchTally.AddedColour("strict", drops)), with)
+              .tally(CupId.of("1.1"), List.of(new BenchTally.AddedColour("strict", drops)), with)
               .orElseThrow();
       assertThat(tally.overLimit()).isEqualTo(drops > most);
       assertThat(tally.doses().get(1).moreCounted()).isEqualTo(most - drops);
@@ -585,7 +587,7 @@ class SplittingTest {
   private static Optional<BenchTally> tally(Session session, int drops) {
     return PLANNER
         .work(session, WORKSHOP)
-        .tally("1.1", List.of(new BenchTally.AddedColour("tint", drops)), WORKSHOP);
+        .tally(CupId.of("1.1"), List.of(new BenchTally.AddedColour("tint", drops)), WORKSHOP);
   }
 
   /** The other way: a round batch, and a mould that takes the difference. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Evening;
@@ -45,7 +46,7 @@ class RehearsalTest {
       Rehearsed.Score score = played.score();
       // Forty minutes of pot life are plenty for seven small moulds, also with slow hands.
       assertThat(score.points()).isEqualTo(score.most()).isEqualTo(14);
-      Set<String> done = new HashSet<>();
+      Set<TaskId> done = new HashSet<>();
       int before = 0;
       for (Rehearsed.Frame frame : played.frames()) {
         assertThat(done.add(frame.taskId())).isTrue();
@@ -159,7 +160,7 @@ class RehearsalTest {
       double minutes = (pour.atSeconds() - cup.contactSeconds()) / 60.0;
       Rehearsed.PieceScore piece =
           score.pieces().stream()
-              .filter(p -> p.piece().equals((pour.line() + 1) + "." + pour.cavity()))
+              .filter(p -> p.piece().toString().equals((pour.line() + 1) + "." + pour.cavity()))
               .findFirst()
               .orElseThrow();
       boolean thick = minutes > cup.curve().workingTimeEnds() + 0.02;

@@ -9,6 +9,7 @@ import calmpour.core.plan.Planner;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Piece;
@@ -59,8 +60,16 @@ public abstract class Evening {
     return RUNS.state(RUN, events, now);
   }
 
-  void tell(RunEvent.Kind kind, String of, Double value) {
-    events.add(new RunEvent("e" + events.size(), now, kind, of, value, List.of(), null));
+  void tell(RunEvent.Kind kind, Object of, Double value) {
+    events.add(
+        new RunEvent(
+            "e" + events.size(),
+            now,
+            kind,
+            of == null ? null : of.toString(),
+            value,
+            List.of(),
+            null));
   }
 
   void at(int second) {
@@ -70,7 +79,7 @@ public abstract class Evening {
   /** Every step when it is planned, until one of that kind is next. */
   void upTo(Task.Kind kind) {
     for (RunState state = state(); state.currentId() != null; state = state()) {
-      String next = state.currentId();
+      TaskId next = state.currentId();
       Task planned = task(next);
       if (planned.kind() == kind) {
         return;
@@ -80,15 +89,21 @@ public abstract class Evening {
     }
   }
 
-  static Task task(String id) {
-    return RUN.plan().tasks().stream().filter(t -> t.id().equals(id)).findFirst().orElseThrow();
+  static Task task(Object id) {
+    return RUN.plan().tasks().stream()
+        .filter(t -> t.id().text().equals(id.toString()))
+        .findFirst()
+        .orElseThrow();
   }
 
   static Batch batch() {
     return RUN.plan().batches().getFirst();
   }
 
-  static RunState.Step step(RunState state, String id) {
-    return state.steps().stream().filter(s -> s.taskId().equals(id)).findFirst().orElseThrow();
+  static RunState.Step step(RunState state, Object id) {
+    return state.steps().stream()
+        .filter(s -> s.taskId().text().equals(id.toString()))
+        .findFirst()
+        .orElseThrow();
   }
 }

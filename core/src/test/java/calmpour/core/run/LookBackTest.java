@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -24,7 +26,7 @@ class LookBackTest extends Evening {
     }
   }
 
-  private RunState.CupNow cup(String id) {
+  private RunState.CupNow cup(CupId id) {
     return state().cups().stream().filter(c -> c.cupId().equals(id)).findFirst().orElseThrow();
   }
 
@@ -93,7 +95,7 @@ class LookBackTest extends Evening {
     assertThat(away.by()).isCloseTo(12, within(1e-9));
     assertThat(away.atSeconds()).isEqualTo(left);
     AsRun.Deviation other = only(AsRun.Code.OTHER_MASS);
-    assertThat("pour/" + other.of()).isEqualTo(pour.taskId());
+    assertThat("pour/" + other.of()).isEqualTo(pour.taskId().text());
     assertThat(other.by()).isCloseTo(-3, within(1e-9));
   }
 
@@ -107,7 +109,7 @@ class LookBackTest extends Evening {
     assertThat(thicks).isLessThan(state().atSeconds() - 300);
     tell(RunEvent.Kind.DONE, first.taskId(), null);
     AsRun.Deviation thick = only(AsRun.Code.POURED_THICK);
-    assertThat("pour/" + thick.of()).isEqualTo(first.taskId());
+    assertThat("pour/" + thick.of()).isEqualTo(first.taskId().text());
     assertThat(thick.by()).isCloseTo((state().atSeconds() - thicks) / 60.0, within(0.1));
     tell(RunEvent.Kind.THICK, first.cupId(), null);
     long others =
@@ -141,7 +143,7 @@ class LookBackTest extends Evening {
         .filteredOn(p -> p.lookedOver() != null)
         .singleElement()
         .satisfies(p -> {
-          assertThat(p.piece()).isEqualTo("1.2");
+          assertThat(p.piece().toString()).isEqualTo("1.2");
           assertThat(p.lookedOver().verdict()).isEqualTo(LookOver.Verdict.SECOND);
           assertThat(p.lookedOver().faults())
               .containsExactly(LookOver.Fault.CLOUDY, LookOver.Fault.DULL);
@@ -224,7 +226,8 @@ class LookBackTest extends Evening {
     tell(RunEvent.Kind.THICK, cup.id(), null);
     Change lost = Change.between(there, state());
     assertThat(lost).isNotNull();
-    assertThat(lost.lost()).containsAll(cup.pours().stream().map(p -> "pour/" + p.id()).toList());
+    assertThat(lost.lost())
+        .containsAll(cup.pours().stream().map(p -> TaskId.pour(p.id())).toList());
     events.add(RunEvent.of("u", now, RunEvent.Kind.UNDONE, events.getLast().id()));
     assertThat(Change.between(there, state())).isNull();
   }

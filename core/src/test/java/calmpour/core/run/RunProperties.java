@@ -10,8 +10,10 @@ import calmpour.core.plan.Planner;
 import calmpour.core.plan.RandomSessions;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -75,12 +77,13 @@ class RunProperties {
                 .orElseThrow()
                 .targetG();
         Double grams = weighs && target != null ? (Double) (target * random.nextDouble(1.6)) : null;
-        return new RunEvent(id, now, RunEvent.Kind.DONE, state.currentId(), grams, List.of(), null);
+        return new RunEvent(
+            id, now, RunEvent.Kind.DONE, state.currentId().text(), grams, List.of(), null);
       }
       List<Task> tasks = run.plan().tasks();
-      String any = tasks.get(random.nextInt(tasks.size())).id();
+      String any = tasks.get(random.nextInt(tasks.size())).id().text();
       List<Cup> cups = run.plan().batches().stream().flatMap(b -> b.cups().stream()).toList();
-      String cup = cups.get(random.nextInt(cups.size())).id();
+      String cup = cups.get(random.nextInt(cups.size())).id().toString();
       // The other screen was cut off, or somebody set the clock back.
       Instant at = random.nextInt(4) == 0 ? now.minusSeconds(random.nextInt(4_000)) : now;
       String before = events.isEmpty() ? "none" : events.get(random.nextInt(events.size())).id();
@@ -147,9 +150,9 @@ class RunProperties {
     assertThat(masses.leftG()).isGreaterThanOrEqualTo(0);
     assertThat(masses.staysG()).isGreaterThanOrEqualTo(-1e-9);
     assertThat(masses.resinG()).isCloseTo(weighed(run, events), within(1e-6));
-    Map<String, RunState.CupNow> cups = new HashMap<>();
+    Map<CupId, RunState.CupNow> cups = new HashMap<>();
     state.cups().forEach(c -> cups.put(c.cupId(), c));
-    Set<String> seen = new HashSet<>();
+    Set<TaskId> seen = new HashSet<>();
     for (RunState.Step step : state.steps()) {
       assertThat(seen.add(step.taskId())).as("once: %s", step.taskId()).isTrue();
       RunState.CupNow cup = step.cupId() == null ? null : cups.get(step.cupId());

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -14,7 +16,7 @@ class RunTest extends Evening {
   @Test
   void aRunThatGoesAsPlannedIsNeverLateAndEndsAsPlanned() {
     assertThat(RUN.plan().batches()).hasSize(1);
-    List<String> order = new ArrayList<>();
+    List<TaskId> order = new ArrayList<>();
     for (RunState state = state(); state.currentId() != null; state = state()) {
       assertThat(state.lateSeconds()).isBetween(-1, 1);
       assertThat(state.giveUp()).isEmpty();
@@ -93,7 +95,7 @@ class RunTest extends Evening {
   @Test
   void whatIsNotPouredStaysInItsCupAndThickensItSooner() {
     upTo(Task.Kind.POUR);
-    String brown =
+    CupId brown =
         batch().cups().stream()
             .filter(c -> c.colour().id().equals("brown"))
             .map(Cup::id)
@@ -116,14 +118,14 @@ class RunTest extends Evening {
     assertThat(step("pour/1.2.2").status()).isEqualTo(RunState.Status.TO_DO);
   }
 
-  private RunState.CupNow cup(String id) {
+  private RunState.CupNow cup(CupId id) {
     return state().cups().stream().filter(c -> c.cupId().equals(id)).findFirst().orElseThrow();
   }
 
   @Test
   void aCupFoundTooThickIsNotOfferedAnyMoreAndNeitherIsWhatWouldLieOnIt() {
     upTo(Task.Kind.POUR);
-    String blue =
+    CupId blue =
         batch().cups().stream()
             .filter(c -> c.colour().id().equals("blue"))
             .map(Cup::id)
@@ -150,10 +152,10 @@ class RunTest extends Evening {
   @Test
   void tooMuchOfTheSecondPartIsRescuedByTheFirst() {
     upTo(Task.Kind.WEIGH_FIRST);
-    String first = state().currentId();
+    TaskId first = state().currentId();
     RunState.Step step = step(first);
     tell(RunEvent.Kind.DONE, first, step.targetG());
-    String second = state().currentId();
+    TaskId second = state().currentId();
     double target = step(second).targetG();
     assertThat(state().rescue()).isNull();
     tell(RunEvent.Kind.DONE, second, target * 1.2);
@@ -172,7 +174,7 @@ class RunTest extends Evening {
   @Test
   void aLittleTooMuchOfTheFirstPartRaisesTheSecond() {
     upTo(Task.Kind.WEIGH_FIRST);
-    String first = state().currentId();
+    TaskId first = state().currentId();
     double target = step(first).targetG();
     tell(RunEvent.Kind.DONE, first, target * 1.1);
     RunState.Step second = step(state().currentId());
@@ -197,17 +199,20 @@ class RunTest extends Evening {
   @Test
   void aStepToldTwiceCountsOnceWithTheEarlierTime() {
     upTo(Task.Kind.STIR);
-    String stir = state().currentId();
+    TaskId stir = state().currentId();
     at(task(stir).endSeconds() + 90);
     tell(RunEvent.Kind.DONE, stir, null);
     // The other screen was cut off and tells it now, of a minute ago.
-    events.add(RunEvent.of("other", now.minusSeconds(60), RunEvent.Kind.DONE, stir));
+    events.add(RunEvent.of("other", now.minusSeconds(60), RunEvent.Kind.DONE, stir.text()));
     assertThat(step(stir).endSeconds()).isEqualTo(task(stir).endSeconds() + 30);
     events.add(RunEvent.of("back", now, RunEvent.Kind.UNDONE, "other"));
     assertThat(step(stir).status()).isEqualTo(RunState.Status.TO_DO);
   }
 
-  private RunState.Step step(String id) {
-    return state().steps().stream().filter(s -> s.taskId().equals(id)).findFirst().orElseThrow();
+  private RunState.Step step(Object id) {
+    return state().steps().stream()
+        .filter(s -> s.taskId().text().equals(id.toString()))
+        .findFirst()
+        .orElseThrow();
   }
 }

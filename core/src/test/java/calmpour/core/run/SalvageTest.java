@@ -2,6 +2,8 @@ package calmpour.core.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -25,12 +27,12 @@ class SalvageTest {
         left -= pours;
         List<Salvage.Open> open = new ArrayList<>();
         for (int p = 0; p < pours; p++) {
-          open.add(new Salvage.Open(c + "." + p, 5 + random.nextInt(40)));
+          open.add(new Salvage.Open(new TaskId(c + "." + p), 5 + random.nextInt(40)));
         }
         int setUp = random.nextBoolean() ? 0 : random.nextInt(50);
-        loads.add(new Salvage.Load("" + c, setUp, from + random.nextInt(160), open));
+        loads.add(new Salvage.Load(new CupId(1, 1 + c), setUp, from + random.nextInt(160), open));
       }
-      Set<String> lost = Salvage.givenUp(loads, from);
+      Set<TaskId> lost = Salvage.givenUp(loads, from);
       int all = loads.stream().mapToInt(l -> l.pours().size()).sum();
       assertThat(all - lost.size()).as("%s from %d", loads, from).isEqualTo(most(loads, from));
       assertThat(canAll(loads, lost, from)).isTrue();
@@ -41,7 +43,7 @@ class SalvageTest {
     return most(loads, new HashSet<>(), new HashSet<>(), from);
   }
 
-  private static int most(List<Salvage.Load> loads, Set<String> done, Set<String> begun, int time) {
+  private static int most(List<Salvage.Load> loads, Set<TaskId> done, Set<CupId> begun, int time) {
     int best = done.size();
     for (Salvage.Load load : loads) {
       for (Salvage.Open pour : load.pours()) {
@@ -62,8 +64,8 @@ class SalvageTest {
   }
 
   /** Whether what is kept can all be done, by trying every order of the cups. */
-  private static boolean canAll(List<Salvage.Load> loads, Set<String> lost, int from) {
-    Map<String, List<Salvage.Open>> kept =
+  private static boolean canAll(List<Salvage.Load> loads, Set<TaskId> lost, int from) {
+    Map<CupId, List<Salvage.Open>> kept =
         loads.stream()
             .collect(
                 Collectors.toMap(

@@ -6,6 +6,7 @@ import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.habit.Habits;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.LoadingBasis;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.JobInResin;
@@ -33,7 +34,7 @@ public final class CupNotes {
    *     it follows from weighing out, see {@link #noteAsMixed}
    */
   void note(FilledCup cup, Clings clings, boolean lone) {
-    String at = "cup/" + cup.id();
+    Place at = new Place.OfCup(cup.id());
     String resinKey = at + (lone ? "/resinNeededG" : "/resinG");
     String contentKey = at + (lone ? "/contentNeededG" : "/contentG");
     noteDensities(cup, at);
@@ -49,7 +50,7 @@ public final class CupNotes {
         step -> {
           for (PourDraft pour : cup.pours()) {
             double mass = Milligrams.grams(pour.massMg());
-            step.from(name(pour), "pour/" + pour.id() + "/massG", mass, "g");
+            step.from(name(pour), new Place.OfPour(pour.id()) + "/massG", mass, "g");
           }
         });
     double content = Milligrams.grams(cup.contentMg());
@@ -105,7 +106,7 @@ public final class CupNotes {
    * @param elsewhereMg what stayed in a first mixing cup or went into stock cups
    */
   void noteAsMixed(FilledCup cup, int batch, long elsewhereMg) {
-    String at = "cup/" + cup.id();
+    Place at = new Place.OfCup(cup.id());
     double resinG = Milligrams.grams(cup.resinMg());
     recorder.note(
         at + "/resinG",
@@ -114,7 +115,8 @@ public final class CupNotes {
         Formula.RESIN_AS_MIXED,
         step -> {
           double elsewhereG = Milligrams.grams(elsewhereMg);
-          step.from("A and B mixed", "batch/" + batch + "/totalG", resinG + elsewhereG, "g");
+          step.from(
+              "A and B mixed", new Place.OfBatch(batch) + "/totalG", resinG + elsewhereG, "g");
           if (elsewhereMg > 0) {
             step.given("stays elsewhere", null, elsewhereG, "g", Origin.WORKED_OUT);
           }
@@ -133,7 +135,7 @@ public final class CupNotes {
     noteStays(cup, at);
   }
 
-  private void noteStays(FilledCup cup, String at) {
+  private void noteStays(FilledCup cup, Place at) {
     double content = Milligrams.grams(cup.contentMg());
     double poured = Milligrams.grams(cup.pouredMg());
     recorder.note(
@@ -157,7 +159,7 @@ public final class CupNotes {
     return job.lines().get(pour.line()).name() + " " + pour.cavity();
   }
 
-  private void noteDensities(FilledCup cup, String at) {
+  private void noteDensities(FilledCup cup, Place at) {
     recorder.note(
         "resin/density",
         resin.mixedDensity(),
@@ -185,7 +187,7 @@ public final class CupNotes {
         });
   }
 
-  private void noteLoading(FilledCup cup, String at, double resinG) {
+  private void noteLoading(FilledCup cup, Place at, double resinG) {
     List<Tint.Reading> readings = cup.asCounted().readings();
     for (int i = 0; i < readings.size(); i++) {
       Tint.Reading reading = readings.get(i);

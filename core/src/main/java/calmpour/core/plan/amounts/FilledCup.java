@@ -1,6 +1,7 @@
 package calmpour.core.plan.amounts;
 
 import calmpour.core.cup.CupKind;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Dosing;
 import calmpour.core.tint.Tint;
@@ -14,7 +15,7 @@ import java.util.Objects;
  * @param hand which of the cups put together by hand it is, or {@link CupDraft#BY_PLAN}
  */
 public record FilledCup(
-    String id,
+    CupId id,
     Colour colour,
     Tint tint,
     List<PourDraft> pours,

@@ -9,6 +9,8 @@ import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Splitting;
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
@@ -84,13 +86,13 @@ public final class MixSheet {
     CupNotes notes = new CupNotes(job, recorder);
     cups.forEach(c -> notes.note(c, limits.clings(c.kind()), lone));
     recorder.note(
-        "batch/" + number + "/needG",
+        new Place.OfBatch(number) + "/needG",
         needG,
         "g",
         Formula.BATCH_NEED,
         step -> {
           for (FilledCup cup : cups) {
-            String quantity = "cup/" + cup.id() + (lone ? "/resinNeededG" : "/resinG");
+            String quantity = new Place.OfCup(cup.id()) + (lone ? "/resinNeededG" : "/resinG");
             step.from(cup.colour().name() + " cup", quantity, Milligrams.grams(cup.resinMg()), "g");
             if (cup.stockExtraG() > 0) {
               step.given(
@@ -123,7 +125,7 @@ public final class MixSheet {
       int number, BatchDraft.Settled draft, UnaryOperator<FilledCup> filled) {
     List<FilledCup> cups = new ArrayList<>();
     for (int i = 0; i < draft.cups().size(); i++) {
-      cups.add(filled.apply(empty(number + "." + (i + 1), draft.cups().get(i))));
+      cups.add(filled.apply(empty(new CupId(number, i + 1), draft.cups().get(i))));
     }
     return cups;
   }
@@ -162,7 +164,7 @@ public final class MixSheet {
     CupKind kind = kindFor(massG / resin.mixedDensity(), job.mixingCups());
     FilledCup cup =
         new FilledCup(
-            number + ".1",
+            new CupId(number, 1),
             Colour.CLEAR,
             clear,
             List.of(),
@@ -172,7 +174,7 @@ public final class MixSheet {
             List.of(),
             CupDraft.BY_PLAN);
     recorder.note(
-        "batch/" + number + "/needG",
+        new Place.OfBatch(number) + "/needG",
         massG,
         "g",
         Formula.BATCH_NEED,
@@ -234,7 +236,7 @@ public final class MixSheet {
             basis,
             division,
             out.ratioErrorPercent());
-    new PartNotes(job, recorder).note("batch/" + number, needG, weighed, division);
+    new PartNotes(job, recorder).note(new Place.OfBatch(number), needG, weighed, division);
     long firstStaysMg = firstStaysMg(mixingCup, partAMg + partBMg);
     List<FilledCup> filled = cups;
     if (lone) {
@@ -271,7 +273,7 @@ public final class MixSheet {
     return Milligrams.down(clings.alwaysG() + clings.share() * Milligrams.grams(mixedMg));
   }
 
-  private static FilledCup empty(String id, CupDraft draft) {
+  private static FilledCup empty(CupId id, CupDraft draft) {
     return new FilledCup(
         id,
         draft.colour(),

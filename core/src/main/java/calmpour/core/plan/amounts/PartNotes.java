@@ -4,6 +4,7 @@ import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.habit.Habits;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
@@ -21,7 +22,7 @@ final class PartNotes {
     this.resin = job.resin();
   }
 
-  void note(String at, double needG, WeighOut out, double division) {
+  void note(Place at, double needG, WeighOut out, double division) {
     double shareA = WeighOut.shareA(resin, habits.mixing().extraAPercent());
     notePart(at, "partA", needG, shareA, out, out.partA(), division);
     notePart(at, "partB", needG, 1 - shareA, out, out.partB(), division);
@@ -49,7 +50,7 @@ final class PartNotes {
   }
 
   private void notePart(
-      String at,
+      Place at,
       String part,
       double needG,
       double share,

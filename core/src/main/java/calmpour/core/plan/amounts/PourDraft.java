@@ -1,6 +1,7 @@
 package calmpour.core.plan.amounts;
 
 import calmpour.core.cup.Clings;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
 import java.util.ArrayList;
@@ -105,8 +106,7 @@ public record PourDraft(
     return all;
   }
 
-  public String id() {
-    String whole = (line + 1) + "." + cavity + "." + (layer + 1);
-    return parts == 1 ? whole : whole + "." + part;
+  public PourId id() {
+    return new PourId(line + 1, cavity, layer + 1, parts == 1 ? 0 : part);
   }
 }

@@ -5,6 +5,7 @@ import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Layer;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
 
@@ -21,8 +22,8 @@ final class PourNotes {
     this.recorder = recorder;
   }
 
-  void note(PourDraft pour, FilledCup cup, String cupAt) {
-    String at = "pour/" + pour.id();
+  void note(PourDraft pour, FilledCup cup, Place cupAt) {
+    Place at = new Place.OfPour(pour.id());
     Job.Line line = job.lines().get(pour.line());
     Job.Level level = pour.level();
     // A coat and what goes round embeds have a sum of their own.

@@ -1,6 +1,7 @@
 package calmpour.core.plan.bench;
 
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.session.JobInResin;
 import calmpour.core.session.Session;
@@ -30,7 +31,7 @@ public record BatchAtHand(
   }
 
   /** Moulds that take what one cup has left. */
-  public record LeftoverWays(String cupId, List<Fillers.Filler> fillers) {
+  public record LeftoverWays(Place of, List<Fillers.Filler> fillers) {
     public LeftoverWays {
       fillers = List.copyOf(fillers);
     }
@@ -51,7 +52,7 @@ public record BatchAtHand(
         card.leftovers().stream()
             .map(l ->
                 new LeftoverWays(
-                    l.cupId(),
+                    l.of(),
                     Fillers.of(session, workshop, l.leftMl(), l.openSeconds(), MOST_FILLERS)))
             .toList(),
         card.leftovers().size() < 2

@@ -4,6 +4,8 @@ import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.Counted;
 import calmpour.core.resin.MixRatio;
@@ -62,7 +64,7 @@ public record BatchCard(
   public record CardStep(
       Task.Kind kind,
       String what,
-      @Nullable String cupId,
+      @Nullable CupId cupId,
       double addG,
       double addMl,
       double scaleShowsG,
@@ -77,12 +79,13 @@ public record BatchCard(
 
   /**
    * Mix that is planned to be left to pour in a cup: the overage and what moulds did not take; or
-   * the clear reserve, whose cup is the batch's mixing cup, {@code batch/1}.
+   * the clear reserve, which is in its mixing cup.
    *
+   * @param of the cup or batch
    * @param openSeconds how long after the batch's last pour it can still be poured
    */
   public record Leftover(
-      String cupId, String colourName, String swatch, double leftMl, int openSeconds) {}
+      Place of, String colourName, String swatch, double leftMl, int openSeconds) {}
 
   public static BatchCard of(JobInResin job, Batch batch, List<Task> tasks) {
     Habits habits = job.session().habits();
@@ -321,13 +324,13 @@ public record BatchCard(
       soonest = Math.min(soonest, open);
       if (leftMl > 0) {
         leftovers.add(
-            new Leftover(cup.id(), cup.colour().name(), cup.colour().swatch(), leftMl, open));
+            new Leftover(Place.of(cup), cup.colour().name(), cup.colour().swatch(), leftMl, open));
       }
     }
     if (batch.mixing().reserveG() > 0) {
       leftovers.add(
           new Leftover(
-              "batch/" + batch.number(),
+              Place.of(batch),
               Colour.CLEAR.name(),
               Colour.CLEAR.swatch(),
               batch.mixing().reserveG() / job.resin().mixedDensity(),

@@ -1,6 +1,7 @@
 package calmpour.core.plan.bench;
 
 import calmpour.core.plan.doc.BenchSpot;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
@@ -35,11 +36,10 @@ public final class BenchRows {
                 0));
       }
     }
-    List<String> order = new ArrayList<>();
+    List<CavityId> order = new ArrayList<>();
     for (Task task : tasks) {
       if (task.pourId() != null) {
-        String[] at = task.pourId().split("\\.", 3);
-        String place = at[0] + "." + at[1];
+        CavityId place = task.pourId().into();
         if (!order.contains(place)) {
           order.add(place);
         }
@@ -47,7 +47,7 @@ public final class BenchRows {
     }
     List<Place> byTurn =
         places.stream()
-            .map(p -> p.poured(1 + order.indexOf((p.line + 1) + "." + p.cavity)))
+            .map(p -> p.poured(1 + order.indexOf(new CavityId(p.line + 1, p.cavity))))
             .toList();
     List<Place> bySize = new ArrayList<>(byTurn);
     bySize.sort(

@@ -7,6 +7,7 @@ import calmpour.core.check.Range;
 import calmpour.core.cup.CupKind;
 import calmpour.core.plan.amounts.Amounts;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.LoadingLimit;
@@ -27,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param overfullMl by how much the content passes its cup's brim; 0 when it does not
  */
 public record BenchTally(
-    String cupId,
+    CupId cupId,
     List<TallyDose> doses,
     List<Cup.Loading> loading,
     boolean overLimit,

@@ -3,6 +3,7 @@ package calmpour.core.plan.bench;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Session;
 import calmpour.core.tool.Booking;
 import java.time.Instant;
@@ -43,7 +44,7 @@ public final class Bookings {
                 .mapToInt(Task::startSeconds)
                 .min()
                 .orElse(-1);
-        String out = group.taskId(Task.Kind.DEMOULD);
+        TaskId out = group.taskId(Task.Kind.DEMOULD);
         int until =
             plan.tasks().stream()
                 .filter(t -> t.id().equals(out))

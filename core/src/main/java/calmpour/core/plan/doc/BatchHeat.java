@@ -11,10 +11,10 @@ import org.jspecify.annotations.Nullable;
  */
 public record BatchHeat(Hot mixing, @Nullable Hot cup, @Nullable Hot piece) {
   /**
-   * @param place address of what it is: {@code batch/1}, {@code cup/1.2}, {@code pour/1.1.1}
+   * @param place what it is: a batch, a cup or a pour
    * @param plannedC the warmest it gets while the plan is followed
    * @param forgottenC the warmest it gets when it is left where it is, full
    * @param forgottenMostC the same, of which one in ten gets more
    */
-  public record Hot(String place, double plannedC, double forgottenC, double forgottenMostC) {}
+  public record Hot(Place place, double plannedC, double forgottenC, double forgottenMostC) {}
 }

@@ -18,10 +18,10 @@ public record Chance(double percent, List<CupChance> cups, @Nullable Weakest wea
   }
 
   /** Of one cup, by id. */
-  public record CupChance(String cupId, double percent) {}
+  public record CupChance(CupId cupId, double percent) {}
 
   /**
    * @param missedPercent how often this pour came too late
    */
-  public record Weakest(String pourId, String cupId, double missedPercent) {}
+  public record Weakest(PourId pourId, CupId cupId, double missedPercent) {}
 }

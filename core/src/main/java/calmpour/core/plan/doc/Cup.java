@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  */
 @RecordBuilder
 public record Cup(
-    String id,
+    CupId id,
     int batch,
     @Nullable Integer byHand,
     CupColour colour,
@@ -38,7 +38,7 @@ public record Cup(
 
   /** A cup that is not laid on the clock yet. */
   public static Cup filled(
-      String id,
+      CupId id,
       int batch,
       @Nullable Integer byHand,
       CupColour colour,
@@ -146,7 +146,6 @@ public record Cup(
   /**
    * One pour into one cavity.
    *
-   * @param id line, cavity, layer and, where it takes several, part: {@code 1.3.2}
    * @param line index of the session's line of pieces, from 0
    * @param cavity from 1
    * @param layer index from 0
@@ -157,7 +156,7 @@ public record Cup(
    */
   @RecordBuilder
   public record Pour(
-      String id,
+      PourId id,
       int line,
       int cavity,
       int layer,
@@ -203,7 +202,7 @@ public record Cup(
   public record LayerCure(
       int line,
       int layer,
-      String pourId,
+      PourId pourId,
       int pouredSeconds,
       StateTime thick,
       StateTime gels,

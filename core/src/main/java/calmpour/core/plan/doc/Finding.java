@@ -7,9 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A breach or a near miss of one rule, with the figures and what would mend it.
  *
- * @param place address of what it concerns: {@code pour/1.3.2}, {@code cup/1.2}, {@code batch/1},
- *     {@code piece/0}, {@code layer/0/1}, {@code task/ID}, {@code colour/ID}, {@code part/ID},
- *     {@code colourant/ID}, {@code embed/ID}, {@code resin}, {@code plan}
+ * @param place what it concerns
  * @param value what the plan has
  * @param limit what the rule allows
  * @param unit of both
@@ -18,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 public record Finding(
     Severity severity,
     Rule rule,
-    String place,
+    Place place,
     double value,
     double limit,
     String unit,
@@ -32,7 +30,7 @@ public record Finding(
   public Finding(
       Severity severity,
       Rule rule,
-      String place,
+      Place place,
       double value,
       double limit,
       String unit,
@@ -217,9 +215,14 @@ public record Finding(
       BY_VOLUME
     }
 
+    /** A change of one task. */
+    public Mend(Kind kind, double value, TaskId target) {
+      this(kind, value, target.text());
+    }
+
     /** A change that is clear without a target. */
     public Mend(Kind kind, double value) {
-      this(kind, value, null);
+      this(kind, value, (String) null);
     }
   }
 }

@@ -21,6 +21,16 @@ public record Lag(
     boolean ends,
     Why why) {
 
+  /** Counted from a pour. */
+  public Lag(Clock clock, PourId of, int atLeast, @Nullable Integer atMost, boolean ends, Why why) {
+    this(clock, of.toString(), atLeast, atMost, ends, why);
+  }
+
+  /** Counted from a task. */
+  public Lag(Clock clock, TaskId of, int atLeast, @Nullable Integer atMost, boolean ends, Why why) {
+    this(clock, of.text(), atLeast, atMost, ends, why);
+  }
+
   /** Clocks start at different moments; each is named. */
   public enum Clock {
     /** First contact of A and B in that batch. */
@@ -53,17 +63,17 @@ public record Lag(
    * The task at whose end its clock starts; of a batch that is poured over into a second cup,
    * mixing is over when that is stirred.
    */
-  public String task() {
+  public TaskId task() {
     return switch (clock) {
-      case CONTACT -> TaskIds.batch(Integer.parseInt(of), Task.Kind.WEIGH_FIRST);
-      case MIXED -> TaskIds.batch(Integer.parseInt(of), Task.Kind.STIR);
-      case POURED -> TaskIds.pour(of);
-      case DONE, BEGINS -> of;
+      case CONTACT -> TaskId.batch(Integer.parseInt(of), Task.Kind.WEIGH_FIRST);
+      case MIXED -> TaskId.batch(Integer.parseInt(of), Task.Kind.STIR);
+      case POURED -> TaskId.pourOf(of);
+      case DONE, BEGINS -> new TaskId(of);
     };
   }
 
   /** One thing after another. */
-  public static Lag after(String taskId) {
-    return new Lag(Clock.DONE, taskId, 0, null, false, Why.ORDER);
+  public static Lag after(TaskId taskId) {
+    return new Lag(Clock.DONE, taskId.text(), 0, null, false, Why.ORDER);
   }
 }

@@ -56,10 +56,8 @@ public record PieceGroup(int line, int number, List<Integer> cavities) {
   }
 
   /** Address of a task of theirs; that of the line where it has no second group. */
-  public String taskId(Task.Kind kind) {
-    return number == 1
-        ? TaskIds.line(line, kind)
-        : "line/" + (line + 1) + "." + number + "/" + kind;
+  public TaskId taskId(Task.Kind kind) {
+    return TaskId.group(line + 1, number, kind);
   }
 
   /** Whether a task pours into one of these cavities. */
@@ -67,6 +65,6 @@ public record PieceGroup(int line, int number, List<Integer> cavities) {
     if (task.pourId() == null || task.line() == null || task.line() != line) {
       return false;
     }
-    return cavities.contains(Integer.valueOf(task.pourId().split("\\.", 3)[1]));
+    return cavities.contains(task.pourId().cavity());
   }
 }

@@ -22,11 +22,11 @@ import org.jspecify.annotations.Nullable;
  * @param pinned moved by hand
  */
 public record Task(
-    String id,
+    TaskId id,
     Kind kind,
     int batch,
-    @Nullable String cupId,
-    @Nullable String pourId,
+    @Nullable CupId cupId,
+    @Nullable PourId pourId,
     @Nullable Integer line,
     boolean hands,
     int pair,

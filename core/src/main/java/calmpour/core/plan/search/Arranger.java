@@ -10,6 +10,7 @@ import calmpour.core.plan.amounts.PourDraft;
 import calmpour.core.plan.doc.Arranged;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Chance;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.search.Stages.Sitting;
 import calmpour.core.plan.time.Chain;
@@ -188,10 +189,10 @@ public final class Arranger {
   /** The sitting's groups as they were together before, by their places. */
   private List<List<Integer>> before(Sitting sitting) {
     List<List<String>> together = job.session().arrangement().together();
-    Map<String, Integer> batchOf = batchOf(together);
+    Map<PourId, Integer> batchOf = batchOf(together);
     Map<Integer, List<Integer>> groups = new HashMap<>();
     for (int g = 0; g < sitting.groups().size(); g++) {
-      Integer was = batchOf.get(whole(sitting.groups().get(g).get(0).id()));
+      Integer was = batchOf.get(sitting.groups().get(g).get(0).id().whole());
       if (was != null) {
         groups.computeIfAbsent(was, k -> new ArrayList<>()).add(g);
       }
@@ -205,25 +206,20 @@ public final class Arranger {
     return before;
   }
 
-  private static Map<String, Integer> batchOf(List<List<String>> together) {
-    Map<String, Integer> batchOf = new HashMap<>();
+  private static Map<PourId, Integer> batchOf(List<List<String>> together) {
+    Map<PourId, Integer> batchOf = new HashMap<>();
     for (int b = 0; b < together.size(); b++) {
       for (String pour : together.get(b)) {
-        batchOf.putIfAbsent(whole(pour), b);
+        int at = b;
+        PourId.read(pour).ifPresent(p -> batchOf.putIfAbsent(p.whole(), at));
       }
     }
     return batchOf;
   }
 
-  /** A pour's layer and cavity, whichever part of it. */
-  private static String whole(String pourId) {
-    String[] at = pourId.split("\\.", 4);
-    return at.length < 3 ? pourId : at[0] + "." + at[1] + "." + at[2];
-  }
-
   /** Batches in the order they began in before; new ones where they stand. */
   private List<BatchDraft.Settled> asBefore(List<BatchDraft.Settled> drafts) {
-    Map<String, Integer> batchOf = batchOf(job.session().arrangement().together());
+    Map<PourId, Integer> batchOf = batchOf(job.session().arrangement().together());
     if (batchOf.isEmpty()) {
       return drafts;
     }
@@ -232,7 +228,7 @@ public final class Arranger {
       Integer was =
           draft.cups().stream()
               .flatMap(c -> c.pours().stream())
-              .map(p -> batchOf.get(whole(p.id())))
+              .map(p -> batchOf.get(p.id().whole()))
               .filter(b -> b != null)
               .findFirst()
               .orElse(null);

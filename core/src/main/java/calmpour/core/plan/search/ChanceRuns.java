@@ -7,9 +7,11 @@ import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Chance;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Times;
 import calmpour.core.session.Job;
@@ -73,7 +75,7 @@ public final class ChanceRuns {
               .filter(t -> t.batch() == batch.number() && UNTIL_POURED.contains(t.kind()))
               .sorted(Comparator.comparingInt(Task::startSeconds))
               .toList();
-      boolean mixes = times.task(TaskIds.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
+      boolean mixes = times.task(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
       if (mixes && its.stream().anyMatch(t -> t.kind() == Task.Kind.POUR)) {
         int resin = runs.resins.indexOf(batch.resinId());
         runs.batches.add(new BatchRun(job.in(batch.resinId()), cure, batch, its, times, resin));
@@ -156,9 +158,9 @@ public final class ChanceRuns {
   private static final class BatchRun {
     private final int number;
     private final int resin;
-    private final List<String> cupIds = new ArrayList<>();
+    private final List<CupId> cupIds = new ArrayList<>();
     private final List<WorkingTimes> windows = new ArrayList<>();
-    private final List<String> pourIds = new ArrayList<>();
+    private final List<PourId> pourIds = new ArrayList<>();
     private final int[] cupOfPour;
     private final int[] pourLate;
     private final int[] cupLate;
@@ -184,7 +186,7 @@ public final class ChanceRuns {
       this.number = batch.number();
       this.resin = resin;
       Bodies bodies = new Bodies(job, batch, times);
-      Map<String, Integer> cupAt = new HashMap<>();
+      Map<CupId, Integer> cupAt = new HashMap<>();
       for (Cup cup : batch.cups()) {
         cupAt.put(cup.id(), cupIds.size());
         cupIds.add(cup.id());
@@ -192,7 +194,7 @@ public final class ChanceRuns {
       windows.addAll(
           cure.each(batch.cups(), c -> cure.workingTimes(job.resin(), bodies.emptied(c))));
       int n = tasks.size();
-      Map<String, Integer> at = new HashMap<>();
+      Map<TaskId, Integer> at = new HashMap<>();
       int contact = times.contact(number);
       int contactAt = 0;
       takes = new double[n];
@@ -219,8 +221,7 @@ public final class ChanceRuns {
         }
         List<int[]> waits = new ArrayList<>();
         for (Lag lag : task.after()) {
-          String of = lag.clock() == Lag.Clock.POURED ? TaskIds.pour(lag.of()) : lag.of();
-          Integer before = at.get(of);
+          Integer before = at.get(lag.task());
           boolean counts = lag.clock() == Lag.Clock.POURED || lag.clock() == Lag.Clock.DONE;
           if (before != null && counts && !lag.ends()) {
             waits.add(new int[] {before, lag.atLeastSeconds()});

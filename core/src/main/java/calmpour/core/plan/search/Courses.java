@@ -5,6 +5,7 @@ import static calmpour.core.check.Known.known;
 import calmpour.core.plan.amounts.BatchDraft;
 import calmpour.core.plan.amounts.CupDraft;
 import calmpour.core.plan.amounts.PourDraft;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.time.Presence;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Booking;
@@ -187,16 +188,16 @@ public final class Courses {
 
   /** By the place of each batch, those that have to come before it. */
   private static List<Set<Integer>> below(List<BatchDraft.Settled> drafts) {
-    List<Map<String, Integer>> lowest = new ArrayList<>();
-    Map<String, List<Integer>> byCavity = new HashMap<>();
+    List<Map<CavityId, Integer>> lowest = new ArrayList<>();
+    Map<CavityId, List<Integer>> byCavity = new HashMap<>();
     List<Set<Integer>> below = new ArrayList<>();
     for (int i = 0; i < drafts.size(); i++) {
-      Map<String, Integer> its = new HashMap<>();
+      Map<CavityId, Integer> its = new HashMap<>();
       for (CupDraft cup : drafts.get(i).cups()) {
         for (PourDraft pour : cup.pours()) {
           // A layer in parts is poured in their order as well.
           int turn = pour.layer() * 10_000 + pour.part();
-          its.merge(pour.line() + "." + pour.cavity(), turn, Math::min);
+          its.merge(pour.id().into(), turn, Math::min);
         }
       }
       int at = i;

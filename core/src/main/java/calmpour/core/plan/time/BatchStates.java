@@ -5,7 +5,9 @@ import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.JobInResin;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param cups by id
  */
-public record BatchStates(Map<String, CupStates> cups) {
+public record BatchStates(Map<CupId, CupStates> cups) {
   /**
    * @param states with the mass that is left in it at each moment
    * @param forgotten as if nothing were ever poured from it
@@ -40,7 +42,7 @@ public record BatchStates(Map<String, CupStates> cups) {
   public static BatchStates of(JobInResin job, CureModel cure, Batch batch, Times times) {
     Bodies bodies = new Bodies(job, batch, times);
     List<CupStates> found = cure.each(batch.cups(), cup -> cup(job, cure, bodies, cup, times));
-    Map<String, CupStates> cups = new LinkedHashMap<>();
+    Map<CupId, CupStates> cups = new LinkedHashMap<>();
     for (int i = 0; i < found.size(); i++) {
       cups.put(batch.cups().get(i).id(), found.get(i));
     }
@@ -62,19 +64,19 @@ public record BatchStates(Map<String, CupStates> cups) {
   /** One for each layer of each line that this cup fills: the last of its cavities. */
   private static List<LayerStates> layers(
       JobInResin job, CureModel cure, Bodies bodies, Cup cup, Times times) {
-    Map<String, Cup.Pour> last = new LinkedHashMap<>();
+    Map<LineLayer, Cup.Pour> last = new LinkedHashMap<>();
     for (Cup.Pour pour : cup.pours()) {
       last.merge(
-          pour.line() + "." + pour.layer(),
+          LineLayer.of(pour),
           pour,
-          (a, b) -> times.end(TaskIds.pour(a.id())) > times.end(TaskIds.pour(b.id())) ? a : b);
+          (a, b) -> times.end(TaskId.pour(a.id())) > times.end(TaskId.pour(b.id())) ? a : b);
     }
     return cure.each(
         List.copyOf(last.values()),
         pour -> {
           BodyHistory body = bodies.layer(cup, pour);
           return new LayerStates(
-              pour, times.end(TaskIds.pour(pour.id())), cure.states(job.resin(), body), body);
+              pour, times.end(TaskId.pour(pour.id())), cure.states(job.resin(), body), body);
         });
   }
 

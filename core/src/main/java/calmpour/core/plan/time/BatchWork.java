@@ -8,10 +8,13 @@ import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.PourOrder.Step;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
@@ -57,7 +60,7 @@ public final class BatchWork {
   }
 
   /** Moments that a plan of ours waits for, by task id; filled with the tasks. */
-  Map<String, Integer> best() {
+  Map<TaskId, Integer> best() {
     return joins.best();
   }
 
@@ -68,8 +71,8 @@ public final class BatchWork {
   /** The tasks in the order they are meant to be done in, the pours as they are given. */
   public List<Task> tasks(List<Step> order, Filled filled) {
     List<TaskDraft> all = new ArrayList<>();
-    String mixed = mixing(all);
-    Map<String, String> ready = cups(all, mixed);
+    TaskId mixed = mixing(all);
+    Map<CupId, TaskId> ready = cups(all, mixed);
     gather(all, ready);
     pours(all, order, ready, filled);
     if (!order.isEmpty()) {
@@ -79,9 +82,9 @@ public final class BatchWork {
   }
 
   /** From the bottles to a mix that has rested; returns the last task's id. */
-  private String mixing(List<TaskDraft> all) {
+  private TaskId mixing(List<TaskDraft> all) {
     int warm = seconds(habits.mixing().minutesOfWarming() * 60);
-    String before = null;
+    TaskId before = null;
     if (warm > 0) {
       // The bottles stand in the water by themselves, so they may go in while hands are busy.
       before = add(all, Task.Kind.WARM, warm, null);
@@ -106,16 +109,16 @@ public final class BatchWork {
     return before;
   }
 
-  private String add(List<TaskDraft> all, Task.Kind kind, double seconds, @Nullable String before) {
-    String id = TaskIds.batch(number, kind);
+  private TaskId add(List<TaskDraft> all, Task.Kind kind, double seconds, @Nullable TaskId before) {
+    TaskId id = TaskId.batch(number, kind);
     TaskDraft draft = TaskDraft.of(id, kind, number, seconds);
     all.add(before == null ? draft : draft.after(before));
     return id;
   }
 
   /** Every cup split, stocked and tinted; returns the last task of each by cup. */
-  private Map<String, String> cups(List<TaskDraft> all, String mixed) {
-    Map<String, String> ready = new HashMap<>();
+  private Map<CupId, TaskId> cups(List<TaskDraft> all, TaskId mixed) {
+    Map<CupId, TaskId> ready = new HashMap<>();
     for (Cup cup : batch.cups()) {
       ready.put(cup.id(), mixed);
       if (batch.split()) {
@@ -138,15 +141,15 @@ public final class BatchWork {
   }
 
   private void step(
-      List<TaskDraft> all, Map<String, String> ready, Cup cup, Task.Kind kind, double seconds) {
-    String id = TaskIds.cup(cup.id(), kind);
+      List<TaskDraft> all, Map<CupId, TaskId> ready, Cup cup, Task.Kind kind, double seconds) {
+    TaskId id = TaskId.cup(cup.id(), kind);
     all.add(
         TaskDraft.of(id, kind, number, seconds).cup(cup.id()).after(known(ready.get(cup.id()))));
     ready.put(cup.id(), id);
   }
 
   /** Colours that are poured from one cup meet in it first, each as long as splitting takes. */
-  private void gather(List<TaskDraft> all, Map<String, String> ready) {
+  private void gather(List<TaskDraft> all, Map<CupId, TaskId> ready) {
     gatheredCups(job, batch)
         .forEach((at, cups) -> {
           TaskDraft draft =
@@ -158,8 +161,8 @@ public final class BatchWork {
         });
   }
 
-  private String gatherId(LineLayer at) {
-    return TaskIds.batch(number, Task.Kind.GATHER) + "/" + at;
+  private TaskId gatherId(LineLayer at) {
+    return TaskId.batch(number, Task.Kind.GATHER).of(at);
   }
 
   /** The cups of each layer whose colours meet in one more cup before they are poured. */
@@ -185,9 +188,9 @@ public final class BatchWork {
   }
 
   private void pours(
-      List<TaskDraft> all, List<Step> order, Map<String, String> ready, Filled filled) {
-    Map<String, String> below = new HashMap<>();
-    Map<LineLayer, List<String>> halves = new HashMap<>();
+      List<TaskDraft> all, List<Step> order, Map<CupId, TaskId> ready, Filled filled) {
+    Map<CavityId, TaskId> below = new HashMap<>();
+    Map<LineLayer, List<PourId>> halves = new HashMap<>();
     for (Step step : order) {
       if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour) && inHalves(pour, 1)) {
         halves.computeIfAbsent(LineLayer.of(pour), l -> new ArrayList<>()).add(pour.id());
@@ -207,7 +210,7 @@ public final class BatchWork {
                   halves.getOrDefault(embed.at(), List.of())));
         }
         case Step.PourStep(Cup cup, Cup.Pour pour) -> {
-          String id = TaskIds.pour(pour.id());
+          TaskId id = TaskId.pour(pour.id());
           double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * pour.volumeMl();
           TaskDraft draft =
               TaskDraft.of(id, Task.Kind.POUR, number, takes)
@@ -215,8 +218,8 @@ public final class BatchWork {
                   .pour(pour.id())
                   .line(pour.line())
                   .after(known(ready.get(cup.id())));
-          String cavity = pour.line() + "." + pour.cavity();
-          String before = below.put(cavity, id);
+          CavityId cavity = CavityId.of(pour);
+          TaskId before = below.put(cavity, id);
           if (before != null) {
             draft.after(before);
           } else {
@@ -243,13 +246,13 @@ public final class BatchWork {
   }
 
   private void afterwards(List<TaskDraft> all, List<Step> order) {
-    String last = null;
-    Set<String> cavities = new LinkedHashSet<>();
-    Map<LineLayer, List<String>> fresh = new LinkedHashMap<>();
+    TaskId last = null;
+    Set<CavityId> cavities = new LinkedHashSet<>();
+    Map<LineLayer, List<PourId>> fresh = new LinkedHashMap<>();
     for (Step step : order) {
       if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour)) {
-        last = TaskIds.pour(pour.id());
-        cavities.add(pour.line() + "." + pour.cavity());
+        last = TaskId.pour(pour.id());
+        cavities.add(CavityId.of(pour));
         Job.Level level = job.lines().get(pour.line()).level(pour.layer());
         if (EmbedWork.has(level, PlacedEmbed.Moment.AFTER_POUR)) {
           fresh.computeIfAbsent(LineLayer.of(pour), k -> new ArrayList<>()).add(pour.id());
@@ -272,12 +275,12 @@ public final class BatchWork {
     load(all, last, PieceWork.Curing.HOT_BOX, Task.Kind.LOAD_BOX);
     leftovers(all, last);
     if (hands.cleanUpSeconds() > 0) {
-      add(all, Task.Kind.CLEAN_UP, hands.cleanUpSeconds(), TaskIds.pour(lastPour(order)));
+      add(all, Task.Kind.CLEAN_UP, hands.cleanUpSeconds(), lastPour(order));
     }
   }
 
   /** The overage is resin that was paid for: if there is time it goes into a filler. */
-  private void leftovers(List<TaskDraft> all, @Nullable String after) {
+  private void leftovers(List<TaskDraft> all, @Nullable TaskId after) {
     double leftMl =
         batch.cups().stream()
                 .mapToDouble(
@@ -292,18 +295,18 @@ public final class BatchWork {
     }
   }
 
-  private static String lastPour(List<Step> order) {
-    String last = "";
+  private static @Nullable TaskId lastPour(List<Step> order) {
+    TaskId last = null;
     for (Step step : order) {
       if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour)) {
-        last = pour.id();
+        last = TaskId.pour(pour.id());
       }
     }
     return last;
   }
 
   private void load(
-      List<TaskDraft> all, @Nullable String after, PieceWork.Curing where, Task.Kind kind) {
+      List<TaskDraft> all, @Nullable TaskId after, PieceWork.Curing where, Task.Kind kind) {
     int pieces = finished(where).stream().mapToInt(l -> embeds.cavities(l, top(l)).size()).sum();
     if (pieces > 0) {
       add(all, kind, LOAD_SECONDS + hands.mouldSeconds() * pieces, after);

@@ -11,7 +11,7 @@ import calmpour.core.design.PieceWork;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
@@ -93,7 +93,7 @@ public final class Bodies {
                     BodyShape.Around.of(
                         line.mould(), job.session().habits().care().knownStandsOn()));
     Segment lying = new Segment(0, massG, shape, room()).tinted(TintShift.of(cup.stirred(job)));
-    Task loaded = times.task(TaskIds.batch(batch.number(), Task.Kind.IN_BOX));
+    Task loaded = times.task(TaskId.batch(batch.number(), Task.Kind.IN_BOX));
     Double boxC = loaded == null ? null : boxC(loaded);
     boolean inBox =
         boxC != null
@@ -117,7 +117,7 @@ public final class Bodies {
   }
 
   private int end(Cup.Pour pour) {
-    return times.end(TaskIds.pour(pour.id()));
+    return times.end(TaskId.pour(pour.id()));
   }
 
   /** Unsplit, the mix is in this cup from the first contact on. */

@@ -6,9 +6,10 @@ import calmpour.core.cure.CureModel;
 import calmpour.core.cure.Thickens;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -45,9 +46,9 @@ public record Chain(List<Task> tasks, BatchWork work) {
     BatchWork work = new BatchWork(job, batch);
     int pairs = job.session().habits().planning().pairsOfHands();
     List<Task> before = laidOut(work.tasks(List.of(), filled), pairs);
-    Map<String, Thickens> full = asFull(job, cure, batch, before);
+    Map<CupId, Thickens> full = asFull(job, cure, batch, before);
     int contact = Times.of(before).contact(batch.number());
-    Map<String, Integer> thickens = new HashMap<>();
+    Map<CupId, Integer> thickens = new HashMap<>();
     full.forEach((id, s) -> thickens.put(id, Window.down(contact, s.workingMinutes())));
     List<Task> best =
         calmest(new PourOrder(job, batch), work, filled, batch, thickens, pairs, marginOf(job));
@@ -64,7 +65,7 @@ public record Chain(List<Task> tasks, BatchWork work) {
       BatchWork work,
       Filled filled,
       Batch batch,
-      Map<String, Integer> thickens,
+      Map<CupId, Integer> thickens,
       int pairs,
       int margin) {
     List<Task> calm = work.tasks(orders.cupInHand(thickens), filled);
@@ -92,12 +93,12 @@ public record Chain(List<Task> tasks, BatchWork work) {
     return best;
   }
 
-  private static int spare(List<Task> laid, Batch batch, Map<String, Integer> thickens) {
+  private static int spare(List<Task> laid, Batch batch, Map<CupId, Integer> thickens) {
     Times times = Times.of(laid);
     int least = Integer.MAX_VALUE;
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
-        least = Math.min(least, known(thickens.get(cup.id())) - times.end(TaskIds.pour(pour.id())));
+        least = Math.min(least, known(thickens.get(cup.id())) - times.end(TaskId.pour(pour.id())));
       }
     }
     return least;
@@ -105,8 +106,8 @@ public record Chain(List<Task> tasks, BatchWork work) {
 
   /** Every cup is tinted when it is wanted, not all of them before the first pour. */
   private static List<Task> tintedAsNeeded(List<Task> chain) {
-    Map<String, List<Task>> waiting = new LinkedHashMap<>();
-    Map<String, String> cupOf = new HashMap<>();
+    Map<CupId, List<Task>> waiting = new LinkedHashMap<>();
+    Map<TaskId, CupId> cupOf = new HashMap<>();
     List<Task> order = new ArrayList<>();
     for (Task task : chain) {
       boolean colours = task.kind() == Task.Kind.TINT || task.kind() == Task.Kind.STOCK_CUP;
@@ -116,7 +117,8 @@ public record Chain(List<Task> tasks, BatchWork work) {
         continue;
       }
       for (Lag lag : task.after()) {
-        List<Task> first = cupOf.containsKey(lag.of()) ? waiting.remove(cupOf.get(lag.of())) : null;
+        CupId cup = cupOf.get(lag.task());
+        List<Task> first = cup == null ? null : waiting.remove(cup);
         if (first != null) {
           order.addAll(first);
         }
@@ -129,7 +131,7 @@ public record Chain(List<Task> tasks, BatchWork work) {
 
   /** Without what is only done while the resin still flows, where there is no time for it. */
   private static List<Task> inTime(
-      List<Task> laid, int contact, Map<String, Thickens> full, int pairs) {
+      List<Task> laid, int contact, Map<CupId, Thickens> full, int pairs) {
     int thick =
         full.values().stream()
             .mapToInt(s -> Window.down(contact, s.workingMinutes()))
@@ -146,10 +148,10 @@ public record Chain(List<Task> tasks, BatchWork work) {
   }
 
   /** How each cup thickens if nothing is poured from it: what its place in the order follows. */
-  private static Map<String, Thickens> asFull(
+  private static Map<CupId, Thickens> asFull(
       JobInResin job, CureModel cure, Batch batch, List<Task> before) {
     Bodies bodies = new Bodies(job, batch, Times.of(before));
-    Map<String, Thickens> full = new LinkedHashMap<>();
+    Map<CupId, Thickens> full = new LinkedHashMap<>();
     cure.each(batch.cups(), c -> Map.entry(c.id(), cure.thickens(job.resin(), bodies.forgotten(c))))
         .forEach(e -> full.put(e.getKey(), e.getValue()));
     return full;
@@ -213,8 +215,7 @@ public record Chain(List<Task> tasks, BatchWork work) {
       uses.add("cup " + task.cupId());
     }
     if (task.pourId() != null) {
-      String[] at = task.pourId().split("\\.", 3);
-      uses.add("cavity " + at[0] + "." + at[1]);
+      uses.add("cavity " + task.pourId().into());
       task.after().stream()
           .filter(l -> l.of().contains("/" + Task.Kind.GATHER))
           .forEach(l -> uses.add(l.of()));

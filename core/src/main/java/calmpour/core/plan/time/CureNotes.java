@@ -14,6 +14,8 @@ import calmpour.core.derive.Formula;
 import calmpour.core.derive.Known;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.ResinSystem;
@@ -34,8 +36,8 @@ public final class CureNotes {
     this.recorder = recorder;
   }
 
-  public void cup(String cupId, BatchStates.CupStates times) {
-    String at = "cup/" + cupId;
+  public void cup(CupId cupId, BatchStates.CupStates times) {
+    Place at = new Place.OfCup(cupId);
     CureStates states = times.states();
     note(
         at + "/workingTimeMinutes",
@@ -47,12 +49,12 @@ public final class CureNotes {
         null);
     state(at + "/threadMinutes", states.tooThick().minutes(), states, times.body());
     state(at + "/gelsMinutes", states.gels().minutes(), states, times.body());
-    peak(at, times.forgotten(), times.forgottenBody(), Formula.PEAK_FORGOTTEN);
+    peak(at.toString(), times.forgotten(), times.forgottenBody(), Formula.PEAK_FORGOTTEN);
   }
 
   public void layer(BatchStates.LayerStates layer, int contact) {
     CureStates states = layer.states();
-    String at = "pour/" + layer.pour().id();
+    Place at = new Place.OfPour(layer.pour().id());
     Targets targets = cure.label(job.resin()).map(Calibrated::targets).orElse(null);
     state(at + "/gelsMinutes", states.gels().minutes(), states, layer.body());
     double depth = LabelFloor.depthMm(layer.body());
@@ -65,7 +67,7 @@ public final class CureNotes {
     Known full = targets == null ? null : targets.fullCure();
     Known cured = LabelHours.fullCure(resin, depth);
     hours(at + "/fullCureHours", states.fullCure(), layer, contact, full, cured, CureRun::fullCure);
-    peak(at, states, layer.body(), Formula.LAYER_PEAK);
+    peak(at.toString(), states, layer.body(), Formula.LAYER_PEAK);
   }
 
   private void state(String quantity, double minutes, CureStates states, BodyHistory body) {

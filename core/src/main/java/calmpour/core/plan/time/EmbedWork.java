@@ -5,8 +5,9 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
 import java.util.LinkedHashSet;
@@ -44,12 +45,8 @@ final class EmbedWork {
     return List.copyOf(laid);
   }
 
-  String embedId(int line, int layer, PlacedEmbed.Moment moment) {
-    return TaskIds.batch(batch.number(), Task.Kind.EMBED)
-        + "/"
-        + new LineLayer(line, layer)
-        + "/"
-        + moment;
+  TaskId embedId(int line, int layer, PlacedEmbed.Moment moment) {
+    return TaskId.batch(batch.number(), Task.Kind.EMBED).of(new LineLayer(line, layer)).of(moment);
   }
 
   /** Embeds laid on a layer below before it is covered. */
@@ -85,7 +82,7 @@ final class EmbedWork {
   }
 
   /** All embeds of a moment into all cavities of a layer that this batch fills. */
-  TaskDraft embed(int line, int layer, PlacedEmbed.Moment moment, List<String> afterPours) {
+  TaskDraft embed(int line, int layer, PlacedEmbed.Moment moment, List<PourId> afterPours) {
     TaskDraft draft =
         TaskDraft.of(
                 embedId(line, layer, moment),
@@ -98,7 +95,7 @@ final class EmbedWork {
         moment == PlacedEmbed.Moment.HALF_FILL
             ? BatchWork.seconds(job.session().habits().care().halfFillRestMinutes() * 60)
             : 0;
-    for (String pour : afterPours) {
+    for (PourId pour : afterPours) {
       draft.lag(new Lag(Lag.Clock.POURED, pour, rest, null, false, Lag.Why.EMBED));
     }
     return draft;

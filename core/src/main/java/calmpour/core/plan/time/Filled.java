@@ -3,7 +3,8 @@ package calmpour.core.plan.time;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.PieceGroup;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.PourId;
+import calmpour.core.plan.doc.TaskId;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -30,7 +31,7 @@ public final class Filled {
       int endSeconds) {}
 
   private final List<Batch> batches;
-  private final Map<String, Map<Integer, Lies>> layers = new HashMap<>();
+  private final Map<PourId, Map<Integer, Lies>> layers = new HashMap<>();
 
   /** Nothing, and nothing to come. */
   public Filled() {
@@ -56,7 +57,7 @@ public final class Filled {
   public void put(Batch batch, BatchStates states, Times times) {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
-        int end = times.end(TaskIds.pour(pour.id()));
+        int end = times.end(TaskId.pour(pour.id()));
         layers
             .computeIfAbsent(key(pour.line(), pour.cavity(), pour.layer()), k -> new TreeMap<>())
             .merge(
@@ -85,7 +86,7 @@ public final class Filled {
     return layers.getOrDefault(key(line, cavity, layer), Map.of()).values();
   }
 
-  private static String key(int line, int cavity, int layer) {
-    return line + "." + cavity + "." + layer;
+  private static PourId key(int line, int cavity, int layer) {
+    return new PourId(line + 1, cavity, layer + 1, 0);
   }
 }

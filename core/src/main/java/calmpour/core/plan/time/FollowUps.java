@@ -6,21 +6,22 @@ import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.embed.Embed;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -58,8 +59,8 @@ public final class FollowUps {
   }
 
   /** Lags of the batch's own tasks that follow from how its cups and layers behave, by task id. */
-  public Map<String, List<Lag>> deadlines() {
-    Map<String, List<Lag>> lags = new LinkedHashMap<>();
+  public Map<TaskId, List<Lag>> deadlines() {
+    Map<TaskId, List<Lag>> lags = new LinkedHashMap<>();
     int margin = job.session().habits().marginSeconds();
     int firstGel = Integer.MAX_VALUE;
     int lastGel = 0;
@@ -69,15 +70,15 @@ public final class FollowUps {
       firstGel = Math.min(firstGel, Window.down(0, of.states().gels().minutes()));
       lastGel = Math.max(lastGel, Window.down(0, of.states().gels().minutes()));
       for (Cup.Pour pour : cup.pours()) {
-        lags.computeIfAbsent(TaskIds.pour(pour.id()), k -> new ArrayList<>())
+        lags.computeIfAbsent(TaskId.pour(pour.id()), k -> new ArrayList<>())
             .add(fromContact(thickens - margin, Lag.Why.WORKING_TIME));
       }
     }
     if (firstGel < Integer.MAX_VALUE) {
-      lags.computeIfAbsent(TaskIds.batch(number, Task.Kind.CLEAN_UP), k -> new ArrayList<>())
+      lags.computeIfAbsent(TaskId.batch(number, Task.Kind.CLEAN_UP), k -> new ArrayList<>())
           .add(fromContact(firstGel, Lag.Why.BEFORE_GEL));
     }
-    lags.computeIfAbsent(TaskIds.batch(number, Task.Kind.LEFTOVERS), k -> new ArrayList<>())
+    lags.computeIfAbsent(TaskId.batch(number, Task.Kind.LEFTOVERS), k -> new ArrayList<>())
         .add(fromContact(lastGel, Lag.Why.BEFORE_GEL));
     pot(lags);
     for (LineLayer at : layers()) {
@@ -91,11 +92,11 @@ public final class FollowUps {
   }
 
   /** Into the pot before anything in it gels. */
-  private void pot(Map<String, List<Lag>> lags) {
+  private void pot(Map<TaskId, List<Lag>> lags) {
     for (int line : work.finished(PieceWork.Curing.PRESSURE_POT)) {
       BatchStates.LayerSpan top = top(line);
       if (top != null) {
-        lags.computeIfAbsent(TaskIds.batch(number, Task.Kind.LOAD_POT), k -> new ArrayList<>())
+        lags.computeIfAbsent(TaskId.batch(number, Task.Kind.LOAD_POT), k -> new ArrayList<>())
             .add(fromContact(Window.down(0, top.first().gels().minutes()), Lag.Why.BEFORE_GEL));
       }
     }
@@ -106,7 +107,7 @@ public final class FollowUps {
   }
 
   /** Until when the embeds of the batch's own tasks are still wetted. */
-  private void embeds(Map<String, List<Lag>> lags, int line, int layer) {
+  private void embeds(Map<TaskId, List<Lag>> lags, int line, int layer) {
     for (PlacedEmbed.Moment moment :
         List.of(PlacedEmbed.Moment.HALF_FILL, PlacedEmbed.Moment.AFTER_POUR)) {
       if (EmbedWork.has(level(line, layer), moment)) {
@@ -224,7 +225,7 @@ public final class FollowUps {
         }
         tasks.add(
             TaskDraft.of(
-                    TaskIds.batch(number, Task.Kind.NUDGE) + "/" + at + "/" + turn,
+                    TaskId.batch(number, Task.Kind.NUDGE).of(at).of(turn),
                     Task.Kind.NUDGE,
                     number,
                     job.session().hands().nudgeSeconds() * each * pieces)
@@ -252,7 +253,7 @@ public final class FollowUps {
     int pieces = 0;
     boolean duty = false;
     int end = 0;
-    Set<String> seen = new TreeSet<>();
+    Set<CavityId> seen = new HashSet<>();
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
         PieceWork.BubbleCare care = job.lines().get(pour.line()).piece().workOrNone().bubbles();
@@ -266,8 +267,8 @@ public final class FollowUps {
                     || (care == PieceWork.BubbleCare.USUAL && !cup.tint().doses().isEmpty()));
         if (worth) {
           duty |= care == PieceWork.BubbleCare.MUCH;
-          pieces += seen.add(pour.line() + "." + pour.cavity()) ? 1 : 0;
-          end = Math.max(end, times.end(TaskIds.pour(pour.id())));
+          pieces += seen.add(CavityId.of(pour)) ? 1 : 0;
+          end = Math.max(end, times.end(TaskId.pour(pour.id())));
         }
       }
     }
@@ -275,7 +276,7 @@ public final class FollowUps {
       int due = Window.up(end, LOOKS_MINUTES[i]);
       TaskDraft draft =
           TaskDraft.of(
-                  TaskIds.batch(number, Task.Kind.LOOK) + "/" + (i + 1),
+                  TaskId.batch(number, Task.Kind.LOOK).of(i + 1),
                   Task.Kind.LOOK,
                   number,
                   job.session().hands().bubbleSecondsCavity() * pieces)
@@ -308,7 +309,7 @@ public final class FollowUps {
 
   private void cures(
       List<Task> tasks, PieceWork.Curing where, Task.Kind load, Task.Kind in, Tool.Kind tool) {
-    Task loaded = times.task(TaskIds.batch(number, load));
+    Task loaded = times.task(TaskId.batch(number, load));
     if (loaded == null) {
       return;
     }
@@ -320,7 +321,7 @@ public final class FollowUps {
       }
     }
     Task shut =
-        TaskDraft.of(TaskIds.batch(number, in), in, number, (double) until - loaded.endSeconds())
+        TaskDraft.of(TaskId.batch(number, in), in, number, (double) until - loaded.endSeconds())
             .byItself()
             .tool(work.toolId(tool))
             .pieces(loaded.places())

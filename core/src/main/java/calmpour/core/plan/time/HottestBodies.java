@@ -8,7 +8,8 @@ import calmpour.core.cure.CureStates;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.BatchHeat;
 import calmpour.core.plan.doc.Cup;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.Place;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import java.util.Comparator;
@@ -43,7 +44,7 @@ public final class HottestBodies {
             Tint.within(List.of(), List.of(), job.resin().mixedDensity(), List.of()));
     Optional<BatchHeat.Hot> mixed =
         hot(
-            "batch/" + batch.number(),
+            new Place.OfBatch(batch.number()),
             cure.warmestWithin(job.resin(), mixing, (split - contact) / 60.0),
             cure.states(job.resin(), mixing));
     Optional<BatchHeat.Hot> cup =
@@ -53,9 +54,7 @@ public final class HottestBodies {
               BatchStates.CupStates of = known(states.cups().get(c.id()));
               double minutes = (lastPour(c, times, contact) - contact) / 60.0;
               return hot(
-                  "cup/" + c.id(),
-                  cure.warmestWithin(job.resin(), of.body(), minutes),
-                  of.forgotten())
+                  Place.of(c), cure.warmestWithin(job.resin(), of.body(), minutes), of.forgotten())
                   .stream();
             })
             .max(Comparator.comparingDouble(BatchHeat.Hot::forgottenC));
@@ -64,7 +63,7 @@ public final class HottestBodies {
             .flatMap(c -> c.layers().stream())
             .flatMap(l -> {
               CureStates.Heat heat = l.states().heat();
-              String place = "pour/" + l.pour().id();
+              Place place = Place.of(l.pour());
               return heat == null
                   ? Stream.empty()
                   : Stream.of(
@@ -75,14 +74,11 @@ public final class HottestBodies {
   }
 
   private static int lastPour(Cup cup, Times times, int contact) {
-    return cup.pours().stream()
-        .mapToInt(p -> times.end(TaskIds.pour(p.id())))
-        .max()
-        .orElse(contact);
+    return cup.pours().stream().mapToInt(p -> times.end(TaskId.pour(p.id()))).max().orElse(contact);
   }
 
   private static Optional<BatchHeat.Hot> hot(
-      String place, Optional<Double> planned, CureStates forgotten) {
+      Place place, Optional<Double> planned, CureStates forgotten) {
     CureStates.Heat heat = forgotten.heat();
     return heat == null
         ? Optional.empty()

@@ -5,7 +5,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
@@ -19,7 +19,7 @@ final class Joins {
   private final int number;
 
   /** From when on a plan of ours does a task, where that is later than it could. */
-  private final Map<String, Integer> best = new HashMap<>();
+  private final Map<TaskId, Integer> best = new HashMap<>();
 
   /**
    * @param number of the batch
@@ -30,13 +30,13 @@ final class Joins {
   }
 
   /** Moments that a plan of ours waits for, by task id; filled with the lags. */
-  Map<String, Integer> best() {
+  Map<TaskId, Integer> best() {
     return best;
   }
 
   /** A pour waits for what lies below, and a coat for its piece to be out of the mould. */
   void wait(TaskDraft draft, Cup.Pour pour, Filled filled) {
-    lags(TaskIds.pour(pour.id()), pour.line(), pour.cavity(), pour.layer(), filled, Lag.Why.JOIN)
+    lags(TaskId.pour(pour.id()), pour.line(), pour.cavity(), pour.layer(), filled, Lag.Why.JOIN)
         .forEach(draft::lag);
     Job.Line line = job.lines().get(pour.line());
     if (line.level(pour.layer()).coat()) {
@@ -46,7 +46,7 @@ final class Joins {
   }
 
   /** What a pour onto a layer of an earlier batch, or an embed laid on it, has to wait for. */
-  List<Lag> lags(String task, int line, int cavity, int layer, Filled filled, Lag.Why why) {
+  List<Lag> lags(TaskId task, int line, int cavity, int layer, Filled filled, Lag.Why why) {
     List<Lag> lags = new ArrayList<>();
     for (Filled.Lies below :
         layer == 0 ? List.<Filled.Lies>of() : filled.all(line, cavity, layer - 1)) {
@@ -59,7 +59,7 @@ final class Joins {
   }
 
   private Lag joinLag(
-      String task,
+      TaskId task,
       int line,
       int layer,
       Filled.Lies below,

@@ -11,11 +11,13 @@ import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.PieceGroup;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -42,10 +44,6 @@ public final class PieceTasks {
     this.habits = job.session().habits();
   }
 
-  private static String session(Task.Kind kind) {
-    return "session/" + kind;
-  }
-
   /** Before the first batch: moulds wiped or sprayed, surfaces worked on, embeds made ready. */
   public List<Task> before() {
     List<Task> tasks = new ArrayList<>();
@@ -53,7 +51,7 @@ public final class PieceTasks {
     Task.Kind prep = prep();
     if (prep != null && cavities > 0) {
       tasks.add(
-          TaskDraft.of(session(prep), prep, 0, hands.mouldSeconds() * cavities)
+          TaskDraft.of(TaskId.session(prep), prep, 0, hands.mouldSeconds() * cavities)
               .pieces(cavities)
               .task());
     }
@@ -73,7 +71,7 @@ public final class PieceTasks {
         if (s > 0) {
           draft.lag(dry(surfaceId(l, s - 1), surface.get(s - 1).dryingMinutes()));
         } else if (prep != null) {
-          draft.lag(dry(session(prep), habits.care().mouldDryMinutes()));
+          draft.lag(dry(TaskId.session(prep), habits.care().mouldDryMinutes()));
         }
         tasks.add(draft.task());
       }
@@ -90,13 +88,13 @@ public final class PieceTasks {
     };
   }
 
-  private static Lag dry(String id, double minutes) {
+  private static Lag dry(TaskId id, double minutes) {
     int seconds = BatchWork.seconds(minutes * 60);
     return new Lag(Lag.Clock.DONE, id, seconds, null, false, Lag.Why.DRYING);
   }
 
-  private static String surfaceId(int line, int which) {
-    return TaskIds.line(line, Task.Kind.SURFACE_WORK) + "/" + (which + 1);
+  private static TaskId surfaceId(int line, int which) {
+    return TaskId.line(line + 1, Task.Kind.SURFACE_WORK).of(which + 1);
   }
 
   private void embeds(List<Task> tasks, int l, Job.Line line) {
@@ -114,7 +112,7 @@ public final class PieceTasks {
     if (each > 0) {
       tasks.add(
           TaskDraft.of(
-                  TaskIds.line(l, Task.Kind.PREPARE_EMBEDS),
+                  TaskId.line(l + 1, Task.Kind.PREPARE_EMBEDS),
                   Task.Kind.PREPARE_EMBEDS,
                   0,
                   hands.embedSeconds() * each * count)
@@ -125,7 +123,7 @@ public final class PieceTasks {
     if (laid > 0) {
       TaskDraft lay =
           TaskDraft.of(
-                  TaskIds.line(l, Task.Kind.LAY_EMBEDS),
+                  TaskId.line(l + 1, Task.Kind.LAY_EMBEDS),
                   Task.Kind.LAY_EMBEDS,
                   0,
                   hands.embedSeconds() * laid * count)
@@ -149,13 +147,13 @@ public final class PieceTasks {
    *
    * @param begun cavities that something was poured into before; those of this batch are added
    */
-  public List<Task> prepared(Batch batch, List<Task> chain, Set<String> begun) {
-    Map<String, Cup.Pour> pours = new HashMap<>();
+  public List<Task> prepared(Batch batch, List<Task> chain, Set<CavityId> begun) {
+    Map<PourId, Cup.Pour> pours = new HashMap<>();
     batch.cups().forEach(c -> c.pours().forEach(p -> pours.put(p.id(), p)));
     List<Task> prepared = new ArrayList<>();
     for (Task task : chain) {
       Cup.Pour pour = task.pourId() == null ? null : pours.get(task.pourId());
-      boolean first = pour != null && begun.add(pour.line() + "." + pour.cavity());
+      boolean first = pour != null && begun.add(CavityId.of(pour));
       prepared.add(first ? task.and(beforePour(known(pour).line())) : prepared(task));
     }
     return prepared;
@@ -175,7 +173,7 @@ public final class PieceTasks {
         glue |= inside.placed().prepare().contains(PlacedEmbed.Prepare.GLUE);
       }
     }
-    String id = TaskIds.line(task.line(), Task.Kind.PREPARE_EMBEDS);
+    TaskId id = TaskId.line(task.line() + 1, Task.Kind.PREPARE_EMBEDS);
     return prepare ? task.and(List.of(dry(id, glue ? habits.care().embedDryMinutes() : 0))) : task;
   }
 
@@ -184,7 +182,7 @@ public final class PieceTasks {
     Job.Line line = job.lines().get(l);
     Task.Kind prep = prep();
     if (prep != null) {
-      lags.add(dry(session(prep), habits.care().mouldDryMinutes()));
+      lags.add(dry(TaskId.session(prep), habits.care().mouldDryMinutes()));
     }
     List<SurfaceWork> surface = line.piece().workOrNone().surface();
     if (!surface.isEmpty()) {
@@ -197,7 +195,7 @@ public final class PieceTasks {
             .flatMap(v -> v.embeds().stream())
             .anyMatch(e -> e.placed().moment() == PlacedEmbed.Moment.BEFORE_POUR);
     if (laid) {
-      lags.add(Lag.after(TaskIds.line(l, Task.Kind.LAY_EMBEDS)));
+      lags.add(Lag.after(TaskId.line(l + 1, Task.Kind.LAY_EMBEDS)));
     }
     return lags;
   }
@@ -235,7 +233,7 @@ public final class PieceTasks {
               case PRESSURE_POT -> Task.Kind.IN_POT;
               case HOT_BOX -> Task.Kind.IN_BOX;
             };
-        String shutId = shut == null ? null : TaskIds.batch(lies.batch().number(), shut);
+        TaskId shutId = shut == null ? null : TaskId.batch(lies.batch().number(), shut);
         if (shutId != null && times.task(shutId) != null) {
           draft.after(shutId);
         }
@@ -285,13 +283,13 @@ public final class PieceTasks {
     Job.Line line = job.lines().get(group.line());
     int count = group.cavities().size();
     PieceWork work = line.piece().workOrNone();
-    String before = group.taskId(Task.Kind.DEMOULD);
+    TaskId before = group.taskId(Task.Kind.DEMOULD);
     int turn = 0;
     FinishStep last = null;
     for (FinishStep step : work.finishing()) {
       for (int t = 0; t < step.times(); t++) {
         turn++;
-        String id = group.taskId(Task.Kind.FINISH) + "/" + turn;
+        TaskId id = group.taskId(Task.Kind.FINISH).of(turn);
         double hours = t == 0 ? step.afterHours(last) : step.againHours();
         int wait = BatchWork.seconds(hours * HOUR);
         TaskDraft draft =
@@ -320,7 +318,7 @@ public final class PieceTasks {
         : cured(coat, hard, 0);
   }
 
-  private Optional<Task> ready(PieceGroup group, Filled filled, String after) {
+  private Optional<Task> ready(PieceGroup group, Filled filled, TaskId after) {
     Job.Line line = job.lines().get(group.line());
     TaskDraft draft =
         TaskDraft.of(group.taskId(Task.Kind.READY), Task.Kind.READY, 0, 0)

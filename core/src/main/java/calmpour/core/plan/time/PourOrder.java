@@ -3,8 +3,11 @@ package calmpour.core.plan.time;
 import static calmpour.core.check.Known.known;
 
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.LineLayer;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -40,11 +43,11 @@ public final class PourOrder {
    *
    * @param thickens when each cup's working time ends, by id; any clock
    */
-  List<Step> cupInHand(Map<String, Integer> thickens) {
-    Map<String, List<Cup.Pour>> left = new LinkedHashMap<>();
-    Map<String, Integer> waiting = new HashMap<>();
+  List<Step> cupInHand(Map<CupId, Integer> thickens) {
+    Map<CupId, List<Cup.Pour>> left = new LinkedHashMap<>();
+    Map<PourId, Integer> waiting = new HashMap<>();
     Set<LineLayer> held = new LinkedHashSet<>();
-    Map<String, Cup> cups = new HashMap<>();
+    Map<CupId, Cup> cups = new HashMap<>();
     for (Cup cup : batch.cups()) {
       cups.put(cup.id(), cup);
       left.put(cup.id(), new ArrayList<>(cup.pours()));
@@ -56,12 +59,12 @@ public final class PourOrder {
       }
     }
     List<Step> order = new ArrayList<>();
-    String inHand = null;
+    CupId inHand = null;
     while (left.values().stream().anyMatch(l -> !l.isEmpty())) {
       Cup.Pour next = inHand == null ? null : ready(known(left.get(inHand)), waiting, held);
       if (next == null) {
         int soonest = Integer.MAX_VALUE;
-        for (Map.Entry<String, List<Cup.Pour>> each : left.entrySet()) {
+        for (Map.Entry<CupId, List<Cup.Pour>> each : left.entrySet()) {
           Cup.Pour candidate = ready(each.getValue(), waiting, held);
           int thick = known(thickens.get(each.getKey()));
           if (candidate != null && thick < soonest) {
@@ -98,7 +101,7 @@ public final class PourOrder {
    * @param thickens when each cup's working time ends, by id; any clock
    * @return empty where an embed comes between two halves: there a wait is part of the order
    */
-  List<Step> latestLast(Map<String, Integer> thickens) {
+  List<Step> latestLast(Map<CupId, Integer> thickens) {
     List<Step.PourStep> all = new ArrayList<>();
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
@@ -108,16 +111,16 @@ public final class PourOrder {
         all.add(new Step.PourStep(cup, pour));
       }
     }
-    Map<String, List<Step.PourStep>> byCavity = new HashMap<>();
+    Map<CavityId, List<Step.PourStep>> byCavity = new HashMap<>();
     for (Step.PourStep step : all) {
-      byCavity.computeIfAbsent(cavity(step.pour()), k -> new ArrayList<>()).add(step);
+      byCavity.computeIfAbsent(CavityId.of(step.pour()), k -> new ArrayList<>()).add(step);
     }
     List<Step> backwards = new ArrayList<>();
-    String inHand = "";
+    CupId inHand = null;
     while (!all.isEmpty()) {
       Step.PourStep last = null;
       for (Step.PourStep step : all) {
-        if (followed(step.pour(), known(byCavity.get(cavity(step.pour()))))) {
+        if (followed(step.pour(), known(byCavity.get(CavityId.of(step.pour()))))) {
           continue;
         }
         int by =
@@ -137,18 +140,14 @@ public final class PourOrder {
       inHand = last.cup().id();
       backwards.add(last);
       all.remove(last);
-      known(byCavity.get(cavity(last.pour()))).remove(last);
+      known(byCavity.get(CavityId.of(last.pour()))).remove(last);
     }
     Collections.reverse(backwards);
     return backwards;
   }
 
-  private static boolean holds(Step.PourStep step, String cupId) {
+  private static boolean holds(Step.PourStep step, @Nullable CupId cupId) {
     return step.cup().id().equals(cupId);
-  }
-
-  private static String cavity(Cup.Pour pour) {
-    return pour.line() + "." + pour.cavity();
   }
 
   /** Whether another pour of its cavity has to come after it. */
@@ -169,12 +168,12 @@ public final class PourOrder {
     return job.lines().get(pour.line()).level(pour.layer()).colours().size() > 1;
   }
 
-  private static String cavityLayer(Cup.Pour pour, int layer) {
-    return pour.line() + "." + pour.cavity() + "." + layer;
+  private static PourId cavityLayer(Cup.Pour pour, int layer) {
+    return new PourId(pour.line() + 1, pour.cavity(), layer + 1, 0);
   }
 
   /** Embeds go in where all the first halves they are meant for lie in their moulds. */
-  private static LineLayer nextHeld(Set<LineLayer> held, Map<String, List<Cup.Pour>> left) {
+  private static LineLayer nextHeld(Set<LineLayer> held, Map<CupId, List<Cup.Pour>> left) {
     for (LineLayer at : held) {
       boolean poured =
           left.values().stream()
@@ -189,7 +188,7 @@ public final class PourOrder {
 
   /** The first pour with nothing of its cavity still to come below it, and no embed to wait for. */
   private Cup.@Nullable Pour ready(
-      List<Cup.Pour> pours, Map<String, Integer> waiting, Set<LineLayer> held) {
+      List<Cup.Pour> pours, Map<PourId, Integer> waiting, Set<LineLayer> held) {
     for (Cup.Pour pour : pours) {
       boolean free = pour.half() == 1 || !held.contains(LineLayer.of(pour));
       for (int below = 0; below < pour.layer(); below++) {

@@ -4,11 +4,12 @@ import static calmpour.core.check.Known.known;
 
 import calmpour.core.cure.CureModel;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Arrangement;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
@@ -39,13 +40,13 @@ public final class Schedule {
   private final CureModel cure;
   private final PieceTasks pieces;
   private final List<Timeline> hands = new ArrayList<>();
-  private final Map<String, Integer> pins = new HashMap<>();
+  private final Map<TaskId, Integer> pins = new HashMap<>();
   private final Times times = new Times();
   private final Filled filled;
   private final List<Task> tasks = new ArrayList<>();
   private final Map<Integer, BatchStates> states = new LinkedHashMap<>();
   private final Set<PieceGroup> demoulded = new HashSet<>();
-  private final Set<String> begun = new HashSet<>();
+  private final Set<CavityId> begun = new HashSet<>();
 
   private final SharedThings things = new SharedThings();
 
@@ -77,7 +78,7 @@ public final class Schedule {
       }
     }
     for (Arrangement.Pin pin : job.session().arrangement().pins()) {
-      pins.put(pin.taskId(), pin.startSeconds());
+      pins.put(new TaskId(pin.taskId()), pin.startSeconds());
     }
   }
 
@@ -160,7 +161,7 @@ public final class Schedule {
       }
     }
     int lastPour = 0;
-    String first = chain.get(0).id();
+    TaskId first = chain.get(0).id();
     // Two pairs of hands never meet at a cup or a cavity, with a pin as without one.
     Map<String, List<int[]>> busy = new HashMap<>();
     for (Task task : chain) {
@@ -247,7 +248,7 @@ public final class Schedule {
 
   /** How the batch follows, with the deadlines and tasks that come of it. */
   private void follow(JobInResin inResin, Batch batch) {
-    Task load = times.task(TaskIds.batch(batch.number(), Task.Kind.LOAD_BOX));
+    Task load = times.task(TaskId.batch(batch.number(), Task.Kind.LOAD_BOX));
     if (load != null) {
       // In the box from here on; for how long follows from how it cures there.
       new FollowUps(inResin, batch, new BatchStates(Map.of()), times).cures().forEach(times::put);

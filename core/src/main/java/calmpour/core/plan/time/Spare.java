@@ -2,7 +2,7 @@ package calmpour.core.plan.time;
 
 import calmpour.core.cure.CureModel;
 import calmpour.core.plan.doc.Batch;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
 import java.util.List;
@@ -36,7 +36,7 @@ public final class Spare {
           double ends = cure.thickens(inResin.resin(), bodies.emptied(cup)).workingMinutes();
           int last =
               cup.pours().stream()
-                  .mapToInt(p -> laid.end(TaskIds.pour(p.id())))
+                  .mapToInt(p -> laid.end(TaskId.pour(p.id())))
                   .max()
                   .orElse(Integer.MIN_VALUE / 2);
           return Window.down(fromContact, ends) - last;

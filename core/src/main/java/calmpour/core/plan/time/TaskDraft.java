@@ -1,44 +1,47 @@
 package calmpour.core.plan.time;
 
 import calmpour.core.habit.Hands;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** A task while it is put together; it has no time yet. */
 public final class TaskDraft {
-  private final String id;
+  private final TaskId id;
   private final Task.Kind kind;
   private final int batch;
   private final int takes;
   private final List<Lag> lags = new ArrayList<>();
-  private @Nullable String cupId;
-  private @Nullable String pourId;
+  private @Nullable CupId cupId;
+  private @Nullable PourId pourId;
   private @Nullable Integer line;
   private @Nullable String toolId;
   private int places = 1;
   private boolean hands = true;
   private boolean optional;
 
-  private TaskDraft(String id, Task.Kind kind, int batch, double takesSeconds) {
+  private TaskDraft(TaskId id, Task.Kind kind, int batch, double takesSeconds) {
     this.id = id;
     this.kind = kind;
     this.batch = batch;
     this.takes = (int) Math.ceil(takesSeconds);
   }
 
-  static TaskDraft of(String id, Task.Kind kind, int batch, double takesSeconds) {
+  static TaskDraft of(TaskId id, Task.Kind kind, int batch, double takesSeconds) {
     return new TaskDraft(id, kind, batch, takesSeconds);
   }
 
-  TaskDraft cup(String of) {
+  TaskDraft cup(CupId of) {
     cupId = of;
     return this;
   }
 
-  TaskDraft pour(String of) {
+  TaskDraft pour(PourId of) {
     pourId = of;
     return this;
   }
@@ -68,7 +71,7 @@ public final class TaskDraft {
     return this;
   }
 
-  TaskDraft after(String taskId) {
+  TaskDraft after(TaskId taskId) {
     lags.add(Lag.after(taskId));
     return this;
   }

@@ -1,8 +1,9 @@
 package calmpour.core.plan.time;
 
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Task;
-import calmpour.core.plan.doc.TaskIds;
+import calmpour.core.plan.doc.TaskId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 
 /** The moments of a plan, read off its tasks; seconds from the first step. */
 public final class Times {
-  private final Map<String, Task> byId = new HashMap<>();
+  private final Map<TaskId, Task> byId = new HashMap<>();
 
   Times() {}
 
@@ -24,39 +25,39 @@ public final class Times {
     byId.put(task.id(), task);
   }
 
-  public @Nullable Task task(String id) {
+  public @Nullable Task task(TaskId id) {
     return byId.get(id);
   }
 
   /** First contact of A and B; 0 where the plan never gets there. */
   public int contact(int batch) {
-    return end(TaskIds.batch(batch, Task.Kind.WEIGH_FIRST));
+    return end(TaskId.batch(batch, Task.Kind.WEIGH_FIRST));
   }
 
   /** End of mixing. */
   public int mixed(int batch) {
-    Task over = byId.get(TaskIds.batch(batch, Task.Kind.SECOND_CUP));
-    return over == null ? end(TaskIds.batch(batch, Task.Kind.STIR)) : over.endSeconds();
+    Task over = byId.get(TaskId.batch(batch, Task.Kind.SECOND_CUP));
+    return over == null ? end(TaskId.batch(batch, Task.Kind.STIR)) : over.endSeconds();
   }
 
   /** When a cup has its resin: after its split, or from where the mix stays as it is. */
-  public int filled(int batch, String cupId) {
-    Task split = byId.get(TaskIds.cup(cupId, Task.Kind.SPLIT));
+  public int filled(int batch, CupId cupId) {
+    Task split = byId.get(TaskId.cup(cupId, Task.Kind.SPLIT));
     if (split != null) {
       return split.endSeconds();
     }
-    Task tinted = byId.get(TaskIds.batch(batch, Task.Kind.TINT));
-    Task rest = byId.get(TaskIds.batch(batch, Task.Kind.REST));
+    Task tinted = byId.get(TaskId.batch(batch, Task.Kind.TINT));
+    Task rest = byId.get(TaskId.batch(batch, Task.Kind.REST));
     int mixed = mixed(batch);
     return tinted != null ? tinted.endSeconds() : rest != null ? rest.endSeconds() : mixed;
   }
 
-  public int end(String id) {
+  public int end(TaskId id) {
     Task task = byId.get(id);
     return task == null ? 0 : task.endSeconds();
   }
 
-  public int start(String id) {
+  public int start(TaskId id) {
     Task task = byId.get(id);
     return task == null ? 0 : task.startSeconds();
   }
@@ -65,25 +66,23 @@ public final class Times {
   public @Nullable Integer moment(Lag lag) {
     return switch (lag.clock()) {
       case CONTACT -> {
-        Task task = byId.get(TaskIds.batch(Integer.parseInt(lag.of()), Task.Kind.WEIGH_FIRST));
+        Task task = byId.get(lag.task());
         yield task == null ? null : (Integer) task.endSeconds();
       }
       case MIXED -> {
         int batch = Integer.parseInt(lag.of());
-        yield byId.containsKey(TaskIds.batch(batch, Task.Kind.STIR))
-            ? (Integer) mixed(batch)
-            : null;
+        yield byId.containsKey(TaskId.batch(batch, Task.Kind.STIR)) ? (Integer) mixed(batch) : null;
       }
       case POURED -> {
-        Task task = byId.get(TaskIds.pour(lag.of()));
+        Task task = byId.get(lag.task());
         yield task == null ? null : (Integer) task.endSeconds();
       }
       case DONE -> {
-        Task task = byId.get(lag.of());
+        Task task = byId.get(lag.task());
         yield task == null ? null : (Integer) task.endSeconds();
       }
       case BEGINS -> {
-        Task task = byId.get(lag.of());
+        Task task = byId.get(lag.task());
         yield task == null ? null : (Integer) task.startSeconds();
       }
     };

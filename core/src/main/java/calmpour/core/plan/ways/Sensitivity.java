@@ -3,6 +3,7 @@ package calmpour.core.plan.ways;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.search.Watch;
 import calmpour.core.resin.ResinSystem;
@@ -108,9 +109,9 @@ public final class Sensitivity {
 
   /** Largest change in the count of a colourant's drops or scoops in any cup, %. */
   private static double doses(Plan plan, Plan other, String colourantId) {
-    Map<String, Double> before = counts(plan, colourantId);
+    Map<CupId, Double> before = counts(plan, colourantId);
     double most = 0;
-    for (Map.Entry<String, Double> after : counts(other, colourantId).entrySet()) {
+    for (Map.Entry<CupId, Double> after : counts(other, colourantId).entrySet()) {
       Double was = before.get(after.getKey());
       if (was != null && was > 0) {
         most = Math.max(most, Math.abs(after.getValue() / was - 1) * 100);
@@ -119,8 +120,8 @@ public final class Sensitivity {
     return most;
   }
 
-  private static Map<String, Double> counts(Plan plan, String colourantId) {
-    Map<String, Double> counts = new HashMap<>();
+  private static Map<CupId, Double> counts(Plan plan, String colourantId) {
+    Map<CupId, Double> counts = new HashMap<>();
     for (Batch batch : plan.batches()) {
       for (Cup cup : batch.cups()) {
         for (Cup.Dose dose : cup.tint().doses()) {

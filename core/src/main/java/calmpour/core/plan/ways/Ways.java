@@ -1,6 +1,7 @@
 package calmpour.core.plan.ways;
 
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Plan;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -28,7 +29,7 @@ public record Ways(@Nullable Binding binding, Plan plan, List<Way> ways, boolean
    */
   public record Binding(
       Finding.Rule rule,
-      String place,
+      Place place,
       double value,
       double limit,
       String unit,

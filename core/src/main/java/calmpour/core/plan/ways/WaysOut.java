@@ -5,9 +5,10 @@ import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
 import calmpour.core.habit.Planning;
 import calmpour.core.habit.Splitting;
-import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.search.Watch;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
@@ -90,7 +91,8 @@ public final class WaysOut {
   /** Which pours of a plan share a batch. */
   public static List<List<String>> together(Plan plan) {
     return plan.batches().stream()
-        .map(b -> b.cups().stream().flatMap(c -> c.pours().stream()).map(Cup.Pour::id).toList())
+        .map(b ->
+            b.cups().stream().flatMap(c -> c.pours().stream()).map(p -> p.id().toString()).toList())
         .toList();
   }
 
@@ -240,12 +242,10 @@ public final class WaysOut {
   private void leaveOut(List<Finding> breaches) {
     Map<Integer, Integer> fewer = new TreeMap<>();
     for (Finding breach : breaches) {
-      if (breach.place().startsWith("pour/")) {
-        int line = Integer.parseInt(breach.place().substring(5).split("\\.", 2)[0]) - 1;
-        fewer.merge(line, 1, Integer::sum);
-      } else if (breach.place().startsWith("piece/")) {
-        int line = Integer.parseInt(breach.place().substring(6));
-        fewer.put(line, session.pieces().get(line).count());
+      switch (breach.place()) {
+        case Place.OfPour(PourId id) -> fewer.merge(id.line() - 1, 1, Integer::sum);
+        case Place.OfLine(int line) -> fewer.put(line - 1, session.pieces().get(line - 1).count());
+        default -> {}
       }
     }
     if (fewerThanAll(fewer) && leave(fewer)) {
