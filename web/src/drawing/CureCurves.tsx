@@ -4,7 +4,7 @@ import { type PointerEvent, useId, useState } from "react";
 import type { CureCurve, CureStates, CurveSample } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
-import { LAST_POUR_PA_S, sampleAt, span } from "../words/curves";
+import { sampleAt, span } from "../words/curves";
 import { curveScale, thicknessWord, ticks } from "./curveScale";
 import { useWidth } from "./useWidth";
 
@@ -70,7 +70,7 @@ export function CureCurves({ curve, states, until, hottest, pours = [], what }: 
   const shown = at ?? undefined;
   const end = ends === undefined ? undefined : sampleAt(curve.points, ends);
   // Too warm to be poured, or too thick: the mark sits on the curve that says so.
-  const tooWarm = end !== undefined && (end.viscosityPaS ?? Infinity) < LAST_POUR_PA_S * 0.98;
+  const tooWarm = curve.endsTooWarm;
   return (
     <Box ref={ref} sx={{ minWidth: 0 }}>
       {width > 0 && (
@@ -193,7 +193,7 @@ export function CureCurves({ curve, states, until, hottest, pours = [], what }: 
             {end && ends !== undefined && (
               <circle
                 cx={x(ends)}
-                cy={tooWarm ? warm(end.temperatureC) : thick(LAST_POUR_PA_S)}
+                cy={tooWarm ? warm(end.temperatureC) : thick(curve.pourableUntilPaS)}
                 r={6}
                 fill={palette?.background.paper}
                 stroke={tooWarm ? palette?.error.main : ink?.line}

@@ -3,7 +3,7 @@ import type { Plan, Task } from "../api/client";
 import { cavityName } from "../words/places";
 import { taskName } from "../words/tasks";
 import { useTaskDrag } from "./dragTask";
-import { BAR, EMBEDDING, type Lane, LOOKING, type PourLineLayout } from "./pourLineLayout";
+import { BAR, type Lane, type PourLineLayout } from "./pourLineLayout";
 
 /** From here on a cup is as good as sure, %. */
 const SURE = 99.5;
@@ -251,9 +251,9 @@ export function Mark(props: MarkProps) {
       {title}
       {label}
       {pin}
-      {EMBEDDING.has(task.kind) ? (
+      {task.phase === "EMBED" ? (
         <path d={`M${x0} ${y - 7}l6 7l-6 7l-6 -7Z`} fill={sheet} stroke={ink} strokeWidth={2.2} />
-      ) : LOOKING.has(task.kind) ? (
+      ) : task.phase === "WATCH" ? (
         <path
           d={`M${x0 - 7} ${y}q7 -8 14 0q-7 8 -14 0Z`}
           fill={sheet}

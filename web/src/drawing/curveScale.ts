@@ -1,5 +1,4 @@
 import type { CureCurve, CurveSample } from "../api/client";
-import { LAST_POUR_PA_S } from "../words/curves";
 
 interface Frame {
   left: number;
@@ -15,11 +14,11 @@ const THINNEST = 0.05;
 const THICKEST = 200;
 
 /** Where thickness has a name; the first two bound what can be poured and what draws a thread. */
-const NAMED = [
+const named = (curve: CureCurve) => [
   { at: 0.1, word: "thick oil", last: false },
   { at: 1, word: "syrup", last: false },
-  { at: LAST_POUR_PA_S, word: "runny honey", last: true },
-  { at: 50, word: "draws a thread", last: false },
+  { at: curve.pourableUntilPaS, word: "runny honey", last: true },
+  { at: curve.threadFromPaS, word: "draws a thread", last: false },
 ];
 
 const log = (paS: number) => Math.log10(Math.min(THICKEST, Math.max(THINNEST, paS)));
@@ -51,7 +50,7 @@ export function curveScale(curve: CureCurve, until: number, hottest: number, fra
     warm,
     coolest: floor,
     minutesAt: (px: number) => ((px - frame.left) / (frame.right - frame.left)) * until,
-    thicknessTicks: NAMED,
+    thicknessTicks: named(curve),
     thickPath: path((p) => thick(p.viscosityPaS ?? THICKEST), liquid),
     warmPath: path((p) => warm(p.temperatureC), seen),
     facePath: uneven ? path((p) => warm(p.faceC), seen) : null,

@@ -22,7 +22,17 @@ function batch(number: number, start: number, end: number, cups: Cup[]): Batch {
 }
 
 function task(kind: Task["kind"], start: number, end: number, more: Partial<Task> = {}): Task {
-  return { kind, batch: 1, hands: true, startSeconds: start, endSeconds: end, ...more } as Task;
+  const phase: Task["phase"] =
+    kind === "WEIGH_FIRST" || kind === "STIR" || kind === "REST" ? "MIX" : "POUR";
+  return {
+    kind,
+    phase,
+    batch: 1,
+    hands: true,
+    startSeconds: start,
+    endSeconds: end,
+    ...more,
+  } as Task;
 }
 
 const TASKS = [
@@ -99,17 +109,9 @@ describe("the pour line", () => {
 });
 
 describe("sittings", () => {
-  it("part where nobody works for longer than an hour and a half", () => {
-    const all = [
-      batch(1, 0, 1800, []),
-      batch(2, 1800, 3600, []),
-      batch(3, 14_400, 16_000, []),
-      batch(4, 16_000, 18_000, []),
-    ];
-    expect(sittings(all).map((s) => s.map((b) => b.number))).toEqual([
-      [1, 2],
-      [3, 4],
-    ]);
-    expect(sittings([])).toEqual([]);
+  it("are the batches that the plan puts together", () => {
+    const batches = [1, 2, 3].map((number) => batch(number, 0, 1800, []));
+    const plan = { batches, sittings: [[1, 2], [3]] } as Partial<Plan> as Plan;
+    expect(sittings(plan).map((s) => s.map((b) => b.number))).toEqual([[1, 2], [3]]);
   });
 });

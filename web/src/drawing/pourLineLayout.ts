@@ -23,24 +23,8 @@ export const AXIS = 24;
 const STEPS_MINUTES = [2, 5, 10, 15, 30, 60, 120, 240];
 
 /** What is done with a batch in one go, until its moulds are covered. */
-const ONE_GO = new Set<Task["kind"]>([
-  "WARM",
-  "WEIGH_FIRST",
-  "WEIGH_SECOND",
-  "STIR",
-  "SECOND_CUP",
-  "REST",
-  "SPLIT",
-  "STOCK_CUP",
-  "TINT",
-  "GATHER",
-  "LAY_EMBEDS",
-  "POUR",
-  "EMBED",
-  "BUBBLE_PASS",
-  "UNDER_LAMP",
-  "COVER",
-]);
+const inOneGo = (task: Task) =>
+  task.phase === "MIX" || task.phase === "POUR" || task.phase === "EMBED";
 
 /** Lays out the batches given, which should lie close together in time. */
 export function layOut(
@@ -51,14 +35,14 @@ export function layOut(
   right: number,
 ): PourLineLayout {
   const numbers = new Set(batches.map((b) => b.number));
-  const inOneGo = plan.tasks.filter((t) => numbers.has(t.batch) && ONE_GO.has(t.kind));
+  const itsTasks = plan.tasks.filter((t) => numbers.has(t.batch) && inOneGo(t));
   const first = Math.min(...batches.map((b) => b.times.startSeconds));
-  const end = Math.max(...inOneGo.map((t) => t.endSeconds));
+  const end = Math.max(...itsTasks.map((t) => t.endSeconds));
   // Looks and nudges go on for hours; those of the next hour and a half are seen with the pours.
   const tasks = plan.tasks.filter(
     (t) =>
       numbers.has(t.batch) &&
-      (ONE_GO.has(t.kind) || (t.hands && t.startSeconds < end + 5_400 && t.startSeconds >= first)),
+      (inOneGo(t) || (t.hands && t.startSeconds < end + 5_400 && t.startSeconds >= first)),
   );
   const from = Math.min(...batches.map((b) => b.times.startSeconds));
   const cups = batches.flatMap((b) => b.cups);
@@ -121,25 +105,9 @@ function ticks(startsAt: Date, from: number, to: number, most: number): number[]
   return all;
 }
 
-/** Batches that are worked at in one go: no pause longer than an hour and a half. */
-export function sittings(batches: Batch[]): Batch[][] {
-  const all: Batch[][] = [];
-  for (const batch of batches) {
-    const last = all.at(-1);
-    const before = last?.at(-1);
-    if (last && before && batch.times.startSeconds - before.times.endSeconds < 5_400) {
-      last.push(batch);
-    } else {
-      all.push([batch]);
-    }
-  }
-  return all;
+/** Batches that are worked at in one go. */
+export function sittings(plan: Plan): Batch[][] {
+  return plan.sittings.map((numbers) => plan.batches.filter((b) => numbers.includes(b.number)));
 }
 
 export const BAR = 16;
-
-/** A lozenge: something is put in. */
-export const EMBEDDING = new Set<Task["kind"]>(["LAY_EMBEDS", "EMBED"]);
-
-/** An eye: somebody looks and nudges. */
-export const LOOKING = new Set<Task["kind"]>(["LOOK", "NUDGE"]);

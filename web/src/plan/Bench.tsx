@@ -7,7 +7,7 @@ import type { Mend, Piece, Session, Trouble, Workshop } from "../api/client";
 import type { Defaults } from "../api/queries";
 import { PourLine } from "../drawing/PourLine";
 import { sittings } from "../drawing/pourLineLayout";
-import { mended, notOnPurpose, onPurpose, pinned, released } from "../session/arranging";
+import { notOnPurpose, onPurpose, pinned, released } from "../session/arranging";
 import { choices } from "../session/choices";
 import {
   carrying,
@@ -17,6 +17,7 @@ import {
   withPiece,
   withPieces,
 } from "../session/pieces";
+import { useMend } from "../session/useMend";
 import { usePlan } from "../session/usePlan";
 import type { useSessionEditor } from "../session/useSessionEditor";
 import { Cautions } from "../ui/Cautions";
@@ -107,14 +108,8 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
     setSelected(pieces.length);
     setConditions((open) => open || session.resinId === "");
   };
-  const mend = (way: Mend) => {
-    const next = mended(session, habits, way);
-    if (way.kind === "ANEW") {
-      planning.anew();
-    }
-    if (next) {
-      edit(next, null);
-    } else if (way.kind === "LEAVE_OUT") {
+  const elsewhere = (way: Mend) => {
+    if (way.kind === "LEAVE_OUT") {
       remove(way.value);
     } else if (way.kind === "CHANGE_HOURS") {
       setConditions(true);
@@ -126,6 +121,17 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
       void navigate("/shelf");
     }
   };
+  const mend = useMend({
+    session,
+    onMended: (next, way) => {
+      if (way.kind === "ANEW") {
+        planning.anew();
+      }
+      edit(next, null);
+    },
+    onElsewhere: elsewhere,
+    onTrouble: setFileTrouble,
+  });
   /** The mould as the saved plan knew it, to be carried along by the session from now on. */
   const bringBack = (piece: Piece): (() => void) | null => {
     const lost = snapshot?.moulds?.find((m) => m.id === piece.mouldId);
@@ -151,7 +157,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
   );
   const changed = plan && planning.before ? changesText(planning.before.plan, plan, units) : null;
   const pairs = habits.planning?.pairsOfHands ?? 1;
-  const sitting = batch && sittings(plan?.batches ?? []).find((s) => s.includes(batch));
+  const sitting = batch && plan && sittings(plan).find((s) => s.includes(batch));
 
   return (
     <AboutProvider value={about}>

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { Plan, RunState, RunStep, Session } from "../api/client";
+import type { Plan, RunState, Session } from "../api/client";
 import { cavityName } from "../words/places";
 import { asTask, capital, cupOf, pourOf, waitWords } from "../words/steps";
 import { taskName } from "../words/tasks";
@@ -19,8 +19,6 @@ interface Props {
 
 /** So far ahead something is waited for at the bench, s. */
 const SOON = 3_600;
-
-const LOOKED_AFTER = new Set<RunStep["kind"]>(["LOOK", "NUDGE", "EMBED"]);
 
 /** What runs by itself beside the step: the clocks of the cups, what is waited for, what is filled. */
 export function BenchAside(props: Props) {
@@ -97,7 +95,7 @@ function Waits({ state, plan, session, now }: Props) {
     .filter(
       (s) =>
         (s.status === "RUNNING" && s.endSeconds > now) ||
-        (s.status === "TO_DO" && LOOKED_AFTER.has(s.kind)),
+        (s.status === "TO_DO" && (s.phase === "WATCH" || s.kind === "EMBED")),
     )
     .map((s) => ({
       id: s.taskId,

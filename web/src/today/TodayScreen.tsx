@@ -17,8 +17,6 @@ const WORDS: Partial<Record<DueLine["kind"], string>> = {
 };
 
 /** What comes after the bench belongs to the record of a run. */
-const LOOKED_OVER = new Set<DueLine["kind"]>(["DEMOULD", "FINISH", "READY"]);
-
 function words(due: DueLine): string {
   const what = due.mouldName
     ? `${due.mouldName}${due.places > 1 ? ` ×${due.places}` : ""}`
@@ -93,7 +91,7 @@ function Due({ today }: { today: Today }) {
                 {dueText(due.kind, new Date(due.from), due.zoneId)}
               </Box>
               <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
-              <Link href={`/pour/${due.runId}${LOOKED_OVER.has(due.kind) ? "/record" : ""}`}>
+              <Link href={`/pour/${due.runId}${due.phase === "FREE" ? "/record" : ""}`}>
                 {due.runName}
               </Link>
               {due.kind === "DEMOULD" && (

@@ -1,8 +1,5 @@
 import type { CurveSample } from "../api/client";
 
-/** The engine ends the working time there, or where it gets too warm. */
-export const LAST_POUR_PA_S = 5;
-
 /** How it is at a moment, between two samples on a straight line. */
 export function sampleAt(points: CurveSample[], minutes: number): Between | undefined {
   const next = points.findIndex((p) => p.minutes >= minutes);

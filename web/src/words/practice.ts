@@ -8,7 +8,7 @@ import type {
   Tried,
 } from "../api/client";
 import { showWith, type Units } from "../units/units";
-import { LAST_POUR_PA_S, sampleAt, span } from "./curves";
+import { span } from "./curves";
 
 /** The sentence that matters about two set-ups. */
 export function verdict(comparison: Comparison, units: Units): string {
@@ -47,9 +47,7 @@ function moment(at: Moment): string {
 
 /** A cup that warms itself quickly is too warm before it is too thick. */
 function whyNoLonger(body: BodyTried): string {
-  const ends = body.curve?.workingTimeEnds;
-  const then = ends === undefined ? undefined : sampleAt(body.curve?.points ?? [], ends);
-  return then && (then.viscosityPaS ?? Infinity) < LAST_POUR_PA_S * 0.98 ? ", then too warm" : "";
+  return body.curve?.endsTooWarm ? ", then too warm" : "";
 }
 
 /** The states of a body in words, one a line. */

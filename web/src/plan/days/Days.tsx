@@ -183,28 +183,18 @@ function Movers({
 }
 
 function isLook(task: Task): boolean {
-  return task.kind === "LOOK" || task.kind === "NUDGE";
+  return task.phase === "WATCH";
 }
 
 /** What belongs to a batch's own work, told together. */
-const WITH_BATCH = new Set<Task["kind"]>([
-  "WARM",
-  "WEIGH_FIRST",
-  "WEIGH_SECOND",
-  "STIR",
-  "SECOND_CUP",
-  "REST",
-  "SPLIT",
-  "STOCK_CUP",
-  "TINT",
-  "GATHER",
-  "POUR",
-  "BUBBLE_PASS",
-  "UNDER_LAMP",
-  "COVER",
-  "LEFTOVERS",
-  "CLEAN_UP",
-]);
+function withBatch(task: Task): boolean {
+  return (
+    task.phase === "MIX" ||
+    task.phase === "POUR" ||
+    task.kind === "LEFTOVERS" ||
+    task.kind === "CLEAN_UP"
+  );
+}
 
 function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): Day[] {
   const moment = (seconds: number) => new Date(startsAt.getTime() + seconds * 1000);
@@ -215,7 +205,7 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
         (f.place === ofTask(task.id) || f.place === ofPour(task.pourId ?? "")),
     );
   const entries: Entry[] = plan.batches.map((batch) => {
-    const its = plan.tasks.filter((t) => t.batch === batch.number && WITH_BATCH.has(t.kind));
+    const its = plan.tasks.filter((t) => t.batch === batch.number && withBatch(t));
     const colours = [...new Set(batch.cups.map((c) => c.colour.name))].join(", ");
     return {
       key: `batch ${batch.number}`,
@@ -229,7 +219,7 @@ function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): D
     };
   });
   for (const task of plan.tasks) {
-    const own = !WITH_BATCH.has(task.kind) && (looks || !isLook(task));
+    const own = !withBatch(task) && (looks || !isLook(task));
     if (own) {
       const until =
         task.kind === "IN_POT" || task.kind === "IN_BOX"

@@ -159,7 +159,7 @@ export function Beside({ held, shown, onShow }: Props) {
             <Box component="h3" sx={{ typography: "h3", m: 0 }}>
               {h.title}
             </Box>
-            {sittings(h.plan.batches).map((batches) => (
+            {sittings(h.plan).map((batches) => (
               <PourLine
                 key={batches[0]?.number}
                 plan={h.plan}

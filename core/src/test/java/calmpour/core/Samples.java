@@ -13,6 +13,7 @@ import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Arrangement;
 import calmpour.core.session.JustMix;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
@@ -166,6 +167,7 @@ public final class Samples {
         List.of(),
         habits,
         Hands.DEFAULT,
-        null);
+        null,
+        Arrangement.FREE);
   }
 }

@@ -13,6 +13,7 @@ import calmpour.core.plan.bench.BenchTally;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.ways.Mending;
 import calmpour.core.plan.ways.Sensitivity;
 import calmpour.core.plan.ways.Ways;
 import calmpour.core.session.Resolution;
@@ -112,6 +113,25 @@ public class PlanController {
       @RequestParam(required = false) @Nullable String ticket) {
     Workshop workshop = workshop(id);
     return tickets.during(ticket, watch -> plans.ways(session, workshop, watch));
+  }
+
+  /** One of the mends of a finding, to be made. */
+  public record MendRequest(Session session, Finding.Mend mend) {
+    public MendRequest {
+      new Check().present("session", session).present("mend", mend).orThrow();
+    }
+  }
+
+  /**
+   * The session with a mend made.
+   *
+   * @param session null where it is not made in the session, but on the board, the shelf or a mould
+   */
+  public record Mended(@Nullable Session session) {}
+
+  @PostMapping("/mended")
+  Mended mended(@RequestBody MendRequest request) {
+    return new Mended(Mending.of(request.session(), request.mend()).orElse(null));
   }
 
   /** A plan that somebody else made, or that was changed by hand, to be judged as it is. */

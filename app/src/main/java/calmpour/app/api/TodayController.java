@@ -53,7 +53,8 @@ public class TodayController {
       int places,
       Instant from,
       Instant to,
-      boolean hands) {}
+      boolean hands,
+      Task.Phase phase) {}
 
   /**
    * The next first.
@@ -127,7 +128,8 @@ public class TodayController {
         due.places(),
         run.begunAt().plusSeconds(due.fromSeconds()),
         run.begunAt().plusSeconds(due.toSeconds()),
-        due.hands());
+        due.hands(),
+        due.phase());
   }
 
   private static String summary(DueLine due) {

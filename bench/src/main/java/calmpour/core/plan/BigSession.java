@@ -1,5 +1,6 @@
 package calmpour.core.plan;
 
+import calmpour.core.session.Arrangement;
 import calmpour.core.cup.CupKind;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Join;
@@ -119,7 +120,7 @@ public record BigSession(Session session, Workshop workshop) {
             List.of(),
             Habits.DEFAULT,
             Hands.DEFAULT,
-            null);
+            null, Arrangement.FREE);
     return new BigSession(session, workshop);
   }
 

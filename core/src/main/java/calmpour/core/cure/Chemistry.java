@@ -1,6 +1,7 @@
 package calmpour.core.cure;
 
 import calmpour.core.resin.ResinKind;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * How one resin reacts, warms itself and thickens.
@@ -26,6 +27,7 @@ import calmpour.core.resin.ResinKind;
  * @param gel conversion at which it gels, 0 to 1
  * @param glassCuredC glass point of the fully cured resin, °C
  */
+@RecordBuilder
 public record Chemistry(
     double m,
     double n,
@@ -39,7 +41,8 @@ public record Chemistry(
     double c1,
     double c2,
     double gel,
-    double glassCuredC) {
+    double glassCuredC)
+    implements ChemistryBuilder.With {
   /** J/(mol·K): CODATA 2018, exact. */
   static final double GAS = 8.314462618;
 
@@ -117,23 +120,6 @@ public record Chemistry(
         1.0,
         urethane ? GEL_POLYURETHANE : GEL,
         urethane ? GLASS_POLYURETHANE_C : GLASS_CURED_C);
-  }
-
-  public Chemistry withLnA(double other) {
-    return new Chemistry(
-        m,
-        n,
-        r,
-        activationKJ,
-        other,
-        heatJPerG,
-        heatCapacity,
-        viscosity25,
-        flowKJ,
-        c1,
-        c2,
-        gel,
-        glassCuredC);
   }
 
   /** dα/dt, 1/min, at a conversion from 0 to 1. */

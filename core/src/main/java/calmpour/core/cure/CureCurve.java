@@ -9,6 +9,9 @@ import org.jspecify.annotations.Nullable;
  * minutes from the first contact of A and B.
  *
  * @param points in time order
+ * @param pourableUntilPaS thickness up to which it can be poured
+ * @param threadFromPaS thickness from which it draws a thread
+ * @param endsTooWarm whether its working time ends because it gets too warm, not too thick
  */
 public record CureCurve(
     List<CurveSample> points,
@@ -19,8 +22,12 @@ public record CureCurve(
     @Nullable Double demould,
     @Nullable Double fullCure,
     double peakC,
-    double peakAt) {
+    double peakAt,
+    double pourableUntilPaS,
+    double threadFromPaS,
+    boolean endsTooWarm) {
   private static final int MOST = 160;
+  private static final double ALMOST = 0.98;
 
   public CureCurve {
     points = List.copyOf(points);
@@ -66,6 +73,20 @@ public record CureCurve(
         run.demould(),
         run.fullCure(),
         run.peakC(),
-        run.peakAt());
+        run.peakAt(),
+        CureEngine.POURABLE_PA_S,
+        CureEngine.THICK_PA_S,
+        endsTooWarm(run));
+  }
+
+  /** Thinner than it may be when its working time ends, more than a curve's steps can be off. */
+  private static boolean endsTooWarm(CureRun run) {
+    Double ends = run.workingTimeEnds();
+    return ends != null
+        && run.curve().stream()
+            .filter(p -> p.minutes() >= ends)
+            .findFirst()
+            .map(p -> p.viscosityPaS() < CureEngine.POURABLE_PA_S * ALMOST)
+            .orElse(false);
   }
 }

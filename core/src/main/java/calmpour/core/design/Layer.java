@@ -3,6 +3,7 @@ package calmpour.core.design;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param meeting how several colours come together; has no meaning for one
  * @param embeds what is put into it
  */
+@RecordBuilder
 public record Layer(
     String colourId,
     @Nullable Fill fill,
@@ -26,7 +28,8 @@ public record Layer(
     @Nullable String resinId,
     List<BesideColour> beside,
     Meeting meeting,
-    List<PlacedEmbed> embeds) {
+    List<PlacedEmbed> embeds)
+    implements LayerBuilder.With {
   public static final Range BESIDE = new Range(0, 4);
   public static final Range EMBEDS = new Range(0, 12);
 
@@ -101,10 +104,5 @@ public record Layer(
   /** What its own colour takes of it, 0 to 1. */
   public double ownShare() {
     return 1 - beside.stream().mapToDouble(BesideColour::share).sum();
-  }
-
-  /** The same layer with another fill. */
-  public Layer withFill(@Nullable Fill other) {
-    return new Layer(colourId, other, join, resinId, beside, meeting, embeds);
   }
 }

@@ -4,6 +4,7 @@ import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.mould.InnerMould;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param inner a form that stands in it while it is poured and leaves a hollow; null for what the
  *     mould itself has
  */
+@RecordBuilder
 public record PieceWork(
     @Nullable PieceSide front,
     @Nullable PieceSide base,
@@ -29,7 +31,8 @@ public record PieceWork(
     List<FinishStep> finishing,
     BubbleCare bubbles,
     Curing curing,
-    @Nullable InnerMould inner) {
+    @Nullable InnerMould inner)
+    implements PieceWorkBuilder.With {
   public static final Range SURFACE = new Range(0, 6);
   public static final Range FINISHING = new Range(0, 10);
 

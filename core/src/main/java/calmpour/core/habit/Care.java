@@ -2,6 +2,7 @@ package calmpour.core.habit;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param leavingDays for those who wait longer than the label, days lying flat
  * @param standsOn what moulds stand on while they cure; null for a board
  */
+@RecordBuilder
 public record Care(
     BubbleMethod bubbles,
     MouldPrep moulds,
@@ -26,7 +28,8 @@ public record Care(
     double lampMinutes,
     Leaving leaving,
     double leavingDays,
-    @Nullable StandsOn standsOn) {
+    @Nullable StandsOn standsOn)
+    implements CareBuilder.With {
   public static final Range MOULD_DRY_MINUTES = new Range(0, 1_440);
   public static final Range HALF_FILL_REST_MINUTES = new Range(0, 120);
   public static final Range EMBED_DRY_MINUTES = new Range(0, 2_880);
@@ -110,31 +113,5 @@ public record Care(
         .present("leaving", leaving)
         .within("leavingDays", leavingDays, LEAVING_DAYS)
         .orThrow();
-  }
-
-  public Care withBubbles(BubbleMethod other) {
-    return new Care(
-        other,
-        moulds,
-        mouldDryMinutes,
-        halfFillRestMinutes,
-        embedDryMinutes,
-        lampMinutes,
-        leaving,
-        leavingDays,
-        standsOn);
-  }
-
-  public Care withMoulds(MouldPrep other) {
-    return new Care(
-        bubbles,
-        other,
-        mouldDryMinutes,
-        halfFillRestMinutes,
-        embedDryMinutes,
-        lampMinutes,
-        leaving,
-        leavingDays,
-        standsOn);
   }
 }

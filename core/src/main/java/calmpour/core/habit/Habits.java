@@ -2,6 +2,7 @@ package calmpour.core.habit;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * How this workshop works: one choice from each school, with a default, changeable per session.
@@ -29,6 +30,7 @@ import calmpour.core.check.Range;
  * @param care what is done for moulds and pieces before, between and after
  * @param planning how sure a plan has to be, and for how many hands
  */
+@RecordBuilder
 public record Habits(
     MeasureBy measureBy,
     FirstPart firstPart,
@@ -51,7 +53,8 @@ public record Habits(
     Splitting splitting,
     Tinting tinting,
     Care care,
-    Planning planning) {
+    Planning planning)
+    implements HabitsBuilder.With {
   public static final Range SCALE_DIVISION_G = new Range(0.001, 10);
   public static final Range MARKS_DIVISION_ML = new Range(0.1, 50);
   public static final Range OVERAGE_PERCENT = new Range(0, 100);
@@ -134,123 +137,9 @@ public record Habits(
         .orThrow();
   }
 
-  /** The same habits with another rest, minutes. */
-  public Habits withRestMinutes(double minutes) {
-    return with(
-        overagePercent,
-        residueG,
-        residuePercent,
-        minutes,
-        mixing,
-        splitting,
-        tinting,
-        care,
-        planning);
-  }
-
   /** The same habits with another overage and other residues: %, g, %. */
   public Habits withAllowances(double overage, double alwaysG, double percent) {
-    return with(overage, alwaysG, percent, restMinutes, mixing, splitting, tinting, care, planning);
-  }
-
-  public Habits withMixing(Mixing other) {
-    return with(
-        overagePercent,
-        residueG,
-        residuePercent,
-        restMinutes,
-        other,
-        splitting,
-        tinting,
-        care,
-        planning);
-  }
-
-  public Habits withSplitting(Splitting other) {
-    return with(
-        overagePercent,
-        residueG,
-        residuePercent,
-        restMinutes,
-        mixing,
-        other,
-        tinting,
-        care,
-        planning);
-  }
-
-  public Habits withTinting(Tinting other) {
-    return with(
-        overagePercent,
-        residueG,
-        residuePercent,
-        restMinutes,
-        mixing,
-        splitting,
-        other,
-        care,
-        planning);
-  }
-
-  public Habits withCare(Care other) {
-    return with(
-        overagePercent,
-        residueG,
-        residuePercent,
-        restMinutes,
-        mixing,
-        splitting,
-        tinting,
-        other,
-        planning);
-  }
-
-  public Habits withPlanning(Planning other) {
-    return with(
-        overagePercent,
-        residueG,
-        residuePercent,
-        restMinutes,
-        mixing,
-        splitting,
-        tinting,
-        care,
-        other);
-  }
-
-  private Habits with(
-      double overage,
-      double alwaysG,
-      double percent,
-      double rest,
-      Mixing otherMixing,
-      Splitting otherSplitting,
-      Tinting otherTinting,
-      Care otherCare,
-      Planning otherPlanning) {
-    return new Habits(
-        measureBy,
-        firstPart,
-        scaleDivisionG,
-        marksDivisionMl,
-        overage,
-        alwaysG,
-        percent,
-        headroomPercent,
-        capAllPercent,
-        capLiquidPercent,
-        stirMinutes,
-        rest,
-        marginMinutes,
-        ratioTolerancePercent,
-        thickWaitMinutes,
-        gelWaitMinutes,
-        curedWaitHours,
-        otherMixing,
-        otherSplitting,
-        otherTinting,
-        otherCare,
-        otherPlanning);
+    return withOveragePercent(overage).withResidueG(alwaysG).withResiduePercent(percent);
   }
 
   /**
@@ -259,29 +148,7 @@ public record Habits(
    * @param marksMl division of the cup's marks, where they are read
    */
   public Habits withMeasureBy(MeasureBy other, double marksMl) {
-    return new Habits(
-        other,
-        firstPart,
-        scaleDivisionG,
-        marksMl,
-        overagePercent,
-        residueG,
-        residuePercent,
-        headroomPercent,
-        capAllPercent,
-        capLiquidPercent,
-        stirMinutes,
-        restMinutes,
-        marginMinutes,
-        ratioTolerancePercent,
-        thickWaitMinutes,
-        gelWaitMinutes,
-        curedWaitHours,
-        mixing,
-        splitting,
-        tinting,
-        care,
-        planning);
+    return withMeasureBy(other).withMarksDivisionMl(marksMl);
   }
 
   /** Whole seconds by which every pour ends before its cup thickens; never less than said. */

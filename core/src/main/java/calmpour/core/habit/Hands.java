@@ -2,6 +2,7 @@ package calmpour.core.habit;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * How long one pair of hands takes, in seconds. Starting values: common practice, no source, each
@@ -13,6 +14,7 @@ import calmpour.core.check.Range;
  * @param mouldSeconds to wipe or spray one cavity
  * @param cleanUpSeconds after a batch, cups and sticks
  */
+@RecordBuilder
 public record Hands(
     double weighSecondsPart,
     double secondCupSeconds,
@@ -27,7 +29,8 @@ public record Hands(
     double nudgeSeconds,
     double demouldSecondsPiece,
     double mouldSeconds,
-    double cleanUpSeconds) {
+    double cleanUpSeconds)
+    implements HandsBuilder.With {
   public static final Range WEIGH_SECONDS_PART = new Range(1, 1_800);
   public static final Range SECOND_CUP_SECONDS = new Range(1, 600);
   public static final Range SPLIT_SECONDS_CUP = new Range(1, 600);

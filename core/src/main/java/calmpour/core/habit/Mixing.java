@@ -2,6 +2,7 @@ package calmpour.core.habit;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param measuringCupMl what the cup that A and B are measured in holds to its last mark; null when
  *     that is the mixing cup itself
  */
+@RecordBuilder
 public record Mixing(
     Warming warming,
     @Nullable Double warmMinutes,
@@ -21,7 +23,8 @@ public record Mixing(
     MixingCups cups,
     double secondStirMinutes,
     double extraAPercent,
-    @Nullable Double measuringCupMl) {
+    @Nullable Double measuringCupMl)
+    implements MixingBuilder.With {
   public static final Range WARM_MINUTES = new Range(1, 120);
   public static final Range WARMED_TO_C = new Range(10, 60);
   public static final Range SECOND_STIR_MINUTES = new Range(0.25, 10);
@@ -96,8 +99,7 @@ public record Mixing(
 
   /** The same, with nothing warmed. */
   public Mixing unwarmed() {
-    return new Mixing(
-        Warming.NONE, null, null, cups, secondStirMinutes, extraAPercent, measuringCupMl);
+    return withWarming(Warming.NONE).withWarmMinutes(null).withWarmedToC(null);
   }
 
   public boolean twoCups() {

@@ -3,6 +3,7 @@ package calmpour.core.habit;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * What a plan is made for.
@@ -11,7 +12,8 @@ import calmpour.core.check.Range;
  *     uncertain as they are
  * @param pairsOfHands 2 with a helper who can do everything
  */
-public record Planning(double surePercent, int pairsOfHands) {
+@RecordBuilder
+public record Planning(double surePercent, int pairsOfHands) implements PlanningBuilder.With {
   public static final Range SURE_PERCENT = new Range(50, 99.9);
   public static final Range PAIRS_OF_HANDS = new Range(1, 2);
 

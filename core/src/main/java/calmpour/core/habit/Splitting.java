@@ -2,6 +2,7 @@ package calmpour.core.habit;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * How one mix becomes cups.
@@ -11,7 +12,9 @@ import calmpour.core.check.Range;
  * @param cupAtMostMl most in one cup because of its own heat; 50 to 120 mL is common practice for
  *     hobby epoxies, no source. Deep-pour resins are slow enough to be ruled by their label alone.
  */
-public record Splitting(SplitWhen when, double reserveMl, double cupAtMostMl) {
+@RecordBuilder
+public record Splitting(SplitWhen when, double reserveMl, double cupAtMostMl)
+    implements SplittingBuilder.With {
   public static final Range RESERVE_ML = new Range(0, 500);
   public static final Range CUP_AT_MOST_ML = new Range(5, 5_000);
 

@@ -2,6 +2,7 @@ package calmpour.core.habit;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * How much colour this workshop allows.
@@ -11,7 +12,9 @@ import calmpour.core.check.Range;
  *     starting value, no source
  * @param waterPaint what is done about water-based paint
  */
-public record Tinting(LiquidLimit liquids, double dropsPer10Ml, WaterPaint waterPaint) {
+@RecordBuilder
+public record Tinting(LiquidLimit liquids, double dropsPer10Ml, WaterPaint waterPaint)
+    implements TintingBuilder.With {
   public static final Range DROPS_PER_10_ML = new Range(0.5, 40);
 
   public static final Tinting DEFAULT = new Tinting(LiquidLimit.SHARE, 5, WaterPaint.WARN);

@@ -95,6 +95,7 @@ final class Assembly {
         spare,
         BenchRows.of(job, tasks),
         null,
-        null);
+        null,
+        List.of());
   }
 }

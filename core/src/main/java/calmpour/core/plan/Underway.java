@@ -10,7 +10,6 @@ import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Presence;
-import calmpour.core.plan.time.Schedule;
 import calmpour.core.plan.time.Times;
 import calmpour.core.session.Job;
 import java.util.HashMap;
@@ -70,10 +69,5 @@ public final class Underway {
    */
   public BodyHistory body(Batch batch, Cup cup) {
     return new Bodies(job.in(batch.resinId()), batch, times).emptied(cup);
-  }
-
-  /** Whether a batch is split, tinted, poured and covered in one go with such a task. */
-  public static boolean inOneGo(Task.Kind kind) {
-    return Schedule.ONE_GO.contains(kind);
   }
 }

@@ -14,7 +14,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -29,10 +28,6 @@ final class PlayedEvening {
 
   /** Both bottles in warm water: common practice, no source. */
   private static final int WARMING_SECONDS = 300;
-
-  /** The bench is left after these; what follows is for other days. */
-  private static final Set<Task.Kind> ENDS =
-      EnumSet.of(Task.Kind.DEMOULD, Task.Kind.FINISH, Task.Kind.READY);
 
   /** No exercise has more steps; a loop would. */
   private static final int MOST_STEPS = 2_000;
@@ -109,7 +104,7 @@ final class PlayedEvening {
                 s.status() == RunState.Status.TO_DO
                     || (stubborn && s.status() == RunState.Status.TOO_LATE))
             .filter(s -> !skipped.contains(s.taskId()))
-            .filter(s -> !ENDS.contains(s.kind()))
+            .filter(s -> s.phase() != Task.Phase.FREE)
             .toList();
     return stubborn
         ? open.stream().min(Comparator.comparingInt(s -> place.get(s.taskId()))).orElse(null)

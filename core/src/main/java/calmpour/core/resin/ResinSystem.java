@@ -3,6 +3,7 @@ package calmpour.core.resin;
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -25,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param partAId the A part on the shelf; null when it is not kept there
  * @param partBId the B part on the shelf; null when it is not kept there
  */
+@RecordBuilder
 public record ResinSystem(
     String id,
     String name,
@@ -43,7 +45,8 @@ public record ResinSystem(
     @Nullable CureTimes times,
     @Nullable LabelFacts facts,
     @Nullable String partAId,
-    @Nullable String partBId) {
+    @Nullable String partBId)
+    implements ResinSystemBuilder.With {
   public static final Range DENSITY_A = new Range(0.7, 2.5);
   public static final Range DENSITY_B = new Range(0.7, 2.5);
   public static final Range POT_LIFE_MINUTES = new Range(0.5, 1_440);
@@ -74,25 +77,8 @@ public record ResinSystem(
 
   /** This system with the densities of its own bottles, where its label gives none. */
   public ResinSystem withDensities(@Nullable Double ofA, @Nullable Double ofB) {
-    return new ResinSystem(
-        id,
-        name,
-        kind,
-        ratio,
-        densityA == null ? ofA : densityA,
-        densityB == null ? ofB : densityB,
-        potLifeMinutes,
-        potLifeMassG,
-        potLifeTemperatureC,
-        largestBatchG,
-        mixMinutes,
-        gelMinutes,
-        loadingLimitPercent,
-        loadingBasis,
-        times,
-        facts,
-        partAId,
-        partBId);
+    return withDensityA(densityA == null ? ofA : densityA)
+        .withDensityB(densityB == null ? ofB : densityB);
   }
 
   /** Density of part A, g/mL; 1.14 where unknown (starting value, no source). */
@@ -150,24 +136,9 @@ public record ResinSystem(
    * @param factor more than 0
    */
   public ResinSystem ofPotLife(double factor) {
-    return new ResinSystem(
-        id,
-        name,
-        kind,
-        ratio,
-        densityA,
-        densityB,
-        (Double) (knownPotLifeMinutes().value() * factor),
-        potLifeMassG,
-        potLifeTemperatureC,
-        largestBatchG,
-        mixMinutes,
-        null,
-        loadingLimitPercent,
-        loadingBasis,
-        null,
-        null,
-        partAId,
-        partBId);
+    return withPotLifeMinutes(knownPotLifeMinutes().value() * factor)
+        .withGelMinutes(null)
+        .withTimes(null)
+        .withFacts(null);
   }
 }

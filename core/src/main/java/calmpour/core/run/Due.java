@@ -25,7 +25,8 @@ public record Due(
     int places,
     int fromSeconds,
     int toSeconds,
-    boolean hands) {
+    boolean hands,
+    Task.Phase phase) {
   private static final Set<Task.Kind> LATER =
       EnumSet.of(Task.Kind.DEMOULD, Task.Kind.FINISH, Task.Kind.READY, Task.Kind.IN_POT);
 
@@ -64,7 +65,8 @@ public record Due(
                 step.places(),
                 step.startSeconds(),
                 step.endSeconds(),
-                step.hands()));
+                step.hands(),
+                step.phase()));
       }
     }
     return due;

@@ -77,6 +77,7 @@ public record RunState(
    * @param startSeconds when it was begun, or will be
    * @param targetG what is to be weighed out, with what is already in; null where nothing is
    * @param grams as weighed; null where it was not
+   * @param phase of the work
    */
   public record Step(
       TaskId taskId,
@@ -93,7 +94,8 @@ public record RunState(
       int endSeconds,
       Status status,
       @Nullable Double targetG,
-      @Nullable Double grams) {}
+      @Nullable Double grams,
+      Task.Phase phase) {}
 
   /** What a cup is like. */
   public enum CupState {

@@ -129,7 +129,7 @@ final class StillToDo {
       for (Task task : open.values()) {
         // A batch is not opened while another is under way that was to come before it.
         boolean waits = chain && OPENS_A_BATCH.contains(task.kind());
-        chain |= task.hands() && Underway.inOneGo(task.kind());
+        chain |= task.hands() && task.kind().inOneGo();
         if (waits || !ready(task, open)) {
           continue;
         }

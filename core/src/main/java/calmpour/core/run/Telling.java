@@ -132,7 +132,8 @@ final class Telling {
         task.endSeconds(),
         status,
         targetG(task),
-        done == null ? null : done.grams());
+        done == null ? null : done.grams(),
+        task.phase());
   }
 
   private @Nullable Double targetG(Task task) {

@@ -3,6 +3,7 @@ package calmpour.core.session;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -17,8 +18,10 @@ import org.jspecify.annotations.Nullable;
  * @param together which pours shared a batch the last time, by their ids, in the order the batches
  *     began: they stay together where that is no worse
  */
+@RecordBuilder
 public record Arrangement(
-    @Nullable Hours hours, List<Pin> pins, List<Accepted> accepted, List<List<String>> together) {
+    @Nullable Hours hours, List<Pin> pins, List<Accepted> accepted, List<List<String>> together)
+    implements ArrangementBuilder.With {
   public static final Range PINS = new Range(0, 2_000);
   public static final Range ACCEPTED = new Range(0, 400);
   public static final Range TOGETHER = new Range(0, 100);
@@ -82,22 +85,5 @@ public record Arrangement(
       check.that(ids.add(id), Problem.of("pins[" + i + "].taskId", Problem.Code.DUPLICATE_ID, id));
     }
     check.orThrow();
-  }
-
-  public Arrangement withPins(List<Pin> others) {
-    return new Arrangement(hours, others, accepted, together);
-  }
-
-  public Arrangement withHours(@Nullable Hours others) {
-    return new Arrangement(others, pins, accepted, together);
-  }
-
-  public Arrangement withAccepted(List<Accepted> others) {
-    return new Arrangement(hours, pins, others, together);
-  }
-
-  /** The same with other pours together. */
-  public Arrangement withTogether(List<List<String>> others) {
-    return new Arrangement(hours, pins, accepted, others);
   }
 }

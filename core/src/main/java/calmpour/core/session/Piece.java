@@ -6,6 +6,7 @@ import calmpour.core.check.Range;
 import calmpour.core.design.Design;
 import calmpour.core.design.Layer;
 import calmpour.core.design.PieceWork;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,12 +18,14 @@ import org.jspecify.annotations.Nullable;
  * @param layers from the floor of the mould up
  * @param work what belongs to it beside its layers; null for nothing
  */
+@RecordBuilder
 public record Piece(
     String mouldId,
     @Nullable String cavityId,
     int count,
     List<Layer> layers,
-    @Nullable PieceWork work) {
+    @Nullable PieceWork work)
+    implements PieceBuilder.With {
   public static final Range COUNT = new Range(1, 500);
   public static final Range LAYERS = Design.LAYERS;
 
@@ -39,10 +42,6 @@ public record Piece(
   /** What belongs to it beside its layers. */
   public PieceWork workOrNone() {
     return work == null ? PieceWork.NONE : work;
-  }
-
-  public Piece withWork(@Nullable PieceWork other) {
-    return new Piece(mouldId, cavityId, count, layers, other);
   }
 
   public Piece {

@@ -5,6 +5,7 @@ import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -24,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param strengths colours made stronger or weaker than their recipes
  * @param arrangement what the maker decides about the times
  */
+@RecordBuilder
 public record Session(
     String name,
     LocalDateTime startsAt,
@@ -39,46 +41,13 @@ public record Session(
     Habits habits,
     Hands hands,
     @Nullable Workshop carried,
-    Arrangement arrangement) {
+    Arrangement arrangement)
+    implements SessionBuilder.With {
   private static final Range YEARS = new Range(2000, 2200);
 
   public static final Range SPLIT_INTO = new Range(1, 20);
   public static final Range PIECES = new Range(0, 200);
   public static final Range CUPS_BY_HAND = new Range(0, 200);
-
-  /** A session that goes as it goes. */
-  public Session(
-      String name,
-      LocalDateTime startsAt,
-      String zoneId,
-      Room room,
-      String resinId,
-      List<Piece> pieces,
-      @Nullable JustMix justMix,
-      List<String> cupIds,
-      int splitInto,
-      List<HandCup> cupsByHand,
-      List<ColourStrength> strengths,
-      Habits habits,
-      Hands hands,
-      @Nullable Workshop carried) {
-    this(
-        name,
-        startsAt,
-        zoneId,
-        room,
-        resinId,
-        pieces,
-        justMix,
-        cupIds,
-        splitInto,
-        cupsByHand,
-        strengths,
-        habits,
-        hands,
-        carried,
-        Arrangement.FREE);
-  }
 
   public Session {
     pieces = pieces == null ? List.of() : List.copyOf(pieces);
@@ -135,127 +104,9 @@ public record Session(
     return withRoom(new Room(temperatureC, room.humidityPercent()));
   }
 
-  public Session withRoom(Room other) {
-    return with(startsAt, other, splitInto, cupsByHand, habits);
-  }
-
-  /** The same session spread over at least {@code batches} batches a stage. */
-  public Session withSplitInto(int batches) {
-    return with(startsAt, room, batches, cupsByHand, habits);
-  }
-
-  public Session withHabits(Habits others) {
-    return with(startsAt, room, splitInto, cupsByHand, others);
-  }
-
-  /** The same session with these cups put together by hand. */
-  public Session withCupsByHand(List<HandCup> cups) {
-    return with(startsAt, room, splitInto, cups, habits);
-  }
-
-  /** The same session at another wall-clock time. */
-  public Session withStartsAt(LocalDateTime other) {
-    return with(other, room, splitInto, cupsByHand, habits);
-  }
-
-  /** The same session in another resin, where its layers name none of their own. */
-  public Session withResinId(String other) {
-    return new Session(
-        name,
-        startsAt,
-        zoneId,
-        room,
-        other,
-        pieces,
-        justMix,
-        cupIds,
-        splitInto,
-        cupsByHand,
-        strengths,
-        habits,
-        hands,
-        carried,
-        arrangement);
-  }
-
-  /** The same session with its colours that much stronger or weaker. */
-  public Session withStrengths(List<ColourStrength> others) {
-    return new Session(
-        name,
-        startsAt,
-        zoneId,
-        room,
-        resinId,
-        pieces,
-        justMix,
-        cupIds,
-        splitInto,
-        cupsByHand,
-        others,
-        habits,
-        hands,
-        carried,
-        arrangement);
-  }
-
-  /** The same session with other decisions about its times. */
-  public Session withArrangement(Arrangement other) {
-    return new Session(
-        name,
-        startsAt,
-        zoneId,
-        room,
-        resinId,
-        pieces,
-        justMix,
-        cupIds,
-        splitInto,
-        cupsByHand,
-        strengths,
-        habits,
-        hands,
-        carried,
-        other);
-  }
-
-  /** The same session with other pieces. */
-  public Session withPieces(List<Piece> others) {
-    return new Session(
-        name,
-        startsAt,
-        zoneId,
-        room,
-        resinId,
-        others,
-        justMix,
-        cupIds,
-        splitInto,
-        cupsByHand,
-        strengths,
-        habits,
-        hands,
-        carried,
-        arrangement);
-  }
-
   /** The same session with these materials along, so that it can be read anywhere. */
   public Session carrying(Workshop materials) {
-    return new Session(
-        name,
-        startsAt,
-        zoneId,
-        room,
-        resinId,
-        pieces,
-        justMix,
-        cupIds,
-        splitInto,
-        cupsByHand,
-        strengths,
-        habits,
-        hands,
-        materials,
-        arrangement);
+    return withCarried(materials);
   }
 
   /** How much stronger than its recipe a colour is wanted. */
@@ -264,29 +115,5 @@ public record Session(
         .filter(s -> s.colourId().equals(colourId))
         .mapToDouble(ColourStrength::factor)
         .reduce(1, (before, now) -> now);
-  }
-
-  private Session with(
-      LocalDateTime otherStart,
-      Room otherRoom,
-      int batches,
-      List<HandCup> cups,
-      Habits otherHabits) {
-    return new Session(
-        name,
-        otherStart,
-        zoneId,
-        otherRoom,
-        resinId,
-        pieces,
-        justMix,
-        cupIds,
-        batches,
-        cups,
-        strengths,
-        otherHabits,
-        hands,
-        carried,
-        arrangement);
   }
 }

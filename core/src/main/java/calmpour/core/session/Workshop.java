@@ -11,6 +11,7 @@ import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -27,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param bookings what other sessions of this workshop need, and when
  */
+@RecordBuilder
 public record Workshop(
     List<Mould> moulds,
     List<ResinSystem> resins,
@@ -36,7 +38,8 @@ public record Workshop(
     List<ResinPart> parts,
     List<Embed> embeds,
     List<Tool> tools,
-    List<Booking> bookings) {
+    List<Booking> bookings)
+    implements WorkshopBuilder.With {
   public static final Workshop EMPTY =
       new Workshop(List.of(), List.of(), List.of(), List.of(), List.of());
 
@@ -120,11 +123,6 @@ public record Workshop(
         overlay(embeds, carried.embeds, Embed::id),
         overlay(tools, carried.tools, Tool::id),
         Stream.concat(bookings.stream(), carried.bookings.stream()).distinct().toList());
-  }
-
-  /** The same shelves while this goes on in other sessions. */
-  public Workshop withBookings(List<Booking> others) {
-    return new Workshop(moulds, resins, colourants, colours, cups, parts, embeds, tools, others);
   }
 
   private static <T> List<T> overlay(List<T> below, List<T> above, Function<T, String> id) {

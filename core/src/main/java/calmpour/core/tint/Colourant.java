@@ -5,6 +5,7 @@ import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
 import calmpour.core.resin.LoadingBasis;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param limitBasis what that counts in; null when the label does not say
  * @param shelf what else is known of it; null when nothing is
  */
+@RecordBuilder
 public record Colourant(
     String id,
     String name,
@@ -29,7 +31,8 @@ public record Colourant(
     @Nullable Double scoopMl,
     @Nullable Double limitPercent,
     @Nullable LoadingBasis limitBasis,
-    @Nullable Jar shelf) {
+    @Nullable Jar shelf)
+    implements ColourantBuilder.With {
   public static final Range BULK_DENSITY = new Range(0.02, 8);
   public static final Range TRUE_DENSITY = new Range(0.5, 20);
   public static final Range DROP_G = new Range(0.002, 0.5);

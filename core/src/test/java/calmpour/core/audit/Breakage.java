@@ -230,18 +230,7 @@ enum Breakage {
   }
 
   static Plan rebuilt(Plan plan, List<Batch> batches, List<Task> tasks) {
-    return new Plan(
-        plan.pieces(),
-        batches,
-        tasks,
-        plan.findings(),
-        plan.assumptions(),
-        plan.totals(),
-        plan.endSeconds(),
-        plan.spareSeconds(),
-        plan.bench(),
-        plan.chance(),
-        plan.arranged());
+    return plan.withBatches(batches).withTasks(tasks);
   }
 
   private static Work booked(Work work, Random random, Booking.Thing what, String id) {

@@ -1,7 +1,5 @@
 package calmpour.core.audit;
 
-import calmpour.core.plan.doc.Place;
-import calmpour.core.plan.doc.PourId;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
@@ -17,7 +15,9 @@ import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.ResinKind;
@@ -362,7 +362,8 @@ class NamedCasesTest {
     assertThat(breaches(moved))
         .extracting(Finding::rule, Finding::place)
         .containsExactly(
-            org.assertj.core.groups.Tuple.tuple(Finding.Rule.HANDS_TWICE, new Place.OfPour(PourId.of("1.4.1"))));
+            org.assertj.core.groups.Tuple.tuple(
+                Finding.Rule.HANDS_TWICE, new Place.OfPour(PourId.of("1.4.1"))));
     assertThat(breaches(moved).get(0).mends())
         .containsExactly(new Finding.Mend(Finding.Mend.Kind.RELEASE_PIN, 0, "pour/1.4.1"));
   }

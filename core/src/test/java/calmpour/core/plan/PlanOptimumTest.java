@@ -18,6 +18,7 @@ import calmpour.core.plan.PlanOptimum.Vector;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
+import calmpour.core.session.Arrangement;
 import calmpour.core.session.JustMix;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
@@ -142,7 +143,8 @@ class PlanOptimumTest {
           List.of(),
           s.habits(),
           HANDS,
-          null);
+          null,
+          Arrangement.FREE);
     }
   }
 

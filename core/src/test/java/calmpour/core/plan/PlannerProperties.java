@@ -11,6 +11,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.session.Arrangement;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Resolution;
 import calmpour.core.session.Session;
@@ -234,7 +235,8 @@ class PlannerProperties {
         s.strengths(),
         s.habits(),
         s.hands(),
-        null);
+        null,
+        Arrangement.FREE);
   }
 
   @Property(tries = 60, seed = "20261123")

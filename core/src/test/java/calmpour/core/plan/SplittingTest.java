@@ -26,6 +26,7 @@ import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.LoadingBasis;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Arrangement;
 import calmpour.core.session.ColourStrength;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Piece;
@@ -285,7 +286,8 @@ class SplittingTest {
             List.of(),
             Habits.DEFAULT,
             null,
-            null);
+            null,
+            Arrangement.FREE);
     Workshop snapshot = Planner.snapshot(mixingOnly, WORKSHOP);
     assertThat(snapshot.cups()).extracting(CupKind::id).containsExactly("mix", "small");
     assertThat(PLANNER.plan(mixingOnly, snapshot)).isEqualTo(plan(mixingOnly));
@@ -316,7 +318,8 @@ class SplittingTest {
             List.of(),
             Habits.DEFAULT,
             null,
-            null);
+            null,
+            Arrangement.FREE);
     assertThatThrownBy(() -> PLANNER.plan(laidOut, with))
         .isInstanceOf(InvalidValuesException.class)
         .hasMessageContaining("cupIds[1]");

@@ -120,7 +120,7 @@ class LookBackTest extends Evening {
     List<AsRun.PourIn> lost =
         lookedBack().pours().stream().filter(p -> p.outcome() == AsRun.Outcome.LOST).toList();
     assertThat(lost).filteredOn(p -> p.cupId().equals(first.cupId())).hasSize((int) others);
-    assertThat(only(AsRun.Code.TOLD_THICK).of()).isEqualTo(first.cupId());
+    assertThat(only(AsRun.Code.TOLD_THICK).of()).isEqualTo(first.cupId().toString());
   }
 
   @Test

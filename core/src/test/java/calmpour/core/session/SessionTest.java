@@ -40,7 +40,8 @@ class SessionTest {
         List.of(),
         Habits.DEFAULT,
         Hands.DEFAULT,
-        null);
+        null,
+        Arrangement.FREE);
   }
 
   /** Clock changes of 2026 in the EU and the UK: 29 March and 25 October (published by the law). */
@@ -79,8 +80,21 @@ class SessionTest {
             InvalidValuesException.class,
             () ->
                 new Session(
-                    " ", null, "Nowhere", null, "", List.of(), null, null, 0, null, null, null,
-                    null, null));
+                    " ",
+                    null,
+                    "Nowhere",
+                    null,
+                    "",
+                    List.of(),
+                    null,
+                    null,
+                    0,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    Arrangement.FREE));
     assertThat(wrong.problems())
         .extracting(Problem::field)
         .containsExactly("name", "startsAt", "zoneId", "room", "resinId", "splitInto", "pieces");

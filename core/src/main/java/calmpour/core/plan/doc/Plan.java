@@ -5,6 +5,8 @@ import calmpour.core.embed.Embed;
 import calmpour.core.mould.Section;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Look;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,7 +19,9 @@ import org.jspecify.annotations.Nullable;
  * @param bench how the moulds stand, rows from the back to the front
  * @param chance that every pour makes it; null where nothing is poured
  * @param arranged how it was found; null for a plan that somebody else made
+ * @param sittings numbers of the batches that are worked at in one go; follows from the batches
  */
+@RecordBuilder
 public record Plan(
     List<PieceView> pieces,
     List<Batch> batches,
@@ -29,7 +33,12 @@ public record Plan(
     int spareSeconds,
     List<List<BenchSpot>> bench,
     @Nullable Chance chance,
-    @Nullable Arranged arranged) {
+    @Nullable Arranged arranged,
+    List<List<Integer>> sittings)
+    implements PlanBuilder.With {
+  /** A pause of so long and the next batch is another sitting, s; common practice, no source. */
+  private static final int ANOTHER_SITTING_SECONDS = 5_400;
+
   public Plan {
     bench = bench == null ? List.of() : bench.stream().map(List::copyOf).toList();
     pieces = List.copyOf(pieces);
@@ -37,45 +46,41 @@ public record Plan(
     tasks = List.copyOf(tasks);
     findings = List.copyOf(findings);
     assumptions = List.copyOf(assumptions);
+    sittings = sittings(batches);
   }
 
   /** Batches and when what is done, nothing else; for rules that look no further. */
   public static Plan ofTasks(List<Batch> batches, List<Task> tasks) {
     Totals none = new Totals(0, 0, 0, 0, 0, 0, 0, 0);
     return new Plan(
-        List.of(), batches, tasks, List.of(), List.of(), none, 0, 0, List.of(), null, null);
+        List.of(), batches, tasks, List.of(), List.of(), none, 0, 0, List.of(), null, null,
+        List.of());
   }
 
   /** The same plan with what was found. */
   public Plan judged(List<Finding> found) {
-    return new Plan(
-        pieces,
-        batches,
-        tasks,
-        found,
-        assumptions,
-        totals,
-        endSeconds,
-        spareSeconds,
-        bench,
-        chance,
-        arranged);
+    return withFindings(found);
   }
 
   /** The same plan with how likely it is, and how it was found. */
   public Plan arranged(@Nullable Chance likely, Arranged how) {
-    return new Plan(
-        pieces,
-        batches,
-        tasks,
-        findings,
-        assumptions,
-        totals,
-        endSeconds,
-        spareSeconds,
-        bench,
-        likely,
-        how);
+    return withChance(likely).withArranged(how);
+  }
+
+  /** Batches by their numbers, those together between which nobody leaves the bench for long. */
+  private static List<List<Integer>> sittings(List<Batch> batches) {
+    List<List<Integer>> sittings = new ArrayList<>();
+    int until = 0;
+    for (Batch batch : batches) {
+      boolean goesOn =
+          !sittings.isEmpty() && batch.times().startSeconds() - until < ANOTHER_SITTING_SECONDS;
+      if (!goesOn) {
+        sittings.add(new ArrayList<>());
+      }
+      sittings.getLast().add(batch.number());
+      until = batch.times().endSeconds();
+    }
+    return sittings;
   }
 
   /**

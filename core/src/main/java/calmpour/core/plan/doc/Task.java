@@ -1,5 +1,6 @@
 package calmpour.core.plan.doc;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -20,7 +21,9 @@ import org.jspecify.annotations.Nullable;
  * @param after what it has to wait for, or not wait for too long
  * @param optional nothing is broken where it is left out
  * @param pinned moved by hand
+ * @param phase of the work; that of its kind
  */
+@RecordBuilder
 public record Task(
     TaskId id,
     Kind kind,
@@ -37,9 +40,31 @@ public record Task(
     int spreadSeconds,
     List<Lag> after,
     boolean optional,
-    boolean pinned) {
+    boolean pinned,
+    Phase phase)
+    implements TaskBuilder.With {
   public Task {
     after = List.copyOf(after);
+    // Whatever it was called when it was kept.
+    phase = kind == null ? phase : kind.phase();
+  }
+
+  /** What part of the work a task belongs to. */
+  public enum Phase {
+    /** Before the bottles are opened. */
+    PREPARE,
+    /** From warm bottles to a mix that has rested. */
+    MIX,
+    /** Split, tinted, poured, covered: in one go with the mixing. */
+    POUR,
+    /** Embeds laid in meanwhile. */
+    EMBED,
+    /** What a batch is left with, and where its pieces cure. */
+    AFTER,
+    /** Somebody looks, and nudges. */
+    WATCH,
+    /** Out of the mould, finished, ready. */
+    FREE
   }
 
   /** The steps of the bench, in the order of the work. */
@@ -80,7 +105,25 @@ public record Task(
     DEMOULD,
     FINISH,
     /** From here on it is ready to hand over. */
-    READY
+    READY;
+
+    /** What part of the work it belongs to. */
+    public Phase phase() {
+      return switch (this) {
+        case WIPE_MOULDS, SPRAY_MOULDS, SURFACE_WORK, PREPARE_EMBEDS -> Phase.PREPARE;
+        case WARM, WEIGH_FIRST, WEIGH_SECOND, STIR, SECOND_CUP, REST -> Phase.MIX;
+        case SPLIT, STOCK_CUP, TINT, GATHER, POUR, BUBBLE_PASS, UNDER_LAMP, COVER -> Phase.POUR;
+        case LAY_EMBEDS, EMBED -> Phase.EMBED;
+        case LOAD_POT, IN_POT, LOAD_BOX, IN_BOX, LEFTOVERS, CLEAN_UP -> Phase.AFTER;
+        case LOOK, NUDGE -> Phase.WATCH;
+        case DEMOULD, FINISH, READY -> Phase.FREE;
+      };
+    }
+
+    /** Whether a batch is split, tinted, poured and covered in one go with it. */
+    public boolean inOneGo() {
+      return phase() == Phase.MIX || phase() == Phase.POUR || phase() == Phase.EMBED;
+    }
   }
 
   public int takesSeconds() {
@@ -89,43 +132,23 @@ public record Task(
 
   /** The same task at another time. */
   public Task at(int start, boolean byHand) {
-    return with(pair, start, start + takesSeconds(), after, byHand);
+    return withStartSeconds(start).withEndSeconds(start + takesSeconds()).withPinned(byHand);
   }
 
   /** The same task between two other moments. */
   public Task lasting(int from, int to) {
-    return with(pair, from, Math.max(from, to), after, pinned);
+    return withStartSeconds(from).withEndSeconds(Math.max(from, to));
   }
 
   /** The same task by another pair of hands. */
   public Task by(int otherPair) {
-    return with(otherPair, startSeconds, endSeconds, after, pinned);
+    return withPair(otherPair);
   }
 
   /** The same task with further lags. */
   public Task and(List<Lag> more) {
     List<Lag> all = new ArrayList<>(after);
     all.addAll(more);
-    return with(pair, startSeconds, endSeconds, all, pinned);
-  }
-
-  private Task with(int by, int from, int to, List<Lag> lags, boolean byHand) {
-    return new Task(
-        id,
-        kind,
-        batch,
-        cupId,
-        pourId,
-        line,
-        hands,
-        by,
-        toolId,
-        places,
-        from,
-        to,
-        spreadSeconds,
-        lags,
-        optional,
-        byHand);
+    return withAfter(all);
   }
 }

@@ -18,7 +18,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -33,8 +32,6 @@ import org.jspecify.annotations.Nullable;
  * Tasks that were pinned begin when the maker said, whatever that breaks; the audit tells.
  */
 public final class Schedule {
-  /** What is done with a batch in one go, until its moulds are covered. */
-  public static final Set<Task.Kind> ONE_GO = EnumSet.range(Task.Kind.WARM, Task.Kind.COVER);
 
   private final Job job;
   private final CureModel cure;
@@ -368,7 +365,7 @@ public final class Schedule {
   /** The latest end of what belongs to a batch's own work; null when it has none. */
   public static @Nullable Integer end(List<Task> tasks, int batch) {
     return tasks.stream()
-        .filter(t -> t.batch() == batch && ONE_GO.contains(t.kind()))
+        .filter(t -> t.batch() == batch && t.kind().inOneGo())
         .map(Task::endSeconds)
         .max(Comparator.naturalOrder())
         .orElse(null);

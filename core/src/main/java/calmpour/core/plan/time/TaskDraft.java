@@ -85,7 +85,22 @@ public final class TaskDraft {
     // A wait is as long as it is; hands may be quicker or slower.
     int spread = hands ? (int) Math.round(takes * Hands.UNCERTAIN) : 0;
     return new Task(
-        id, kind, batch, cupId, pourId, line, hands, 0, toolId, places, 0, takes, spread, lags,
-        optional, false);
+        id,
+        kind,
+        batch,
+        cupId,
+        pourId,
+        line,
+        hands,
+        0,
+        toolId,
+        places,
+        0,
+        takes,
+        spread,
+        lags,
+        optional,
+        false,
+        kind.phase());
   }
 }

@@ -26,13 +26,7 @@ record Changed(List<Way.Fewer> fewer, Session session) {
         all.add(new Way.Fewer(line, out));
       }
       if (piece.count() > out) {
-        pieces.add(
-            new Piece(
-                piece.mouldId(),
-                piece.cavityId(),
-                piece.count() - out,
-                piece.layers(),
-                piece.work()));
+        pieces.add(piece.withCount(piece.count() - out));
       }
     }
     // Lines move up, so nothing that was put together or moved by hand can be told any more.
@@ -54,10 +48,7 @@ record Changed(List<Way.Fewer> fewer, Session session) {
         Fill fill = i < count - 1 ? Fill.ofDepthShare(1.0 / count) : null;
         layers.add(new Layer(only.colourId(), fill, i == 0 ? null : Join.CURED));
       }
-      pieces.add(
-          plain
-              ? new Piece(piece.mouldId(), piece.cavityId(), piece.count(), layers, piece.work())
-              : piece);
+      pieces.add(plain ? piece.withLayers(layers) : piece);
     }
     return anew(session.withPieces(pieces).withCupsByHand(List.of()));
   }

@@ -38,18 +38,14 @@ public final class Mends {
     List<Finding.Mend> ways = new ArrayList<>();
     Mixing mixing = session.habits().mixing();
     if (mixing.warming() != Mixing.Warming.NONE) {
-      Session cold = session.withHabits(session.habits().withMixing(mixing.unwarmed()));
+      Session cold = Mending.unwarmed(session);
       add(ways, Finding.Mend.Kind.NO_WARMING, holds(cold) ? Optional.of(0.0) : Optional.empty());
     }
     double rest = session.habits().restMinutes();
     add(
         ways,
         Finding.Mend.Kind.SHORTER_REST,
-        firstThatHolds(
-            Math.ceil(rest) - 1,
-            0,
-            -1,
-            m -> session.withHabits(session.habits().withRestMinutes(m))));
+        firstThatHolds(Math.ceil(rest) - 1, 0, -1, m -> Mending.rested(session, m)));
     add(
         ways,
         Finding.Mend.Kind.COOLER_ROOM,

@@ -139,58 +139,36 @@ public final class Sensitivity {
   }
 
   private Workshop with(Job.Assumption assumption, double value) {
-    return new Workshop(
-        workshop.moulds(),
-        workshop.resins().stream()
-            .map(r -> r.id().equals(assumption.subjectId()) ? resin(r, assumption, value) : r)
-            .toList(),
-        workshop.colourants().stream()
-            .map(c -> c.id().equals(assumption.subjectId()) ? colourant(c, assumption, value) : c)
-            .toList(),
-        workshop.colours(),
-        workshop.cups(),
-        workshop.parts(),
-        workshop.embeds(),
-        workshop.tools(),
-        workshop.bookings());
+    return workshop
+        .withResins(
+            workshop.resins().stream()
+                .map(r -> r.id().equals(assumption.subjectId()) ? resin(r, assumption, value) : r)
+                .toList())
+        .withColourants(
+            workshop.colourants().stream()
+                .map(c ->
+                    c.id().equals(assumption.subjectId()) ? colourant(c, assumption, value) : c)
+                .toList());
   }
 
   private static ResinSystem resin(ResinSystem r, Job.Assumption of, double value) {
-    String which = of.quantity();
-    return new ResinSystem(
-        r.id(),
-        r.name(),
-        r.kind(),
-        r.ratio(),
-        which.equals("densityA") ? Double.valueOf(value) : r.densityA(),
-        which.equals("densityB") ? Double.valueOf(value) : r.densityB(),
-        which.equals("potLifeMinutes") ? Double.valueOf(value) : r.potLifeMinutes(),
-        which.equals("potLifeMassG") ? Double.valueOf(value) : r.potLifeMassG(),
-        which.equals("potLifeTemperatureC") ? Double.valueOf(value) : r.potLifeTemperatureC(),
-        r.largestBatchG(),
-        r.mixMinutes(),
-        r.gelMinutes(),
-        r.loadingLimitPercent(),
-        r.loadingBasis(),
-        r.times(),
-        r.facts(),
-        r.partAId(),
-        r.partBId());
+    return switch (of.quantity()) {
+      case "densityA" -> r.withDensityA(value);
+      case "densityB" -> r.withDensityB(value);
+      case "potLifeMinutes" -> r.withPotLifeMinutes(value);
+      case "potLifeMassG" -> r.withPotLifeMassG(value);
+      case "potLifeTemperatureC" -> r.withPotLifeTemperatureC(value);
+      default -> r;
+    };
   }
 
   private static Colourant colourant(Colourant c, Job.Assumption of, double value) {
-    String which = of.quantity();
-    return new Colourant(
-        c.id(),
-        c.name(),
-        c.form(),
-        c.swatch(),
-        which.equals("bulkDensity") ? Double.valueOf(value) : c.bulkDensity(),
-        which.equals("trueDensity") ? Double.valueOf(value) : c.trueDensity(),
-        which.equals("dropG") ? Double.valueOf(value) : c.dropG(),
-        which.equals("scoopMl") ? Double.valueOf(value) : c.scoopMl(),
-        c.limitPercent(),
-        c.limitBasis(),
-        c.shelf());
+    return switch (of.quantity()) {
+      case "bulkDensity" -> c.withBulkDensity(value);
+      case "trueDensity" -> c.withTrueDensity(value);
+      case "dropG" -> c.withDropG(value);
+      case "scoopMl" -> c.withScoopMl(value);
+      default -> c;
+    };
   }
 }

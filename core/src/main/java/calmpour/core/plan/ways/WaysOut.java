@@ -13,7 +13,6 @@ import calmpour.core.plan.search.Watch;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Piece;
-import calmpour.core.session.Room;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Duration;
@@ -142,19 +141,14 @@ public final class WaysOut {
     boolean hot = breaches.stream().anyMatch(f -> f.rule().heat());
     if (late) {
       if (mixing.warming() != Mixing.Warming.NONE) {
-        add(Way.Kind.NO_WARMING, 0, session.withHabits(habits.withMixing(mixing.unwarmed())));
+        add(Way.Kind.NO_WARMING, 0, Mending.unwarmed(session));
       }
     }
     if (late || hot) {
       double rest = Math.ceil(habits.restMinutes()) - 1;
-      leastOrAnew(
-          Way.Kind.SHORTER_REST, rest, 0, m -> session.withHabits(habits.withRestMinutes(m)));
+      leastOrAnew(Way.Kind.SHORTER_REST, rest, 0, m -> Mending.rested(session, m));
       double room = Math.ceil(session.room().temperatureC()) - 1;
-      leastOrAnew(
-          Way.Kind.COOLER_ROOM,
-          room,
-          COLDEST_ROOM_C,
-          c -> session.withRoom(new Room(c, session.room().humidityPercent())));
+      leastOrAnew(Way.Kind.COOLER_ROOM, room, COLDEST_ROOM_C, session::withTemperatureC);
       smallerCups(habits);
       slowerResins();
     }
@@ -167,8 +161,7 @@ public final class WaysOut {
           n -> Changed.to(Changed.inLayers(session, (int) n)));
     }
     if (habits.planning().pairsOfHands() < Planning.PAIRS_OF_HANDS.maxInclusive()) {
-      Planning two = new Planning(habits.planning().surePercent(), 2);
-      add(Way.Kind.HELPER, 2, session.withHabits(habits.withPlanning(two)));
+      add(Way.Kind.HELPER, 2, Mending.helped(session));
     }
     least(
         Way.Kind.MORE_BATCHES,
@@ -230,7 +223,7 @@ public final class WaysOut {
   private void otherStarts() {
     int[] minutes = {-60, -120, -180, -300, 1_440, 2_880, 7 * 1_440};
     for (int by : minutes) {
-      if (add(Way.Kind.OTHER_START, by, session.withStartsAt(session.startsAt().plusMinutes(by)))) {
+      if (add(Way.Kind.OTHER_START, by, Mending.later(session, by))) {
         return;
       }
     }
