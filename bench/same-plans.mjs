@@ -300,7 +300,13 @@ function flat(node) {
   const grouped = "measuring" in node || "amounts" in node;
   const out = {};
   for (const [key, value] of Object.entries(node)) {
-    if (grouped && GROUPS.has(key)) {
+    // Said by the plan from format 4 on; until then lines and layers counted from 0.
+    if (["phase", "sittings"].includes(key)) continue;
+    if (typeof value === "string" && /^(piece|layer)\/\d/.test(value)) {
+      out[key] = value.split("/")[0];
+    } else if ("leftMl" in node && (key === "of" || key === "cupId")) {
+      out.of = value.replace(/^cup\//, "");
+    } else if (grouped && GROUPS.has(key)) {
       const { by, cup, heldAt, ...rest } = flat(value);
       Object.assign(out, rest);
       if (by !== undefined) out.measured = by;

@@ -120,13 +120,13 @@ public record CupKind(
    * What clings to it: as weighed, or the workshop's habit times how much wall this shape has for
    * what it holds, times its material. The habit is meant for a cup as wide as high.
    */
-  public Clings clings(Habits habits) {
+  public Residue residue(Habits habits) {
     if (staysG != null) {
-      return new Clings(staysG, 0);
+      return new Residue(staysG, 0);
     }
     double more = wallFactor() * (material == null ? 1 : material.clings);
     double most = 0.9;
-    return new Clings(
+    return new Residue(
         habits.residueG() * more, Math.min(most, habits.residuePercent() / 100 * more));
   }
 

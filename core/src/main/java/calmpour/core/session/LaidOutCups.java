@@ -49,7 +49,7 @@ final class LaidOutCups {
   /** Whether a cup filled up to its headroom would give out next to nothing. */
   private boolean keepsAll(CupKind cup) {
     double usableG = cup.capacityMl() * (1 - session.habits().headroomPercent() / 100);
-    return cup.clings(session.habits()).outOf(usableG) < LEAST_POUR_G;
+    return cup.residue(session.habits()).outOf(usableG) < LEAST_POUR_G;
   }
 
   /** Kinds that may be used when those kept for {@code notUse} are left out; all if none remain. */

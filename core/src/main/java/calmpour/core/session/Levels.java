@@ -54,11 +54,11 @@ final class Levels {
       colours.forEach(c -> tints.tint(resin, c));
       double displaced = inside.stream().mapToDouble(Job.EmbedIn::displacesMl).sum();
       double density = known(tints.in(resin).get(layer.colourId())).mixDensity();
-      double room = room(layerAt, layer, onTop, name, mould, filled, depth, displaced, density);
-      double top = filled + room;
-      if (Double.isNaN(room)) {
+      Double room = room(layerAt, layer, onTop, name, mould, filled, depth, displaced, density);
+      if (room == null) {
         return levels;
       }
+      double top = filled + room;
       double mix = room - displaced;
       if (mix < Fill.VOLUME_ML.minInclusive() && displaced > 0) {
         found.problem(
@@ -139,8 +139,8 @@ final class Levels {
     return inside;
   }
 
-  /** Room of one layer in its cavity, mL, embeds and all; NaN after noting why there is none. */
-  private double room(
+  /** Room of one layer in its cavity, mL, embeds and all; null after noting why there is none. */
+  private @Nullable Double room(
       String at,
       Layer layer,
       boolean onTop,
@@ -155,11 +155,11 @@ final class Levels {
       double left = mould.volumeMl() - filled;
       if (!onTop) {
         found.problem(Problem.of(at + ".fill", Problem.Code.REST_ONLY_ON_TOP, null));
-        return Double.NaN;
+        return null;
       }
       if (left < Fill.VOLUME_ML.minInclusive()) {
         found.problem(Problem.of(at + ".fill", Problem.Code.NOTHING_LEFT_FOR_LAYER, null));
-        return Double.NaN;
+        return null;
       }
       return left;
     }
@@ -178,14 +178,14 @@ final class Levels {
         fill.depthShare() == null ? known(fill.depthMm()) : fill.depthShare() * known;
     if (mould.depthAssumed() && fill.depthShare() == null) {
       found.problem(Problem.of(at + ".fill.depthMm", Problem.Code.DEPTH_UNKNOWN, name));
-      return Double.NaN;
+      return null;
     }
     double level = depth + thickness;
     if (level > known * (1 + HAIR)) {
       Range legal = new Range(0, known);
       String field = fill.depthShare() == null ? ".fill.depthMm" : ".fill.depthShare";
       found.problem(Problem.outside(at + field, Problem.Code.OVERFILLED, level, legal));
-      return Double.NaN;
+      return null;
     }
     return mould.profile().volumeAtMl(Math.min(level, known)) - filled;
   }

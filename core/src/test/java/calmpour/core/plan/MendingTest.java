@@ -107,7 +107,9 @@ class MendingTest {
   @Test
   void everyKindIsMadeHereOrSaidToBeMadeElsewhere() {
     for (Mend.Kind kind : Mend.Kind.values()) {
-      boolean here = Mending.of(SESSION, new Mend(kind, kind == Mend.Kind.LESS_SURE ? 80 : 18, "a")).isPresent();
+      boolean here =
+          Mending.of(SESSION, new Mend(kind, kind == Mend.Kind.LESS_SURE ? 80 : 18, "a"))
+              .isPresent();
       assertThat(here).as("%s", kind).isEqualTo(!ELSEWHERE.contains(kind));
     }
   }

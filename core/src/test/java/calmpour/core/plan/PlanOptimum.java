@@ -1,7 +1,7 @@
 package calmpour.core.plan;
 
-import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
+import calmpour.core.cup.Residue;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Cup;
@@ -266,7 +266,7 @@ final class PlanOptimum {
     model.addNoOverlap(busy);
     model.addGreaterOrEqual(takes, work.build()).onlyEnforceIf(open);
     // Two per cent of a cup is tint, the rest resin; and what the bucket keeps goes on top.
-    Clings keeps = bucket.clings(habits);
+    Residue keeps = bucket.residue(habits);
     IntVar contentMg = model.newIntVar(0, 2_000_000, at + "content");
     model.addEquality(contentMg, content.build());
     IntVar resinMg = model.newIntVar(0, 2_000_000, at + "resin");
@@ -423,7 +423,7 @@ final class PlanOptimum {
     for (int k = 0; k < table.kinds().size(); k++) {
       CupKind of = table.kinds().get(k);
       kinds[k] = model.newBoolVar(at + "kind" + k);
-      Clings keeps = of.clings(habits);
+      Residue keeps = of.residue(habits);
       long mostMg =
           (long)
               Math.floor(

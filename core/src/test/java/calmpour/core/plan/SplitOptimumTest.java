@@ -3,8 +3,8 @@ package calmpour.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
-import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
+import calmpour.core.cup.Residue;
 import calmpour.core.design.Layer;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
@@ -145,7 +145,7 @@ class SplitOptimumTest {
       LinearExprBuilder ofKinds = LinearExpr.newBuilder();
       List<BoolVar> kindsOfCup = new ArrayList<>();
       for (CupKind kind : bench.kinds) {
-        Clings clings = kind.clings(habits);
+        Residue clings = kind.residue(habits);
         double roomMl = Math.min(kind.capacityMl() * 0.8, 120);
         long mostMg =
             (long) Math.floor((roomMl * density * (1 - clings.share()) - clings.alwaysG()) * 1_000);

@@ -336,19 +336,19 @@ class SplittingTest {
   @Test
   void whatClingsGoesByShapeAndMaterial() {
     CupKind even = new CupKind("e", "E", CupKind.Use.COLOUR, 50, 50, 50);
-    assertThat(even.clings(Habits.DEFAULT).alwaysG()).isCloseTo(1.5, within(1e-9));
-    assertThat(even.clings(Habits.DEFAULT).share()).isCloseTo(0.02, within(1e-9));
+    assertThat(even.residue(Habits.DEFAULT).alwaysG()).isCloseTo(1.5, within(1e-9));
+    assertThat(even.residue(Habits.DEFAULT).share()).isCloseTo(0.02, within(1e-9));
     // Twice as high, by hand: wall and floor π·50·100 + π·25² = 17 671 mm²; a cup as wide as high
     // with the same 196.35 mL is 62.996 mm wide and has 5π/4·62.996² = 15 584 mm².
     CupKind tall = new CupKind("t", "T", CupKind.Use.COLOUR, 50, 50, 100);
-    assertThat(tall.clings(Habits.DEFAULT).alwaysG() / 1.5)
+    assertThat(tall.residue(Habits.DEFAULT).alwaysG() / 1.5)
         .isCloseTo(17_671.0 / 15_584, within(1e-4));
     CupKind soft = of(CupKind.Material.SILICONE, null);
-    assertThat(soft.clings(Habits.DEFAULT).alwaysG()).isCloseTo(1.05, within(1e-9));
-    assertThat(of(CupKind.Material.PLAIN_PAPER, null).clings(Habits.DEFAULT).alwaysG())
+    assertThat(soft.residue(Habits.DEFAULT).alwaysG()).isCloseTo(1.05, within(1e-9));
+    assertThat(of(CupKind.Material.PLAIN_PAPER, null).residue(Habits.DEFAULT).alwaysG())
         .isGreaterThan(1.5);
-    assertThat(of(null, 2.2).clings(Habits.DEFAULT).alwaysG()).isEqualTo(2.2);
-    assertThat(of(null, 2.2).clings(Habits.DEFAULT).contentFor(30)).isCloseTo(32.2, within(1e-9));
+    assertThat(of(null, 2.2).residue(Habits.DEFAULT).alwaysG()).isEqualTo(2.2);
+    assertThat(of(null, 2.2).residue(Habits.DEFAULT).contentFor(30)).isCloseTo(32.2, within(1e-9));
   }
 
   private static CupKind of(CupKind.Material material, Double staysG) {
@@ -362,7 +362,7 @@ class SplittingTest {
     Piece knobs = piece("knob", 4, "blue");
     Batch one = plan(session(Habits.DEFAULT, knobs)).batches().get(0);
     Batch second = plan(session(Habits.DEFAULT.withMixing(two), knobs)).batches().get(0);
-    double factor = second.mixing().cup().clings(Habits.DEFAULT).alwaysG() / 1.5;
+    double factor = second.mixing().cup().residue(Habits.DEFAULT).alwaysG() / 1.5;
     assertThat(second.mixing().firstCupStaysG())
         .isCloseTo(factor * (1.5 + 0.02 * second.measuring().totalG()), within(0.01));
     assertThat(second.measuring().needG())

@@ -112,7 +112,7 @@ public final class BatchDraft {
   }
 
   private double resinG(CupDraft cup, CupKind kind) {
-    return limits.clings(kind).contentFor(load(cup)) / (1 + cup.tint().gPerGResin());
+    return limits.residue(kind).contentFor(load(cup)) / (1 + cup.tint().gPerGResin());
   }
 
   private double load(CupDraft cup) {

@@ -1,7 +1,7 @@
 package calmpour.core.plan.amounts;
 
-import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
+import calmpour.core.cup.Residue;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
@@ -33,7 +33,7 @@ public final class CupNotes {
    * @param lone whether the mix stays in this cup; then these are its needs, and what is really in
    *     it follows from weighing out, see {@link #noteAsMixed}
    */
-  void note(FilledCup cup, Clings clings, boolean lone) {
+  void note(FilledCup cup, Residue clings, boolean lone) {
     Place at = new Place.OfCup(cup.id());
     String resinKey = at + (lone ? "/resinNeededG" : "/resinG");
     String contentKey = at + (lone ? "/contentNeededG" : "/contentG");
@@ -66,7 +66,7 @@ public final class CupNotes {
           step.from("to be poured", at + "/pouredG", poured, "g")
               .given("overage", null, habits.overagePercent(), "%", Origin.CHOSEN)
               .given("moulds may take more", null, mayTakeMore, "g", Origin.MEASURED);
-          clings(step, cup.kind(), clings);
+          residue(step, cup.kind(), clings);
           double exact =
               clings.contentFor(poured * (1 + habits.overagePercent() / 100) + mayTakeMore);
           if (content - exact > WHOLE_MILLIGRAMS) {
@@ -94,7 +94,7 @@ public final class CupNotes {
   }
 
   /** What stays in a cup, as it enters into what has to be in it. */
-  static void clings(Recorder.Step step, CupKind kind, Clings clings) {
+  static void residue(Recorder.Step step, CupKind kind, Residue clings) {
     Origin origin = kind.staysG() == null ? Origin.ASSUMED : Origin.MEASURED;
     step.given("stays in the cup, always", kind.name(), clings.alwaysG(), "g", origin)
         .given("stays in the cup, of its content", kind.name(), clings.share() * 100, "%", origin);

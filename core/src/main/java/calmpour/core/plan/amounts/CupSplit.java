@@ -2,8 +2,8 @@ package calmpour.core.plan.amounts;
 
 import static calmpour.core.check.Known.known;
 
-import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
+import calmpour.core.cup.Residue;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Tint;
 import java.util.ArrayList;
@@ -53,7 +53,7 @@ public final class CupSplit {
   private int steps;
 
   /** A kind with what the search needs of it, g. */
-  private record Kind(CupKind cup, double mostG, Clings clings) {}
+  private record Kind(CupKind cup, double mostG, Residue clings) {}
 
   CupSplit(JobInResin job, Limits limits, List<CupDraft> given) {
     this.limits = limits;
@@ -62,7 +62,7 @@ public final class CupSplit {
     for (CupKind cup : job.colourCups()) {
       double most = limits.mostLoadG(cup, tint, true);
       if (most > 0) {
-        kinds.add(new Kind(cup, most, limits.clings(cup)));
+        kinds.add(new Kind(cup, most, limits.residue(cup)));
       }
     }
     this.leastClinging =
@@ -113,7 +113,7 @@ public final class CupSplit {
         given.stream()
             .mapToDouble(c ->
                 limits
-                    .clings(known(c.kind()))
+                    .residue(known(c.kind()))
                     .contentFor(limits.loadG(c.pouredMg(), c.mayTakeMoreMg())))
             .sum();
     int fewest = (int) Math.ceil(still[0] / largest - 1e-9);

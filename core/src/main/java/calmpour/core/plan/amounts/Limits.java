@@ -1,7 +1,7 @@
 package calmpour.core.plan.amounts;
 
-import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
+import calmpour.core.cup.Residue;
 import calmpour.core.habit.Habits;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
@@ -58,8 +58,8 @@ public final class Limits {
         : job.session().habits().splitting().cupAtMostMl();
   }
 
-  public Clings clings(CupKind kind) {
-    return kind.clings(habits);
+  public Residue residue(CupKind kind) {
+    return kind.residue(habits);
   }
 
   /** What has to be able to leave a cup, g: the pours, the overage, what moulds may take beyond. */
@@ -72,7 +72,7 @@ public final class Limits {
   double mostLoadG(CupKind kind, Tint tint, boolean minded) {
     double room = kind.capacityMl() * usable;
     double ml = minded ? Math.min(room, heatMl) : room;
-    return clings(kind).outOf(ml * tint.mixDensity());
+    return residue(kind).outOf(ml * tint.mixDensity());
   }
 
   /**
@@ -86,7 +86,7 @@ public final class Limits {
     double least = Double.POSITIVE_INFINITY;
     for (CupKind kind : kinds) {
       if (loadG <= mostLoadG(kind, tint, minded)) {
-        double content = clings(kind).contentFor(loadG);
+        double content = residue(kind).contentFor(loadG);
         if (content < least - 1e-9) {
           least = content;
           best = kind;
@@ -103,7 +103,7 @@ public final class Limits {
 
   /** Resin that has to be mixed so that {@code resinG} arrives in the cup it is used from. */
   double mixedG(CupKind kind, double resinG, boolean pouredOver) {
-    Clings clings = clings(kind);
+    Residue clings = residue(kind);
     double inLast = pouredOver ? clings.contentFor(resinG) : resinG;
     return habits.mixing().twoCups() ? clings.contentFor(inLast) : inLast;
   }
@@ -133,7 +133,7 @@ public final class Limits {
 
   /** Whether one colour can stay in a mixing cup of this kind. */
   boolean loneHolds(CupKind kind, Tint tint, double loadG) {
-    double content = clings(kind).contentFor(loadG);
+    double content = residue(kind).contentFor(loadG);
     double mixed = mixedG(kind, content / (1 + tint.gPerGResin()), false);
     return mixes(kind, mixed);
   }

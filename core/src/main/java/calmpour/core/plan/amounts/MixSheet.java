@@ -2,8 +2,8 @@ package calmpour.core.plan.amounts;
 
 import static calmpour.core.check.Known.known;
 
-import calmpour.core.cup.Clings;
 import calmpour.core.cup.CupKind;
+import calmpour.core.cup.Residue;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
@@ -84,7 +84,7 @@ public final class MixSheet {
     CupKind kind = lone ? cups.get(0).kind() : limits.mixed(neededG).kind();
     double needG = Milligrams.grams(Milligrams.up(limits.mixedG(kind, neededG, !lone)));
     CupNotes notes = new CupNotes(job, recorder);
-    cups.forEach(c -> notes.note(c, limits.clings(c.kind()), lone));
+    cups.forEach(c -> notes.note(c, limits.residue(c.kind()), lone));
     recorder.note(
         new Place.OfBatch(number) + "/needG",
         needG,
@@ -105,7 +105,7 @@ public final class MixSheet {
           // Poured over once into the cups, and once more where it is stirred on in a second one.
           int over = (lone ? 0 : 1) + (habits.mixing().twoCups() ? 1 : 0);
           for (int time = 0; time < over; time++) {
-            CupNotes.clings(step, kind, limits.clings(kind));
+            CupNotes.residue(step, kind, limits.residue(kind));
           }
         });
     return weighed(number, draft.stage(), needG, lone, kind, cups, stocked);
@@ -269,7 +269,7 @@ public final class MixSheet {
     if (!habits.mixing().twoCups()) {
       return 0;
     }
-    Clings clings = limits.clings(kind);
+    Residue clings = limits.residue(kind);
     return Milligrams.down(clings.alwaysG() + clings.share() * Milligrams.grams(mixedMg));
   }
 
@@ -290,7 +290,7 @@ public final class MixSheet {
   private long neededMg(FilledCup cup) {
     long mayTakeMoreMg = cup.pours().stream().mapToLong(PourDraft::mayTakeMoreMg).sum();
     return Milligrams.up(
-        limits.clings(cup.kind()).contentFor(limits.loadG(cup.pouredMg(), mayTakeMoreMg)));
+        limits.residue(cup.kind()).contentFor(limits.loadG(cup.pouredMg(), mayTakeMoreMg)));
   }
 
   /** A cup that is tinted by itself. */

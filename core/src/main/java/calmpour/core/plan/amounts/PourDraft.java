@@ -1,6 +1,6 @@
 package calmpour.core.plan.amounts;
 
-import calmpour.core.cup.Clings;
+import calmpour.core.cup.Residue;
 import calmpour.core.plan.doc.PourId;
 import calmpour.core.session.Job;
 import calmpour.core.tint.Colour;
@@ -41,7 +41,7 @@ public record PourDraft(
       int layer,
       Job.Line of,
       ToDoubleFunction<Colour> mixDensity,
-      Clings gathering,
+      Residue gathering,
       int hand) {
     Job.Level level = of.level(layer);
     int halves = level.inHalves() ? 2 : 1;

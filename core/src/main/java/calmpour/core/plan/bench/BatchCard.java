@@ -318,7 +318,7 @@ public record BatchCard(
     int soonest = Integer.MAX_VALUE;
     for (Cup cup : batch.cups()) {
       double leftG =
-          cup.kind().clings(habits).outOf(cup.amounts().contentG()) - cup.amounts().pouredG();
+          cup.kind().residue(habits).outOf(cup.amounts().contentG()) - cup.amounts().pouredG();
       double leftMl = leftG / (cup.amounts().contentG() / cup.amounts().contentMl());
       int open = Math.max(0, cup.times().latestPourEndSeconds() - lastPour);
       soonest = Math.min(soonest, open);

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalInt;
 
 /** What a planned session keeps from every other one of the workshop, and until when. */
 public final class Bookings {
@@ -38,12 +39,11 @@ public final class Bookings {
     for (int line = 0; line < plan.pieces().size(); line++) {
       Plan.PieceView piece = plan.pieces().get(line);
       for (PieceGroup group : PieceGroup.of(plan.batches(), line, piece.count())) {
-        int from =
+        OptionalInt from =
             plan.tasks().stream()
                 .filter(t -> t.kind() == Task.Kind.POUR && group.pours(t))
                 .mapToInt(Task::startSeconds)
-                .min()
-                .orElse(-1);
+                .min();
         TaskId out = group.taskId(Task.Kind.DEMOULD);
         int until =
             plan.tasks().stream()
@@ -51,13 +51,13 @@ public final class Bookings {
                 .mapToInt(Task::endSeconds)
                 .max()
                 .orElse(plan.endSeconds());
-        if (from >= 0 && until > from) {
+        if (from.isPresent() && until > from.getAsInt()) {
           bookings.add(
               new Booking(
                   Booking.Thing.MOULD,
                   piece.mouldId() + "/" + piece.cavityId(),
                   group.cavities().size(),
-                  start.plusSeconds(from),
+                  start.plusSeconds(from.getAsInt()),
                   start.plusSeconds(until),
                   session.name()));
         }
@@ -72,19 +72,19 @@ public final class Bookings {
             .filter(t -> t.hands() && t.endSeconds() > t.startSeconds())
             .sorted(Comparator.comparingInt(Task::startSeconds))
             .toList();
-    int from = 0;
-    int until = -1;
+    if (work.isEmpty()) {
+      return;
+    }
+    int from = work.getFirst().startSeconds();
+    int until = from;
     for (Task task : work) {
-      if (until >= 0 && task.startSeconds() > until + BREAK_SECONDS) {
+      if (task.startSeconds() > until + BREAK_SECONDS) {
         bookings.add(booked(session, start, from, until));
-        until = -1;
+        from = task.startSeconds();
       }
-      from = until < 0 ? task.startSeconds() : from;
       until = Math.max(until, task.endSeconds());
     }
-    if (until >= 0) {
-      bookings.add(booked(session, start, from, until));
-    }
+    bookings.add(booked(session, start, from, until));
   }
 
   private static Booking booked(Session session, Instant start, int from, int until) {

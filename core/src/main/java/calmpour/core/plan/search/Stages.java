@@ -252,7 +252,7 @@ public final class Stages {
                     layer,
                     line,
                     c -> known(job.tints().get(c.id())).mixDensity(),
-                    limits.clings(job.colourCups().get(0)),
+                    limits.residue(job.colourCups().get(0)),
                     hand));
           }
         }

@@ -268,7 +268,7 @@ public final class Trials {
   double lasts(JobInResin job, CupDraft cup, CupKind kind) {
     Limits limits = new Limits(job);
     double massG =
-        limits.clings(kind).contentFor(limits.loadG(cup.pouredMg(), cup.mayTakeMoreMg()));
+        limits.residue(kind).contentFor(limits.loadG(cup.pouredMg(), cup.mayTakeMoreMg()));
     return cure.thickens(job.resin(), Bodies.alone(job, kind, massG, cup.tint())).workingMinutes();
   }
 

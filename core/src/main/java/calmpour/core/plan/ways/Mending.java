@@ -15,6 +15,9 @@ import org.jspecify.annotations.Nullable;
 
 /** What a mend or a way out does to a session; the one place where a change is made. */
 public final class Mending {
+  /** Nobody is sent into a colder one, °C: common practice, no source. */
+  static final double COLDEST_ROOM_C = 18;
+
   private Mending() {}
 
   /**

@@ -16,9 +16,6 @@ import java.util.function.Predicate;
  * are none: where they help, the plan has them.
  */
 public final class Mends {
-  /** Below this a room is too cold to mix in: common practice, no source. */
-  private static final double COLDEST_ROOM_C = 18;
-
   private final Job job;
   private final Session session;
   private final Predicate<Job> inTime;
@@ -51,7 +48,7 @@ public final class Mends {
         Finding.Mend.Kind.COOLER_ROOM,
         firstThatHolds(
             Math.ceil(session.room().temperatureC()) - 1,
-            COLDEST_ROOM_C,
+            Mending.COLDEST_ROOM_C,
             -1,
             session::withTemperatureC));
     return ways;

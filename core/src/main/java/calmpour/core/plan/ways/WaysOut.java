@@ -32,9 +32,6 @@ public final class WaysOut {
   private static final int MOST_WAYS = 3;
   private static final int MOST_PLANS = 60;
 
-  /** Below this a room is too cold to mix in: common practice, no source. */
-  private static final double COLDEST_ROOM_C = 18;
-
   /** Cups by their heat, mL; 50 to 120 is common practice, no source. */
   private static final double[] SMALLER_CUPS_ML = {80, 60, 40, 25};
 
@@ -148,7 +145,7 @@ public final class WaysOut {
       double rest = Math.ceil(habits.restMinutes()) - 1;
       leastOrAnew(Way.Kind.SHORTER_REST, rest, 0, m -> Mending.rested(session, m));
       double room = Math.ceil(session.room().temperatureC()) - 1;
-      leastOrAnew(Way.Kind.COOLER_ROOM, room, COLDEST_ROOM_C, session::withTemperatureC);
+      leastOrAnew(Way.Kind.COOLER_ROOM, room, Mending.COLDEST_ROOM_C, session::withTemperatureC);
       smallerCups(habits);
       slowerResins();
     }

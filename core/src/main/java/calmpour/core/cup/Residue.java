@@ -7,11 +7,11 @@ package calmpour.core.cup;
  * @param alwaysG g, whatever was in it
  * @param share of the content, 0 to below 1
  */
-public record Clings(double alwaysG, double share) {
-  public Clings {
+public record Residue(double alwaysG, double share) {
+  public Residue {
     if (!(alwaysG >= 0) || !(share >= 0) || !(share < 1)) {
       throw new IllegalArgumentException(
-          "Clings alwaysG (" + alwaysG + ") must be >= 0 and share (" + share + ") in [0, 1)");
+          "Residue alwaysG (" + alwaysG + ") must be >= 0 and share (" + share + ") in [0, 1)");
     }
   }
 
