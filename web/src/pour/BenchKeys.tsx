@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import { Over } from "./Over";
 
 interface Props {
   label: string;
@@ -132,20 +133,7 @@ export function BenchKeys(props: Props) {
         </Box>
       </Box>
       {trouble && (
-        <Box
-          role="dialog"
-          aria-label="Trouble"
-          sx={{
-            position: "fixed",
-            inset: 0,
-            zIndex: 1150,
-            bgcolor: "background.default",
-            p: 2,
-            display: "grid",
-            gap: 2,
-            alignContent: "center",
-          }}
-        >
+        <Over label="Trouble" onClose={() => setTrouble(false)}>
           {[
             { words: "This cup is too thick", on: props.onThick },
             { words: "A cup gets hot", on: props.onHot },
@@ -169,7 +157,7 @@ export function BenchKeys(props: Props) {
           <Button onClick={() => setTrouble(false)} sx={{ minHeight: 84, fontSize: "1.2rem" }}>
             Back to the step
           </Button>
-        </Box>
+        </Over>
       )}
     </Box>
   );

@@ -22,7 +22,7 @@ const EMBEDS = { item: "EMBEDS", words: "Embeds dry-fitted" };
 interface Props {
   plan: Plan;
   checked: string[];
-  onCheck: (item: string) => void;
+  onCheck: (item: string, ticked: boolean) => void;
   onReady: () => void;
 }
 
@@ -55,8 +55,7 @@ export function Checklist({ plan, checked, onCheck, onReady }: Props) {
               key={item}
               role="checkbox"
               aria-checked={done}
-              disabled={done}
-              onClick={() => onCheck(item)}
+              onClick={() => onCheck(item, !done)}
               sx={{
                 minHeight: 64,
                 px: 2,

@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { readNumber } from "../units/units";
 
 interface Props {
@@ -10,6 +10,10 @@ interface Props {
   done?: string;
   /** The largest value that can be meant. */
   most?: number;
+  /** Why it cannot be more. */
+  mostIs?: string;
+  /** What was planned, as it is said. */
+  planned?: string | undefined;
   onDone: (value: number) => void;
   onCancel: () => void;
 }
@@ -17,7 +21,11 @@ interface Props {
 const KEYS = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"];
 
 /** Keys for gloves: a weight without a keyboard. */
-export function Keypad({ what, unit, done, most = 50_000, onDone, onCancel }: Props) {
+export function Keypad(props: Props) {
+  const { what, unit, done, most = 50_000, mostIs, planned, onDone, onCancel } = props;
+  // Digits count at once, wherever the focus was.
+  const keys = useRef<HTMLDivElement>(null);
+  useEffect(() => keys.current?.focus(), []);
   const [text, setText] = useState("");
   const value = readNumber(text);
   const legal = typeof value === "number" && value > 0 && value <= most;
@@ -25,6 +33,8 @@ export function Keypad({ what, unit, done, most = 50_000, onDone, onCancel }: Pr
     setText((t) => (key === "⌫" ? t.slice(0, -1) : t.length < 8 ? t + key : t));
   return (
     <Box
+      ref={keys}
+      tabIndex={-1}
       role="group"
       aria-label={what}
       onKeyDown={(e) => {
@@ -36,13 +46,18 @@ export function Keypad({ what, unit, done, most = 50_000, onDone, onCancel }: Pr
           onDone(value);
         }
       }}
-      sx={{ maxWidth: 420 }}
+      sx={{ maxWidth: 420, outline: 0 }}
     >
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1, mb: 1 }}>
         <Box aria-live="polite" sx={{ fontSize: "3rem", fontWeight: 700, minHeight: 64 }}>
           {text || "–"}
         </Box>
         <Box sx={{ fontSize: "1.4rem" }}>{unit}</Box>
+        {planned && (
+          <Box sx={{ ml: "auto", fontSize: "1.2rem", color: "text.secondary" }}>
+            planned {planned}
+          </Box>
+        )}
       </Box>
       <Box role="status" sx={{ minHeight: "1.5em", color: "text.secondary" }}>
         {text === "" || legal
@@ -51,7 +66,9 @@ export function Keypad({ what, unit, done, most = 50_000, onDone, onCancel }: Pr
             ? "That is no number."
             : value === 0
               ? "Nothing cannot be told; go back if nothing went in."
-              : `No more than ${most} ${unit}.`}
+              : mostIs
+                ? `${mostIs} ${most} ${unit}.`
+                : `No more than ${most} ${unit}.`}
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 1 }}>
         {KEYS.map((key) => (

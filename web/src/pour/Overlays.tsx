@@ -1,38 +1,16 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { ReactNode } from "react";
 import type { CupNow, Plan, RunState, RunStep } from "../api/client";
 import { WrongMark } from "../ui/Told";
 import { showWith, type Units } from "../units/units";
 import { cupOf, pourOf } from "../words/steps";
 import { OpenCups } from "./OpenCups";
-
-function Large({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <Box
-      role="alertdialog"
-      aria-label={label}
-      sx={{
-        position: "fixed",
-        inset: 0,
-        bgcolor: "background.default",
-        zIndex: 1200,
-        p: { xs: 2, md: 4 },
-        display: "flex",
-        flexDirection: "column",
-        gap: 2,
-        overflow: "auto",
-      }}
-    >
-      {children}
-    </Box>
-  );
-}
+import { Over } from "./Over";
 
 /** Over everything else: a cup that gets hot. */
 export function HotCup({ cups, onSeen }: { cups: CupNow[]; onSeen: () => void }) {
   return (
-    <Large label="A cup is getting hot">
+    <Over warns label="A cup is getting hot">
       <Box sx={{ color: "error.main", display: "flex", gap: 2, alignItems: "center" }}>
         <WrongMark />
         <Box sx={{ typography: "h1", fontSize: { xs: "1.8rem", md: "3rem" } }}>
@@ -51,7 +29,7 @@ export function HotCup({ cups, onSeen }: { cups: CupNow[]; onSeen: () => void })
       >
         It is outdoors; go on
       </Button>
-    </Large>
+    </Over>
   );
 }
 
@@ -65,7 +43,7 @@ interface AwayProps {
 export function SteppedAway({ state, now, onBack }: AwayProps) {
   const since = Math.max(0, Math.round((now - (state.awaySinceSeconds ?? now)) / 60));
   return (
-    <Large label="Stepped away">
+    <Over warns label="Stepped away">
       <Box sx={{ typography: "h1", fontSize: { xs: "1.8rem", md: "2.6rem" } }}>
         Away for {since} min
       </Box>
@@ -77,7 +55,7 @@ export function SteppedAway({ state, now, onBack }: AwayProps) {
       >
         I am back
       </Button>
-    </Large>
+    </Over>
   );
 }
 
@@ -136,7 +114,7 @@ export function Return({ state, plan, units, onGiveUp, onGoOn }: ReturnProps) {
       </Box>
     );
   return (
-    <Large label="What can still be poured">
+    <Over warns label="What can still be poured">
       <Box sx={{ typography: "h1", fontSize: { xs: "1.6rem", md: "2.2rem" } }}>
         {still.length === 0 && lost.length + late.length === 0
           ? "Nothing is lost"
@@ -189,6 +167,6 @@ export function Return({ state, plan, units, onGiveUp, onGoOn }: ReturnProps) {
           Go on
         </Button>
       </Box>
-    </Large>
+    </Over>
   );
 }

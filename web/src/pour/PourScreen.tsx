@@ -10,12 +10,13 @@ import { batchOf, heatLine, heatWarnings } from "../words/heat";
 import { changeWords, standWords } from "../words/stands";
 import { stepShort, stepWords, waitWords } from "../words/steps";
 import { clockTime } from "../words/time";
+import { leftRatio, seenHot } from "./answered";
 import { BenchAside } from "./BenchAside";
 import { BenchHeader } from "./BenchHeader";
 import { BenchKeys } from "./BenchKeys";
 import { Checklist, READY } from "./Checklist";
+import { Doubted } from "./Doubted";
 import { Ended } from "./Ended";
-import { Keypad } from "./Keypad";
 import { LineTrouble } from "./LineTrouble";
 import { OverTheBench } from "./OverTheBench";
 import { PotKeys } from "./PotKeys";
@@ -32,14 +33,9 @@ import { clockNow, type Running, useRun } from "./useRun";
 import { useScale, useSimulated } from "./useScale";
 import { useScaleTone } from "./useScaleTone";
 import { useTaking } from "./useTaking";
+import { WeightPad } from "./WeightPad";
 
 const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
-
-const HANDS_WORDS = {
-  both: "Both pairs of hands",
-  first: "First pair of hands",
-  second: "Second pair of hands",
-} as const;
 
 /** A run on the whole screen, to be read at arm's length and used with gloves. */
 export function PourScreen({ id }: { id: string }) {
@@ -70,7 +66,7 @@ function Bench({ run, running }: BenchProps) {
 
   // What was done while nobody could be told counts here already.
   const untoldDone = new Set(run.untold.filter((e) => e.kind === "DONE").map((e) => e.of));
-  const { whose, others, turnHands } = useHands(state.steps);
+  const { whose, handsWords, turnHands } = useHands(state.steps);
   const hands = state.steps.filter(
     (s) => s.hands && s.status !== "TOO_LATE" && (whose === null || s.pair === whose),
   );
@@ -85,13 +81,10 @@ function Bench({ run, running }: BenchProps) {
   const [weighing, setWeighing] = useState(false);
   const [returning, setReturning] = useState(false);
   const [asksHot, setAsksHot] = useState(false);
-  const [leftAsItIs, setLeftAsItIs] = useState<number | null>(null);
-  const [seenHot, setSeenHot] = useState<string[]>([]);
   const [silent, setSilent] = useChoice("calm-pour.silent", false);
   const [reads, setReads] = useChoice("calm-pour.reads", false);
   const [standIns, setStandIns] = useState(false);
   const simulated = useSimulated();
-  const [flash, setFlash] = useState(false);
 
   const at = current ? hands.indexOf(current) : hands.length;
   const shown = offset === 0 ? current : hands[at + offset];
@@ -103,7 +96,7 @@ function Bench({ run, running }: BenchProps) {
   const sleeve = useSleeve(turn);
   const { tell } = run;
   useScaleTone(scale, target, silent);
-  const { done, take, settles } = useTaking({
+  const taking = useTaking({
     what: waits && offset === 0 ? waits : shown,
     scale,
     target,
@@ -121,10 +114,15 @@ function Bench({ run, running }: BenchProps) {
       setOffset(0);
     }
   };
-  const away = () => tell({ kind: "AWAY" });
 
-  const hot = state.cups.filter((c) => c.hot && !seenHot.includes(c.cupId));
+  const rescue =
+    state.rescue && !state.checked.includes(leftRatio(state.rescue.batch))
+      ? state.rescue
+      : undefined;
+  const hot = state.cups.filter((c) => c.hot && !state.checked.includes(seenHot(c.cupId)));
   const busy =
+    // What is to be added is answered by its own keys, not by the step behind it.
+    rescue !== undefined ||
     !ready ||
     weighing ||
     returning ||
@@ -134,16 +132,13 @@ function Bench({ run, running }: BenchProps) {
 
   useBenchKeyboard({
     busy,
-    take,
+    take: taking.take,
     turn: (by) =>
       setOffset((o) => (by > 0 ? Math.min(o + 1, hands.length - 1 - at) : Math.max(o - 1, -at))),
     undo,
   });
 
-  useBenchSounds(state.cups, now, wait, silent, () => {
-    setFlash(true);
-    setTimeout(() => setFlash(false), 900);
-  });
+  const flash = useBenchSounds(state.cups, now, wait, silent);
 
   // A wait that is over brings the next step.
   const { refresh } = run;
@@ -164,10 +159,6 @@ function Bench({ run, running }: BenchProps) {
 
   const then = todo.filter((s) => s.taskId !== shown?.taskId).slice(0, 2);
   const time = clockTime(new Date(begun), now, session.zoneId);
-  const doneCount = hands.filter((s) => s.status === "DONE").length + untoldDone.size;
-  const rescue = state.rescue && leftAsItIs !== state.rescue.batch ? state.rescue : undefined;
-  const sentence = standWords(state, plan);
-  const change = changeWords(stands.change, plan);
   const heats = (cupId: string) => {
     tell({ kind: "HOT", of: cupId });
     setAsksHot(false);
@@ -195,7 +186,7 @@ function Bench({ run, running }: BenchProps) {
               .map((f) => findingText(f, plan, units)),
           )}
           name={session.name}
-          done={doneCount}
+          done={hands.filter((s) => s.status === "DONE").length + untoldDone.size}
           of={hands.length}
           time={time}
           room={state.roomC === undefined ? null : showWith(units.TEMPERATURE, state.roomC)}
@@ -203,9 +194,7 @@ function Bench({ run, running }: BenchProps) {
           onSilent={setSilent}
           reads={reads}
           onReads={setReads}
-          hands={
-            others ? HANDS_WORDS[whose === null ? "both" : whose === 0 ? "first" : "second"] : null
-          }
+          hands={handsWords}
           onHands={turnHands}
           onStandIns={simulated ? () => setStandIns((open) => !open) : null}
         />
@@ -236,9 +225,9 @@ function Bench({ run, running }: BenchProps) {
             <Checklist
               plan={plan}
               checked={state.checked}
-              onCheck={(item) => {
+              onCheck={(item, ticked) => {
                 wakeSound();
-                tell({ kind: "CHECKED", of: item });
+                tell({ kind: "CHECKED", of: item, ...(ticked ? {} : { value: 0 }) });
               }}
               onReady={() => {
                 wakeSound();
@@ -246,20 +235,20 @@ function Bench({ run, running }: BenchProps) {
               }}
             />
           ) : weighing && shown ? (
-            <Keypad
-              what="What the scale says"
-              unit={units.MASS.symbol}
-              onDone={(value) => {
+            <WeightPad
+              step={shown}
+              cups={state.cups}
+              onDone={(grams) => {
                 sleeve.open();
-                done(value * units.MASS.scale);
+                taking.offer(grams, true);
               }}
               onCancel={() => setWeighing(false)}
             />
           ) : (
             <>
               <Stand
-                sentence={sentence}
-                change={change}
+                sentence={standWords(state, plan)}
+                change={changeWords(stands.change, plan)}
                 onGiveUp={state.giveUp.length > 0 ? () => setReturning(true) : null}
               />
               {rescue ? (
@@ -311,14 +300,14 @@ function Bench({ run, running }: BenchProps) {
       {ready && !weighing && (
         <BenchKeys
           label={
-            settles
+            taking.settles
               ? "Waiting for the scale"
               : waits && offset === 0
                 ? "Go on now"
                 : (words?.done ?? "Done")
           }
           enabled={waits !== undefined || shown?.status === "TO_DO"}
-          onDone={take}
+          onDone={taking.take}
           then={then.map((s) => ({ id: s.taskId, words: stepShort(s, plan, session, units) }))}
           onTurn={offset === 0 ? null : () => setOffset(0)}
           onUndo={undoable ? undo : null}
@@ -334,7 +323,7 @@ function Bench({ run, running }: BenchProps) {
                       tell({ kind: "ADDED", of: `${rescue.batch}/B`, value: addBG });
                     }
                   },
-                  onLeave: () => setLeftAsItIs(rescue.batch),
+                  onLeave: () => tell({ kind: "CHECKED", of: leftRatio(rescue.batch) }),
                 }
               : null
           }
@@ -363,7 +352,7 @@ function Bench({ run, running }: BenchProps) {
                 }
               : null
           }
-          onAway={away}
+          onAway={() => tell({ kind: "AWAY" })}
         />
       )}
 
@@ -373,6 +362,15 @@ function Bench({ run, running }: BenchProps) {
         refused={run.refused?.detail ?? null}
         before={run.before.length > 0}
       />
+
+      {taking.doubt && shown && (
+        <Doubted
+          doubt={taking.doubt}
+          step={shown}
+          onBelieve={taking.believe}
+          onAgain={taking.again}
+        />
+      )}
 
       {standIns && (
         <StandIns
@@ -391,7 +389,9 @@ function Bench({ run, running }: BenchProps) {
         returning={returning}
         onReturning={setReturning}
         hot={hot}
-        onSeenHot={() => setSeenHot([...seenHot, ...hot.map((c) => c.cupId)])}
+        onSeenHot={() =>
+          tell(...hot.map((c) => ({ kind: "CHECKED" as const, of: seenHot(c.cupId) })))
+        }
         asksHot={asksHot ? heats : null}
         onAsked={() => setAsksHot(false)}
       />

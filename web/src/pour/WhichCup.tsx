@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { CupNow } from "../api/client";
+import { Over } from "./Over";
 import { Tag } from "./Tag";
 
 interface Props {
@@ -12,21 +13,7 @@ interface Props {
 /** Which of the open cups gets hot. */
 export function WhichCup({ cups, onChosen, onClose }: Props) {
   return (
-    <Box
-      role="dialog"
-      aria-label="Which cup gets hot?"
-      sx={{
-        position: "fixed",
-        inset: 0,
-        zIndex: 1150,
-        bgcolor: "background.default",
-        p: { xs: 2, md: 4 },
-        display: "grid",
-        gap: 1.5,
-        alignContent: "start",
-        overflow: "auto",
-      }}
-    >
+    <Over label="Which cup gets hot?" onClose={onClose}>
       <Box component="h2" sx={{ typography: "h1", m: 0, fontSize: { xs: "1.6rem", md: "2.4rem" } }}>
         Which cup gets hot?
       </Box>
@@ -45,6 +32,6 @@ export function WhichCup({ cups, onChosen, onClose }: Props) {
       <Button onClick={onClose} sx={{ minHeight: 72, fontSize: "1.2rem" }}>
         None of them
       </Button>
-    </Box>
+    </Over>
   );
 }

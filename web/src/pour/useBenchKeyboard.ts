@@ -1,4 +1,5 @@
 import { useEffect } from "react";
+import { isCovered } from "./Over";
 
 interface Keys {
   /** Whether something lies over the step, which then has the keys. */
@@ -13,7 +14,7 @@ interface Keys {
 export function useBenchKeyboard({ busy, take, turn, undo }: Keys) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (busy || event.ctrlKey || event.metaKey || event.altKey) {
+      if (busy || isCovered() || event.ctrlKey || event.metaKey || event.altKey) {
         return;
       }
       const onButton = event.target instanceof HTMLButtonElement;
@@ -32,7 +33,8 @@ export function useBenchKeyboard({ busy, take, turn, undo }: Keys) {
     };
     window.addEventListener("keydown", onKey);
     // A button under the focus would count the key a second time.
-    const onUp = (event: KeyboardEvent) => event.key === " " && !busy && event.preventDefault();
+    const onUp = (event: KeyboardEvent) =>
+      event.key === " " && !busy && !isCovered() && event.preventDefault();
     window.addEventListener("keyup", onUp);
     return () => {
       window.removeEventListener("keydown", onKey);

@@ -1,24 +1,26 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { CupNow, RunStep } from "../api/client";
 import { play } from "./sounds";
 
 /** So long before a cup thickens "soon" sounds, s. */
 const SOON_SECONDS = 180;
 
+const FLASH_MS = 900;
+
 /**
  * Soon, now and stop, once each.
  *
  * @param now seconds from when the run was begun
  * @param wait that is running; missing for none
- * @param onSilent shows it instead, where nothing may sound
+ * @returns whether it is shown just now, where nothing may sound
  */
 export function useBenchSounds(
   cups: CupNow[],
   now: number,
   wait: RunStep | undefined,
   silent: boolean,
-  onSilent: () => void,
-) {
+): boolean {
+  const [flash, setFlash] = useState(false);
   const sounded = useRef(new Set<string>());
   useEffect(() => {
     const once = (key: string, sound: "soon" | "now" | "stop") => {
@@ -27,7 +29,8 @@ export function useBenchSounds(
       }
       sounded.current.add(key);
       if (silent) {
-        onSilent();
+        setFlash(true);
+        setTimeout(() => setFlash(false), FLASH_MS);
       } else {
         play(sound);
       }
@@ -43,4 +46,5 @@ export function useBenchSounds(
       once(`now ${wait.taskId}`, "now");
     }
   });
+  return flash;
 }

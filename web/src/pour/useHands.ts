@@ -21,5 +21,7 @@ export function useHands(steps: RunStep[]) {
     }
     setChosen(next);
   };
-  return { whose: others ? chosen : null, others, turnHands: turn };
+  const whose = others ? chosen : null;
+  const words = whose === null ? "Both pairs" : whose === 0 ? "First pair" : "Second pair";
+  return { whose, handsWords: others ? `${words} of hands` : null, turnHands: turn };
 }

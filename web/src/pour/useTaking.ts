@@ -18,10 +18,34 @@ interface Taking {
   onTaken: () => void;
 }
 
+/** A weight that is asked about before it is taken. */
+export interface Doubt {
+  grams: number;
+  why: "NOT_WEIGHED" | "LITTLE" | "MUCH";
+}
+
 /** The large key: what is on the screen is done, with what the scale says where one is read. */
 export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking) {
   const [settling, setSettling] = useState<string | null>(null);
+  const [doubt, setDoubt] = useState<Doubt | null>(null);
+  /** Who goes without the scale is not asked at every step, until something stands on it. */
+  const [without, setWithout] = useState(false);
+  /** Asks about what nobody would have meant; takes the rest at once. */
+  const offer = (grams: number | undefined, typed = false) => {
+    const why = grams === undefined || !what ? null : doubted(grams, what, typed);
+    if (why === "NOT_WEIGHED" && without) {
+      done();
+    } else if (grams === undefined || why === null) {
+      setWithout(false);
+      done(grams);
+    } else if (sleeve.lets()) {
+      wakeSound();
+      setSettling(null);
+      setDoubt({ grams, why });
+    }
+  };
   const done = (grams?: number) => {
+    setDoubt(null);
     wakeSound();
     if (!sleeve.lets()) {
       return;
@@ -47,10 +71,11 @@ export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking
     if (!sleeve.lets()) {
       return;
     }
-    if (scale && !scale.stable && !settles && weighed(scale, target) !== undefined) {
+    const grams = weighed(scale, target);
+    if (scale && !scale.stable && !settles && grams !== undefined) {
       setSettling(what?.taskId ?? null);
     } else {
-      done(weighed(scale, target));
+      offer(grams);
     }
   };
   const settled = useRef(take);
@@ -65,18 +90,35 @@ export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking
     const timer = setTimeout(() => settled.current(), still ? 0 : SETTLES_MS);
     return () => clearTimeout(timer);
   }, [settles, still]);
-  return { done, take, settles };
+  return {
+    offer,
+    take,
+    settles,
+    doubt,
+    /** It is right so, or was not weighed at all. */
+    believe: (grams?: number) => {
+      setWithout(grams === undefined);
+      sleeve.open();
+      done(grams);
+    },
+    again: () => setDoubt(null),
+  };
 }
 
-/**
- * What the scale says, where it plausibly says it of this; otherwise it went as planned. A cup that
- * is poured from on the scale gets lighter.
- */
+/** What the scale says; a cup that is poured from on the scale gets lighter. */
 function weighed(scale: ScaleReading | null, target: number | undefined): number | undefined {
   const told = scale?.link === "TELLS" ? scale.grams : undefined;
-  if (told === undefined || target === undefined) {
-    return undefined;
+  return told === undefined || target === undefined ? undefined : Math.abs(told);
+}
+
+/** Why a weight is asked about; null for one that can be meant. */
+function doubted(grams: number, step: RunStep, typed: boolean): Doubt["why"] | null {
+  const { targetG, believedFromG, believedToG } = step;
+  if (targetG === undefined || believedFromG === undefined || believedToG === undefined) {
+    return null;
   }
-  const grams = Math.abs(told);
-  return grams > target * 0.5 && grams < target * 2 ? grams : undefined;
+  if (!typed && grams < targetG / 2) {
+    return "NOT_WEIGHED";
+  }
+  return grams < believedFromG ? "LITTLE" : grams > believedToG ? "MUCH" : null;
 }

@@ -88,6 +88,7 @@ function Due({ today }: { today: Today }) {
               }}
             >
               <Box sx={{ width: { xs: "100%", sm: 190 }, color: "text.secondary" }}>
+                {Date.parse(due.from) <= now && "since "}
                 {dueText(due.kind, new Date(due.from), due.zoneId)}
               </Box>
               <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>

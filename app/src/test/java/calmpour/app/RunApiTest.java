@@ -212,6 +212,33 @@ class RunApiTest {
         .isEmpty();
   }
 
+  /** What was due at three is due since three, however late somebody looks. */
+  @Test
+  void whatIsDueDoesNotMoveWithTheClock() throws Exception {
+    JsonNode run = begun();
+    JsonNode first = run.get("plan").get("tasks").get(0);
+    tell(run, done(first.get("id").asString(), run.get("begunAt").asString()));
+    List<String> before = dueFrom(run);
+    assertThat(before).isNotEmpty();
+    demo.put("/api/clock", Map.of("speed", 120));
+    try {
+      Thread.sleep(500);
+      assertThat(dueFrom(run)).isEqualTo(before);
+    } finally {
+      demo.put("/api/clock", Map.of("speed", 1));
+    }
+  }
+
+  private static List<String> dueFrom(JsonNode run) {
+    return demo.get("/api/today")
+        .body()
+        .get("due")
+        .valueStream()
+        .filter(d -> d.get("runId").equals(run.get("id")))
+        .map(d -> d.get("kind").asString() + " " + d.get("from").asString())
+        .toList();
+  }
+
   private static List<String> uids(String calendar, String run) {
     // Long lines are folded: a break and a space are nothing.
     return calendar.replace("\r\n ", "").lines().filter(l -> l.startsWith("UID:" + run)).toList();

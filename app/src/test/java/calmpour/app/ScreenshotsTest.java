@@ -102,11 +102,12 @@ class ScreenshotsTest {
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("^Go on all the same")))
           .click();
-      app.post("/api/devices/simulated", java.util.Map.of("roomC", 22.4));
+      app.post("/api/devices/simulated", java.util.Map.of("roomC", 22.4, "plugged", false));
       for (int step = 0; step < 19; step++) {
         bench.waitForTimeout(step == 3 ? 4_000 : 900);
         bench.keyboard().press(" ");
       }
+      app.post("/api/devices/simulated", java.util.Map.of("plugged", true));
       bench.waitForTimeout(1_500);
       shoot(bench, "pour");
       shoot(open(browser, app, "/today", 1280, 800), "today");

@@ -5,12 +5,12 @@ import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
+import calmpour.app.work.RunDesk;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Due;
 import calmpour.core.run.Run;
-import calmpour.core.run.RunReader;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -27,12 +27,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/today")
 public class TodayController {
   private final RunStore runs;
-  private final RunReader states;
+  private final RunDesk desk;
   private final WorkshopClock clock;
 
-  TodayController(RunStore runs, RunReader states, WorkshopClock clock) {
+  TodayController(RunStore runs, RunDesk desk, WorkshopClock clock) {
     this.runs = runs;
-    this.states = states;
+    this.desk = desk;
     this.clock = clock;
   }
 
@@ -106,7 +106,7 @@ public class TodayController {
       if (kept == null) {
         continue;
       }
-      for (Due due : Due.of(states.state(kept.run(), kept.events(), clock.instant()))) {
+      for (Due due : desk.due(kept)) {
         all.add(line(kept, due));
       }
     }

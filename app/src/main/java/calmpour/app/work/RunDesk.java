@@ -5,6 +5,7 @@ import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Change;
+import calmpour.core.run.Due;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
@@ -57,6 +58,28 @@ public class RunDesk {
   }
 
   /**
+   * What is due of a run after the bench was left, as it stood when something was told of it last:
+   * what was due at three is due since three, however late somebody looks.
+   */
+  public List<Due> due(KeptRun kept) {
+    RunState stood = stood(kept);
+    keep(kept.id(), new Latest(kept.events().size(), stood, changed(kept)));
+    return Due.of(stood);
+  }
+
+  private @Nullable Change changed(KeptRun kept) {
+    Latest known = latest.get(kept.id());
+    return known == null || known.told() != kept.events().size() ? null : known.change();
+  }
+
+  private void keep(String run, Latest stands) {
+    if (latest.size() > MOST_AT_BENCH) {
+      latest.clear();
+    }
+    latest.put(run, stands);
+  }
+
+  /**
    * Adds what happened; each moment is the teller's, but never before the run was begun nor after
    * now.
    *
@@ -79,11 +102,7 @@ public class RunDesk {
     if (after.events().size() > before.events().size()) {
       // Beside how it stood when the last thing happened: time that went by changes it too.
       RunState stood = stood(before);
-      if (latest.size() > MOST_AT_BENCH) {
-        latest.clear();
-      }
-      latest.put(
-          before.id(), new Latest(after.events().size(), stands, Change.between(stood, stands)));
+      keep(before.id(), new Latest(after.events().size(), stands, Change.between(stood, stands)));
       screens.told(before.id(), stands(after, now, List.of(), stands));
     }
     return stands(after, now, twice, stands);
@@ -107,13 +126,6 @@ public class RunDesk {
   }
 
   private StandsNow stands(KeptRun kept, Instant now, List<String> before, RunState state) {
-    Latest known = latest.get(kept.id());
-    return new StandsNow(
-        kept.events().size(),
-        now,
-        clock.speed(),
-        before,
-        known == null || known.told() != kept.events().size() ? null : known.change(),
-        state);
+    return new StandsNow(kept.events().size(), now, clock.speed(), before, changed(kept), state);
   }
 }

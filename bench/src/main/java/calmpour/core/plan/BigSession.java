@@ -1,6 +1,5 @@
 package calmpour.core.plan;
 
-import calmpour.core.session.Arrangement;
 import calmpour.core.cup.CupKind;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Join;
@@ -12,6 +11,7 @@ import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Arrangement;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
@@ -120,7 +120,8 @@ public record BigSession(Session session, Workshop workshop) {
             List.of(),
             Habits.DEFAULT,
             Hands.DEFAULT,
-            null, Arrangement.FREE);
+            null,
+            Arrangement.FREE);
     return new BigSession(session, workshop);
   }
 

@@ -90,7 +90,8 @@ final class Account {
             batch.mixing().tintedWhole().isEmpty()
                 ? cup.amounts().resinG()
                 : cup.amounts().contentG();
-        got = Math.min(available, grams(task(cup, Task.Kind.SPLIT), planned));
+        // As planned is as it was asked for: a share of what there is.
+        got = Math.min(available, grams(task(cup, Task.Kind.SPLIT), planned * share(batch)));
       }
       available -= got;
       if (got > 0 && done(task(cup, Task.Kind.TINT))) {
@@ -135,6 +136,13 @@ final class Account {
     double first = (aFirst ? batch.measuring().partA() : batch.measuring().partB()).massG();
     double second = (aFirst ? batch.measuring().partB() : batch.measuring().partA()).massG();
     return firstG > 0 ? second * firstG / first : second;
+  }
+
+  /** Of what was planned, what there is of a batch once both parts are in, 0 to 1; 1 until then. */
+  double share(Batch batch) {
+    return done(task(batch, Task.Kind.WEIGH_SECOND))
+        ? Math.min(1, (inAG(batch.number()) + inBG(batch.number())) / batch.measuring().totalG())
+        : 1;
   }
 
   double inAG(int batch) {

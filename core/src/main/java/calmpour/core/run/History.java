@@ -34,6 +34,9 @@ final class History {
           RunEvent.Kind.POT,
           RunEvent.Kind.FINISHED);
 
+  private static final String ANSWERED_RATIO = "RATIO/";
+  private static final String ANSWERED_HOT = "HOT/";
+
   /**
    * @param grams as weighed; null for as planned
    */
@@ -115,9 +118,20 @@ final class History {
     int at = Math.max(0, second);
     String of = event.of() == null ? "" : event.of();
     switch (event.kind()) {
-      case CHECKED -> checked.add(of);
+      case CHECKED -> {
+        boolean takenBack = event.value() != null && event.value() == 0;
+        if (takenBack) {
+          checked.remove(of);
+        } else {
+          checked.add(of);
+        }
+      }
       case DONE -> done.putIfAbsent(new TaskId(of), new Done(at, event.value(), event.id()));
-      case ADDED -> added.merge(of, value(event), Double::sum);
+      case ADDED -> {
+        added.merge(of, value(event), Double::sum);
+        // What was answered before is asked anew.
+        checked.remove(ANSWERED_RATIO + of.split("/", 2)[0]);
+      }
       case GIVEN_UP -> givenUp.add(new TaskId(of));
       case AWAY -> {
         if (awaySince == null) {
@@ -132,7 +146,10 @@ final class History {
         }
       }
       case THICK -> CupId.read(of).ifPresent(cup -> thick.putIfAbsent(cup, at));
-      case HOT -> CupId.read(of).ifPresent(cup -> hot.putIfAbsent(cup, at));
+      case HOT -> {
+        checked.remove(ANSWERED_HOT + of);
+        CupId.read(of).ifPresent(cup -> hot.putIfAbsent(cup, at));
+      }
       case ROOM -> room.add(new Reading(at, value(event)));
       case WARMTH ->
           CupId.read(of)
@@ -148,9 +165,16 @@ final class History {
               .ifPresent(l -> CavityId.read(of).ifPresent(piece -> lookedOver.put(piece, l)));
       case UNDONE -> {}
     }
-    if (BY_HAND.contains(event.kind())) {
+    if (BY_HAND.contains(event.kind()) && !answers(event)) {
       undoable = event;
     }
+  }
+
+  /** A warning that was answered is no step of the work, and is not what undo is pressed for. */
+  private static boolean answers(RunEvent event) {
+    String of = event.of() == null ? "" : event.of();
+    return event.kind() == RunEvent.Kind.CHECKED
+        && (of.startsWith(ANSWERED_RATIO) || of.startsWith(ANSWERED_HOT));
   }
 
   private static double value(RunEvent event) {

@@ -44,7 +44,10 @@ public record RunEvent(
 
   /** What can happen. */
   public enum Kind {
-    /** {@code of}: an item of the list before anything is opened. */
+    /**
+     * {@code of}: an item of the list before anything is opened, or a warning that was answered,
+     * such as {@code HOT/1.2} and {@code RATIO/1}; {@code value}: 0 where the tick is taken back.
+     */
     CHECKED,
     /** {@code of}: a task; {@code value}: grams as weighed, null for as planned. */
     DONE,

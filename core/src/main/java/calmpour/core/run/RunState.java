@@ -78,6 +78,9 @@ public record RunState(
    * @param targetG what is to be weighed out, with what is already in; null where nothing is
    * @param grams as weighed; null where it was not
    * @param phase of the work
+   * @param believedFromG less than that on the scale is asked about before it is taken; null where
+   *     nothing is weighed
+   * @param believedToG more than that is asked about
    */
   public record Step(
       TaskId taskId,
@@ -95,7 +98,9 @@ public record RunState(
       Status status,
       @Nullable Double targetG,
       @Nullable Double grams,
-      Task.Phase phase) {}
+      Task.Phase phase,
+      @Nullable Double believedFromG,
+      @Nullable Double believedToG) {}
 
   /** What a cup is like. */
   public enum CupState {

@@ -2,6 +2,7 @@ package calmpour.core.run;
 
 import static calmpour.core.check.Known.known;
 
+import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
@@ -17,6 +18,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Puts a moment of a run into what is shown of it. */
 final class Telling {
+  /** Beyond that a weight is asked about: common practice, no source. */
+  private static final double DOUBTED_SHARE = 0.03;
+
   private final BenchMoment bench;
   private final Replan replan;
   private final Laid laid;
@@ -117,6 +121,8 @@ final class Telling {
 
   private RunState.Step step(Task task, RunState.Status status) {
     History.Done done = bench.history.done.get(task.id());
+    Double target = targetG(task);
+    double doubt = target == null ? 0 : doubtG(task, target);
     return new RunState.Step(
         task.id(),
         task.kind(),
@@ -131,9 +137,23 @@ final class Telling {
         task.startSeconds(),
         task.endSeconds(),
         status,
-        targetG(task),
+        target,
         done == null ? null : done.grams(),
-        task.phase());
+        task.phase(),
+        target == null ? null : (Double) Math.max(0, target - doubt),
+        target == null ? null : (Double) (target + doubt));
+  }
+
+  /**
+   * How far a weight may be off before it is asked about, g: 3 % or two divisions of the scale; for
+   * the second part no further than the ratio may be.
+   */
+  private double doubtG(Task task, double target) {
+    Habits habits = bench.run.session().habits();
+    double usual = Math.max(target * DOUBTED_SHARE, 2 * habits.scaleDivisionG());
+    return task.kind() == Task.Kind.WEIGH_SECOND
+        ? Math.min(usual, target * habits.ratioTolerancePercent() / 100)
+        : usual;
   }
 
   private @Nullable Double targetG(Task task) {
@@ -151,9 +171,11 @@ final class Telling {
       case SPLIT -> {
         Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
         boolean whole = !bench.planned(task.batch()).mixing().tintedWhole().isEmpty();
+        // What a batch cannot give is not asked for: every cup gets its share of what there is.
+        double share = bench.account.share(bench.planned(task.batch()));
         yield cup == null
             ? null
-            : (Double) (whole ? cup.amounts().contentG() : cup.amounts().resinG());
+            : (Double) ((whole ? cup.amounts().contentG() : cup.amounts().resinG()) * share);
       }
       case POUR -> {
         Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
@@ -161,7 +183,7 @@ final class Telling {
             ? null
             : cup.pours().stream()
                 .filter(p -> BenchMoment.pourTask(p).equals(task.id()))
-                .map(Cup.Pour::massG)
+                .map(p -> bench.open(task.id()) ? Math.min(p.massG(), there(cup)) : p.massG())
                 .findFirst()
                 .orElse(null);
       }
@@ -169,8 +191,15 @@ final class Telling {
     };
   }
 
+  /** What a cup has to give; of one that is not filled yet what it will have. */
+  private double there(Cup cup) {
+    return bench.account.contentG(cup.id()) > 0
+        ? bench.account.leftG(cup.id())
+        : cup.amounts().contentG();
+  }
+
   private static boolean aFirst(Batch batch) {
-    return batch.measuring().firstPart() == calmpour.core.habit.Habits.FirstPart.A;
+    return batch.measuring().firstPart() == Habits.FirstPart.A;
   }
 
   private List<RunState.CupNow> cupsNow() {

@@ -1,0 +1,30 @@
+import type { CupNow, RunStep } from "../api/client";
+import { showWith } from "../units/units";
+import { useUnits } from "../units/UnitsProvider";
+import { Keypad } from "./Keypad";
+
+interface Props {
+  step: RunStep;
+  cups: CupNow[];
+  onDone: (grams: number) => void;
+  onCancel: () => void;
+}
+
+/** A weight by hand, beside what was planned; nobody pours more out of a cup than is in it. */
+export function WeightPad({ step, cups, onDone, onCancel }: Props) {
+  const units = useUnits();
+  const cup = step.kind === "POUR" ? cups.find((c) => c.cupId === step.cupId) : undefined;
+  const most = cup && Math.ceil((cup.leftG / units.MASS.scale) * 100) / 100;
+  return (
+    <Keypad
+      what="What the scale says"
+      unit={units.MASS.symbol}
+      planned={step.targetG === undefined ? undefined : showWith(units.MASS, step.targetG)}
+      {...(cup && most !== undefined
+        ? { most, mostIs: `${cup.colourName} has no more in it than` }
+        : {})}
+      onDone={(value) => onDone(value * units.MASS.scale)}
+      onCancel={onCancel}
+    />
+  );
+}
