@@ -44,18 +44,19 @@ function Local({ children }: { children: ReactNode }) {
  * @param kept in which form it is kept
  */
 function useWhen({ label, value, onChange, error, width, needed }: WhenProps, kept: string) {
-  /** What counts while the field holds no day or time; null while it does. */
-  const [instead, setInstead] = useState<string | null>(null);
-  const wrong = instead !== null && instead === value;
+  /** What the field holds while that is no day or time, and what counts instead; null while it is. */
+  const [typed, setTyped] = useState<{ shown: Dayjs | null; instead: string } | null>(null);
+  const wrong = typed !== null && typed.instead === value;
   const told = error ?? (wrong ? "No such day or time." : undefined);
   return {
     label,
     // What hangs on a wall knows no zone; no hour is missing in it.
     timezone: "UTC",
-    value: value === "" || wrong ? null : dayjs.utc(value, kept),
+    // Half a date is given back as it is: for null the field would forget what was typed of it.
+    value: wrong ? typed.shown : value === "" ? null : dayjs.utc(value, kept),
     onChange: (next: Dayjs | null) => {
       const there = next === null ? needed !== true : next.isValid();
-      setInstead(there ? null : value);
+      setTyped(there ? null : { shown: next, instead: value });
       if (there) {
         onChange(next?.format(kept) ?? "");
       }
