@@ -40,25 +40,44 @@ function Local({ children }: { children: ReactNode }) {
   );
 }
 
+/** On its way to the year that is meant; nobody poured before. */
+const EARLIEST_YEAR = 1000;
+
+/** What stands in a field while somebody types. */
+interface Typed {
+  shown: Dayjs | null;
+  /** What counts. */
+  said: string;
+  /** What counted until that arrives; null once it has. */
+  before: string | null;
+  /** Whether it is no day or time, and what was there before counts. */
+  wrong: boolean;
+}
+
 /**
  * @param kept in which form it is kept
  */
 function useWhen({ label, value, onChange, error, width, needed }: WhenProps, kept: string) {
-  /** What the field holds while that is no day or time, and what counts instead; null while it is. */
-  const [typed, setTyped] = useState<{ shown: Dayjs | null; instead: string } | null>(null);
-  const wrong = typed !== null && typed.instead === value;
-  const told = error ?? (wrong ? "No such day or time." : undefined);
+  const [typed, setTyped] = useState<Typed | null>(null);
+  if (typed !== null && typed.before !== null && typed.said === value) {
+    // It arrived: from here on another value is somebody else's, such as an undo.
+    setTyped({ ...typed, before: null });
+  }
+  const mine = typed !== null && (value === typed.said || value === typed.before);
+  const told = error ?? (mine && typed.wrong ? "No such day or time." : undefined);
   return {
     label,
     // What hangs on a wall knows no zone; no hour is missing in it.
     timezone: "UTC",
-    // Half a date is given back as it is: for null the field would forget what was typed of it.
-    value: wrong ? typed.shown : value === "" ? null : dayjs.utc(value, kept),
+    // What was typed is given back as it is: for anything else the field would forget half a date.
+    value: mine ? typed.shown : value === "" ? null : dayjs.utc(value, kept),
     onChange: (next: Dayjs | null) => {
-      const there = next === null ? needed !== true : next.isValid();
-      setTyped(there ? null : { shown: next, instead: value });
+      const there =
+        next === null ? needed !== true : next.isValid() && next.year() >= EARLIEST_YEAR;
+      const said = there ? (next?.format(kept) ?? "") : value;
+      setTyped({ shown: next, said, before: value, wrong: !there });
       if (there) {
-        onChange(next?.format(kept) ?? "");
+        onChange(said);
       }
     },
     sx: { width: width ?? 200 },
