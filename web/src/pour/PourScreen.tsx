@@ -10,7 +10,7 @@ import { batchOf, heatLine, heatWarnings } from "../words/heat";
 import { changeWords, standWords } from "../words/stands";
 import { stepShort, stepWords, waitWords } from "../words/steps";
 import { clockTime } from "../words/time";
-import { leftRatio, seenHot } from "./answered";
+import { answered, leftRatio, seenHot } from "./answered";
 import { BenchAside } from "./BenchAside";
 import { BenchHeader } from "./BenchHeader";
 import { BenchKeys } from "./BenchKeys";
@@ -66,6 +66,7 @@ function Bench({ run, running }: BenchProps) {
 
   // What was done while nobody could be told counts here already.
   const untoldDone = new Set(run.untold.filter((e) => e.kind === "DONE").map((e) => e.of));
+  const checked = answered(state.checked, run.untold);
   const { whose, handsWords, turnHands } = useHands(state.steps);
   const hands = state.steps.filter(
     (s) => s.hands && s.status !== "TOO_LATE" && (whose === null || s.pair === whose),
@@ -89,7 +90,7 @@ function Bench({ run, running }: BenchProps) {
   const at = current ? hands.indexOf(current) : hands.length;
   const shown = offset === 0 ? current : hands[at + offset];
   const turn = `${waits?.taskId ?? ""}|${shown?.taskId ?? ""}|${state.awaySinceSeconds ?? ""}`;
-  const ready = state.checked.includes(READY) || hands.some((s) => s.status === "DONE");
+  const ready = checked.includes(READY) || hands.some((s) => s.status === "DONE");
   const target =
     shown?.status === "TO_DO" && WEIGHED.has(shown.kind) && !waits ? shown.targetG : undefined;
   const scale = useScale(ready && target !== undefined);
@@ -116,10 +117,8 @@ function Bench({ run, running }: BenchProps) {
   };
 
   const rescue =
-    state.rescue && !state.checked.includes(leftRatio(state.rescue.batch))
-      ? state.rescue
-      : undefined;
-  const hot = state.cups.filter((c) => c.hot && !state.checked.includes(seenHot(c.cupId)));
+    state.rescue && !checked.includes(leftRatio(state.rescue.batch)) ? state.rescue : undefined;
+  const hot = state.cups.filter((c) => c.hot && !checked.includes(seenHot(c.cupId)));
   const busy =
     // What is to be added is answered by its own keys, not by the step behind it.
     rescue !== undefined ||
@@ -224,7 +223,7 @@ function Bench({ run, running }: BenchProps) {
           {!ready ? (
             <Checklist
               plan={plan}
-              checked={state.checked}
+              checked={checked}
               onCheck={(item, ticked) => {
                 wakeSound();
                 tell({ kind: "CHECKED", of: item, ...(ticked ? {} : { value: 0 }) });

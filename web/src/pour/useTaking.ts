@@ -36,7 +36,8 @@ export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking
     if (why === "NOT_WEIGHED" && without) {
       done();
     } else if (grams === undefined || why === null) {
-      setWithout(false);
+      // Stirring says nothing of the scale.
+      setWithout((before) => before && grams === undefined);
       done(grams);
     } else if (sleeve.lets()) {
       wakeSound();
