@@ -91,6 +91,7 @@ export type RunEvent = S["RunEvent"];
 export type RunLine = S["RunLine"];
 export type DueLine = S["DueLine"];
 export type Today = S["Today"];
+export type MixNow = S["MixNow"];
 export type CupNow = S["CupNow"];
 export type ScaleReading = S["Reading"];
 export type Simulated = S["Simulated"];

@@ -20,18 +20,32 @@ export function Begin({ session, sessionId, heat, disabled }: Props) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [waiting, setWaiting] = useState(false);
   const [asking, setAsking] = useState(false);
-  const begin = async (heatSeen: boolean) => {
+  const [full, setFull] = useState<string | null>(null);
+  const begin = async (heatSeen: boolean, mouldsEmpty = false) => {
+    setFull(null);
+    setTrouble(null);
     setWaiting(true);
     const answer = await ask(
       api.POST("/api/runs", {
-        body: { session, ...(sessionId ? { sessionId } : {}), ...(heatSeen ? { heatSeen } : {}) },
+        body: {
+          session,
+          ...(sessionId ? { sessionId } : {}),
+          ...(heatSeen ? { heatSeen } : {}),
+          ...(mouldsEmpty ? { mouldsEmpty } : {}),
+        },
       }),
     );
     setWaiting(false);
     if (answer.status === "ok") {
       void navigate(`/pour/${answer.value.id}`);
     } else {
-      setTrouble(answer.trouble);
+      // Full moulds are a question, not a refusal: the pieces may be out already.
+      const moulds = answer.trouble.errors.find((e) => e.field === "mouldsEmpty")?.message;
+      if (moulds === undefined) {
+        setTrouble(answer.trouble);
+      } else {
+        setFull(moulds);
+      }
     }
   };
   return (
@@ -76,6 +90,29 @@ export function Begin({ session, sessionId, heat, disabled }: Props) {
             onClick={() => void begin(true)}
           >
             Begin all the same
+          </Button>
+        </Box>
+      )}
+      {full !== null && (
+        <Box
+          role="group"
+          aria-label="Begin with full moulds?"
+          sx={{ flex: "1 1 100%", border: 2, borderColor: "error.main", borderRadius: 1, p: 1.5 }}
+        >
+          <Box sx={{ display: "flex", gap: 1, mb: 1 }}>
+            <WrongMark />
+            <span>{full}</span>
+          </Box>
+          <Button variant="contained" href="/pour" autoFocus>
+            To what was begun
+          </Button>{" "}
+          <Button
+            variant="outlined"
+            color="error"
+            disabled={waiting}
+            onClick={() => void begin(heat.length > 0, true)}
+          >
+            They are empty: begin
           </Button>
         </Box>
       )}

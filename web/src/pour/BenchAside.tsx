@@ -37,12 +37,12 @@ export function BenchAside(props: Props) {
     >
       <Title>Open cups</Title>
       <Box sx={{ display: { xs: "none", md: "block" } }}>
-        <OpenCups cups={state.cups} now={now} most={5} />
+        <OpenCups cups={state.cups} mixes={state.mixes} now={now} most={5} />
         <Waits {...props} />
         <Filled {...props} />
       </Box>
       <Box sx={{ display: { xs: "block", md: "none" } }}>
-        <OpenCups cups={state.cups} now={now} most={3} />
+        <OpenCups cups={state.cups} mixes={state.mixes} now={now} most={3} />
         <Button
           onClick={() => setAll(true)}
           sx={{ minHeight: 64, width: "100%", fontSize: "1.05rem" }}
@@ -65,7 +65,7 @@ export function BenchAside(props: Props) {
             overflow: "auto",
           }}
         >
-          <OpenCups cups={state.cups} now={now} />
+          <OpenCups cups={state.cups} mixes={state.mixes} now={now} />
           <Waits {...props} />
           <Filled {...props} most={99} />
           <Button

@@ -11,8 +11,9 @@ interface Props {
   done: number;
   of: number;
   time: string;
-  /** As it was measured last; null where it was not. */
-  room: string | null;
+  /** As it was read last, or as the plan takes it to be. */
+  room: string;
+  onRoom: () => void;
   silent: boolean;
   onSilent: (on: boolean) => void;
   reads: boolean;
@@ -87,9 +88,7 @@ export function BenchHeader(props: Props) {
           {Math.min(props.done + 1, props.of)} of {props.of}
         </Box>
         <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
-        {props.room && (
-          <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.room}</Box>
-        )}
+        <Small label={props.room} onClick={props.onRoom} />
         {props.hands && <Small label={props.hands} onClick={props.onHands} />}
         <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5 }}>
           <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />

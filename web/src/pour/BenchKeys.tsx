@@ -11,7 +11,8 @@ interface Props {
   then: { id: string; words: string }[];
   /** Back to the step that is next; null while it is shown. */
   onTurn: (() => void) | null;
-  onUndo: (() => void) | null;
+  /** What undo takes back, and how; null for nothing. */
+  undo: { what: string; onUndo: () => void } | null;
   /** While a ratio is off. */
   rescue: { onAdded: () => void; onLeave: () => void } | null;
   onWeigh: (() => void) | null;
@@ -101,7 +102,11 @@ export function BenchKeys(props: Props) {
           gap: 1,
         }}
       >
-        <Key onClick={() => props.onUndo?.()} disabled={!props.onUndo}>
+        <Key
+          onClick={() => props.undo?.onUndo()}
+          disabled={!props.undo}
+          {...(props.undo ? { what: props.undo.what } : {})}
+        >
           Undo
         </Key>
         {props.rescue ? (
@@ -170,10 +175,13 @@ interface KeyProps {
   stops?: boolean;
   /** Only where the screen is wide; a phone has them behind one key. */
   wide?: boolean;
+  /** What it is about, in small. */
+  what?: string;
   children: string;
 }
 
-function Key({ onClick, disabled = false, stops = false, wide = false, children }: KeyProps) {
+function Key(props: KeyProps) {
+  const { onClick, disabled = false, stops = false, wide = false, what, children } = props;
   return (
     <Button
       variant="outlined"
@@ -189,7 +197,24 @@ function Key({ onClick, disabled = false, stops = false, wide = false, children 
         ...(wide ? { display: { xs: "none", md: "inline-flex" } } : {}),
       }}
     >
-      {children}
+      <Box component="span" sx={{ minWidth: 0, maxWidth: "100%" }}>
+        {children}{" "}
+        {what !== undefined && (
+          <Box
+            component="span"
+            sx={{
+              display: "block",
+              maxWidth: 150,
+              fontSize: "0.8rem",
+              whiteSpace: "nowrap",
+              overflow: "hidden",
+              textOverflow: "ellipsis",
+            }}
+          >
+            {what}
+          </Box>
+        )}
+      </Box>
     </Button>
   );
 }

@@ -1,11 +1,12 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useId } from "react";
-import type { CupNow } from "../api/client";
+import type { CupNow, MixNow } from "../api/client";
 import { WrongMark } from "../ui/Told";
 
 interface Props {
   cups: CupNow[];
+  mixes?: MixNow[];
   /** Seconds from when the run was begun. */
   now: number;
   /** No more than so many; all where it is missing. */
@@ -33,7 +34,7 @@ function aheadWords(cup: CupNow): string | null {
 }
 
 /** Every open cup with what is left of its time, as length and as words. */
-export function OpenCups({ cups, now, most }: Props) {
+export function OpenCups({ cups, mixes = [], now, most }: Props) {
   const { vars } = useTheme();
   const palette = (vars ?? {}).palette;
   const pattern = useId();
@@ -42,7 +43,9 @@ export function OpenCups({ cups, now, most }: Props) {
   return (
     <Box component="ul" aria-label="Open cups" sx={{ listStyle: "none", m: 0, p: 0 }}>
       {shown.map((cup) => {
-        const pours = cup.thicksSeconds - now;
+        // A minute on the wall is a minute here: as it is, not as it is planned to be emptied.
+        const pours = (cup.empties ? cup.thicksSeconds : cup.standsUntilSeconds) - now;
+        const planned = cup.thicksSeconds - now;
         const gels = cup.gelsSeconds - now;
         const pourable = Math.max(0, Math.min(1, pours / full));
         const thick = Math.max(0, Math.min(1 - pourable, (gels - Math.max(0, pours)) / full));
@@ -54,7 +57,14 @@ export function OpenCups({ cups, now, most }: Props) {
             <Box sx={{ display: "flex", alignItems: "baseline", gap: 1, lineHeight: 1.15 }}>
               {wrong && <WrongMark />}
               <Box sx={{ fontSize: { xs: "1.05rem", md: "1.35rem" } }}>{cup.colourName}</Box>
-              {cup.empties && <Box sx={{ color: "text.secondary" }}>poured</Box>}
+              {cup.empties && (
+                <Box sx={{ color: "text.secondary" }}>
+                  {cup.lostPours > 0 ? "given up" : "poured"}
+                </Box>
+              )}
+              {!cup.empties && planned - pours >= 120 && (
+                <Box sx={{ color: "text.secondary" }}>{left(planned)} poured as planned</Box>
+              )}
               {ahead && <Box sx={{ color: "text.secondary" }}>{ahead}</Box>}
               <Box
                 sx={{
@@ -102,7 +112,30 @@ export function OpenCups({ cups, now, most }: Props) {
           </Box>
         );
       })}
-      {shown.length === 0 && (
+      {mixes.map((mix) => (
+        <Box
+          component="li"
+          key={`batch ${mix.batch}`}
+          sx={{ display: "flex", alignItems: "baseline", gap: 1, mb: { xs: 0.5, md: 1 } }}
+        >
+          {mix.thicksSeconds - now < 180 && <WrongMark />}
+          <Box sx={{ fontSize: { xs: "1.05rem", md: "1.35rem" } }}>Mixing cup</Box>
+          <Box sx={{ color: "text.secondary" }}>
+            {mixes.length > 1 ? `batch ${mix.batch}, ` : ""}if it stays there
+          </Box>
+          <Box
+            sx={{
+              ml: "auto",
+              fontWeight: 700,
+              whiteSpace: "nowrap",
+              fontSize: { xs: "1.2rem", md: "1.7rem" },
+            }}
+          >
+            {mix.state === "POURABLE" ? left(mix.thicksSeconds - now) : WORDS[mix.state]}
+          </Box>
+        </Box>
+      ))}
+      {shown.length === 0 && mixes.length === 0 && (
         <Box component="li" sx={{ color: "text.secondary", fontSize: "1.1rem" }}>
           None yet: the clock starts when A and B meet.
         </Box>

@@ -47,7 +47,7 @@ export function SteppedAway({ state, now, onBack }: AwayProps) {
       <Box sx={{ typography: "h1", fontSize: { xs: "1.8rem", md: "2.6rem" } }}>
         Away for {since} min
       </Box>
-      <OpenCups cups={state.cups} now={now} />
+      <OpenCups cups={state.cups} mixes={state.mixes} now={now} />
       <Button
         variant="contained"
         onClick={onBack}
@@ -99,6 +99,8 @@ interface ReturnProps {
 export function Return({ state, plan, units, onGiveUp, onGoOn }: ReturnProps) {
   const still = state.steps.filter((s) => s.kind === "POUR" && s.status === "TO_DO");
   const lost = state.steps.filter((s) => s.kind === "POUR" && s.status === "LOST");
+  const goes = (s: RunStep) =>
+    state.cups.some((c) => c.cupId === s.cupId && (c.hot || c.state !== "POURABLE"));
   const late = state.steps.filter((s) => s.kind === "POUR" && s.status === "TOO_LATE");
   const list = (title: string, steps: RunStep[]) =>
     steps.length > 0 && (
@@ -131,7 +133,11 @@ export function Return({ state, plan, units, onGiveUp, onGoOn }: ReturnProps) {
       >
         {list("In this order", still)}
         {list("To give up, so that the others are in time", late)}
-        {list("Lost: their cup no longer pours", lost)}
+        {list("Lost: their cup no longer pours", lost.filter(goes))}
+        {list(
+          "Lost: what they would lie on is not there",
+          lost.filter((s) => !goes(s)),
+        )}
         {state.leftOvers.length > 0 && (
           <Box component="section" aria-label="What is left">
             <Box component="h2" sx={{ typography: "h2", m: 0, mb: 0.5 }}>

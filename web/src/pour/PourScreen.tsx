@@ -1,30 +1,30 @@
 import Box from "@mui/material/Box";
 import { useEffect, useState } from "react";
-import type { RunStep } from "../api/client";
 import { Loading } from "../ui/Loading";
 import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { findingText } from "../words/findings";
 import { batchOf, heatLine, heatWarnings } from "../words/heat";
-import { changeWords, standWords } from "../words/stands";
 import { stepShort, stepWords, waitWords } from "../words/steps";
 import { clockTime } from "../words/time";
-import { answered, leftRatio, seenHot } from "./answered";
+import { undoneWords } from "../words/undone";
+import { leftRatio, seenHot } from "./answered";
+import { asTold } from "./asTold";
 import { BenchAside } from "./BenchAside";
 import { BenchHeader } from "./BenchHeader";
 import { BenchKeys } from "./BenchKeys";
-import { Checklist, READY } from "./Checklist";
+import { BenchMain, WEIGHED } from "./BenchMain";
+import { READY } from "./Checklist";
 import { Doubted } from "./Doubted";
-import { Ended } from "./Ended";
+import { Early } from "./Early";
+import { Gone } from "./Gone";
+import { going, nextTurn } from "./going";
 import { LineTrouble } from "./LineTrouble";
 import { OverTheBench } from "./OverTheBench";
-import { PotKeys } from "./PotKeys";
-import { ScaleBar } from "./ScaleBar";
-import { Stand } from "./Stand";
+import { RoomKey } from "./RoomKey";
 import { StandIns } from "./StandIns";
-import { Rescued, StepView, Waiting } from "./StepView";
-import { speak, wakeSound } from "./sounds";
+import { speak } from "./sounds";
 import { useBenchKeyboard } from "./useBenchKeyboard";
 import { useBenchSounds } from "./useBenchSounds";
 import { useAwake, useChoice, useSleeve, useTicks } from "./useBenchTools";
@@ -33,9 +33,6 @@ import { clockNow, type Running, useRun } from "./useRun";
 import { useScale, useSimulated } from "./useScale";
 import { useScaleTone } from "./useScaleTone";
 import { useTaking } from "./useTaking";
-import { WeightPad } from "./WeightPad";
-
-const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
 
 /** A run on the whole screen, to be read at arm's length and used with gloves. */
 export function PourScreen({ id }: { id: string }) {
@@ -65,17 +62,19 @@ function Bench({ run, running }: BenchProps) {
   const now = (clockNow(clock) - begun) / 1000;
 
   // What was done while nobody could be told counts here already.
-  const untoldDone = new Set(run.untold.filter((e) => e.kind === "DONE").map((e) => e.of));
-  const checked = answered(state.checked, run.untold);
-  const { whose, handsWords, turnHands } = useHands(state.steps);
-  const hands = state.steps.filter(
-    (s) => s.hands && s.status !== "TOO_LATE" && (whose === null || s.pair === whose),
+  const told = asTold(state, run.untold);
+  const { checked, undoable } = told;
+  const { whose, handsWords, turnHands } = useHands(told.steps);
+  const hands = told.steps.filter(
+    (s) =>
+      s.hands &&
+      s.status !== "TOO_LATE" &&
+      s.status !== "MISSED" &&
+      (whose === null || s.pair === whose),
   );
-  const todo = hands.filter((s) => s.status === "TO_DO" && !untoldDone.has(s.taskId));
+  const todo = hands.filter((s) => s.status === "TO_DO");
   const current = todo[0];
-  const wait = state.steps.find(
-    (s) => s.status === "RUNNING" && s.kind === "REST" && !untoldDone.has(s.taskId),
-  );
+  const wait = told.steps.find((s) => s.status === "RUNNING" && s.kind === "REST");
   const waits = wait && current && current.startSeconds > now + 1 ? wait : undefined;
 
   const [offset, setOffset] = useState(0);
@@ -85,10 +84,11 @@ function Bench({ run, running }: BenchProps) {
   const [silent, setSilent] = useChoice("calm-pour.silent", false);
   const [reads, setReads] = useChoice("calm-pour.reads", false);
   const [standIns, setStandIns] = useState(false);
+  const [readsRoom, setReadsRoom] = useState(false);
   const simulated = useSimulated();
 
-  const at = current ? hands.indexOf(current) : hands.length;
-  const shown = offset === 0 ? current : hands[at + offset];
+  const place = current ? hands.indexOf(current) : hands.length;
+  const shown = offset === 0 ? current : hands[place + offset];
   const turn = `${waits?.taskId ?? ""}|${shown?.taskId ?? ""}|${state.awaySinceSeconds ?? ""}`;
   const ready = checked.includes(READY) || hands.some((s) => s.status === "DONE");
   const target =
@@ -103,15 +103,15 @@ function Bench({ run, running }: BenchProps) {
     target,
     sleeve,
     tell,
+    now,
     onTaken: () => {
       setOffset(0);
       setWeighing(false);
     },
   });
-  const undoable = state.undoable;
   const undo = () => {
     if (undoable) {
-      tell({ kind: "UNDONE", of: undoable.eventId });
+      tell(...undoable.eventIds.map((of) => ({ kind: "UNDONE" as const, of })));
       setOffset(0);
     }
   };
@@ -119,6 +119,7 @@ function Bench({ run, running }: BenchProps) {
   const rescue =
     state.rescue && !checked.includes(leftRatio(state.rescue.batch)) ? state.rescue : undefined;
   const hot = state.cups.filter((c) => c.hot && !checked.includes(seenHot(c.cupId)));
+  const gone = state.awaySinceSeconds === undefined ? going(state, now, checked) : [];
   const busy =
     // What is to be added is answered by its own keys, not by the step behind it.
     rescue !== undefined ||
@@ -127,26 +128,31 @@ function Bench({ run, running }: BenchProps) {
     returning ||
     asksHot ||
     hot.length > 0 ||
+    gone.length > 0 ||
     state.awaySinceSeconds !== undefined;
 
   useBenchKeyboard({
     busy,
     take: taking.take,
     turn: (by) =>
-      setOffset((o) => (by > 0 ? Math.min(o + 1, hands.length - 1 - at) : Math.max(o - 1, -at))),
+      setOffset((o) =>
+        by > 0 ? Math.min(o + 1, hands.length - 1 - place) : Math.max(o - 1, -place),
+      ),
     undo,
   });
 
-  const flash = useBenchSounds(state.cups, now, wait, silent);
+  const flash = useBenchSounds(state, now, wait, silent);
 
-  // A wait that is over brings the next step.
+  // A wait that is over brings the next step, a cup that goes what it takes with it.
   const { refresh } = run;
   const over = wait !== undefined && wait.endSeconds <= now;
+  const turns = nextTurn(state, state.atSeconds);
+  const turned = turns !== null && turns <= now;
   useEffect(() => {
-    if (over) {
+    if (over || turned) {
       void refresh();
     }
-  }, [over, refresh]);
+  }, [over, turned, turns, refresh]);
 
   const words = shown && stepWords(shown, plan, session, units);
   const spoken = waits ? waitWords(waits) : words && `${words.title} ${words.figure ?? ""}`;
@@ -156,8 +162,9 @@ function Bench({ run, running }: BenchProps) {
     }
   }, [reads, spoken]);
 
-  const then = todo.filter((s) => s.taskId !== shown?.taskId).slice(0, 2);
-  const time = clockTime(new Date(begun), now, session.zoneId);
+  const resting = waits !== undefined && offset === 0;
+  const then = todo.filter((s) => resting || s.taskId !== shown?.taskId).slice(0, 2);
+  const at = (seconds: number) => clockTime(new Date(begun), seconds, session.zoneId);
   const heats = (cupId: string) => {
     tell({ kind: "HOT", of: cupId });
     setAsksHot(false);
@@ -185,10 +192,11 @@ function Bench({ run, running }: BenchProps) {
               .map((f) => findingText(f, plan, units)),
           )}
           name={session.name}
-          done={hands.filter((s) => s.status === "DONE").length + untoldDone.size}
+          done={hands.filter((s) => s.status === "DONE").length}
           of={hands.length}
-          time={time}
-          room={state.roomC === undefined ? null : showWith(units.TEMPERATURE, state.roomC)}
+          time={at(now)}
+          room={showWith(units.TEMPERATURE, state.room?.temperatureC ?? session.room.temperatureC)}
+          onRoom={() => setReadsRoom(true)}
           silent={silent}
           onSilent={setSilent}
           reads={reads}
@@ -220,80 +228,31 @@ function Bench({ run, running }: BenchProps) {
             flexDirection: "column",
           }}
         >
-          {!ready ? (
-            <Checklist
-              plan={plan}
-              checked={checked}
-              onCheck={(item, ticked) => {
-                wakeSound();
-                tell({ kind: "CHECKED", of: item, ...(ticked ? {} : { value: 0 }) });
-              }}
-              onReady={() => {
-                wakeSound();
-                tell({ kind: "CHECKED", of: READY });
-              }}
-            />
-          ) : weighing && shown ? (
-            <WeightPad
-              step={shown}
-              cups={state.cups}
-              onDone={(grams) => {
-                sleeve.open();
-                taking.offer(grams, true);
-              }}
-              onCancel={() => setWeighing(false)}
-            />
-          ) : (
-            <>
-              <Stand
-                sentence={standWords(state, plan)}
-                change={changeWords(stands.change, plan)}
-                onGiveUp={state.giveUp.length > 0 ? () => setReturning(true) : null}
-              />
-              {rescue ? (
-                <Rescued
-                  addA={rescue.rescue.addAG}
-                  addB={rescue.rescue.addBG}
-                  show={(g) => showWith(units.MASS, g)}
-                />
-              ) : waits && offset === 0 ? (
-                <Waiting title={waitWords(waits)} left={waits.endSeconds - now} />
-              ) : words && shown ? (
-                <StepView
-                  step={shown}
-                  words={words}
-                  plan={plan}
-                  units={units}
-                  ahead={offset !== 0}
-                  notBefore={
-                    shown.startSeconds > now + 60 && shown.status === "TO_DO"
-                      ? clockTime(new Date(begun), shown.startSeconds, session.zoneId)
-                      : null
-                  }
-                  measured={scale !== null && target !== undefined}
-                  leaves={state.leavesUntil !== undefined}
-                >
-                  {scale && target !== undefined && (
-                    <ScaleBar reading={scale} targetG={target} units={units} />
-                  )}
-                  {shown.kind === "LOAD_POT" && shown.status === "TO_DO" && (
-                    <PotKeys batch={shown.batch} pot={state.pot} onTell={tell} />
-                  )}
-                </StepView>
-              ) : (
-                <Ended id={opened.id} over={state.finishedSeconds !== undefined} />
-              )}
-            </>
-          )}
+          <BenchMain
+            ready={ready}
+            weighing={weighing}
+            steps={told.steps}
+            shown={shown}
+            waits={offset === 0 ? waits : undefined}
+            ahead={offset !== 0}
+            rescue={rescue}
+            now={now}
+            running={running}
+            checked={checked}
+            scale={scale}
+            target={target}
+            at={at}
+            tell={tell}
+            onTyped={(grams) => {
+              sleeve.open();
+              taking.offer(grams, true);
+            }}
+            onWeighed={() => setWeighing(false)}
+            onGiveUp={() => setReturning(true)}
+          />
         </Box>
 
-        <BenchAside
-          state={state}
-          plan={plan}
-          session={session}
-          now={now}
-          at={(seconds) => clockTime(new Date(begun), seconds, session.zoneId)}
-        />
+        <BenchAside state={state} plan={plan} session={session} now={now} at={at} />
       </Box>
 
       {ready && !weighing && (
@@ -309,18 +268,21 @@ function Bench({ run, running }: BenchProps) {
           onDone={taking.take}
           then={then.map((s) => ({ id: s.taskId, words: stepShort(s, plan, session, units) }))}
           onTurn={offset === 0 ? null : () => setOffset(0)}
-          onUndo={undoable ? undo : null}
+          undo={
+            undoable
+              ? { what: undoneWords(undoable, state, plan, session, units), onUndo: undo }
+              : null
+          }
           rescue={
             rescue
               ? {
                   onAdded: () => {
                     const { addAG, addBG } = rescue.rescue;
-                    if (addAG > 0) {
-                      tell({ kind: "ADDED", of: `${rescue.batch}/A`, value: addAG });
-                    }
-                    if (addBG > 0) {
-                      tell({ kind: "ADDED", of: `${rescue.batch}/B`, value: addBG });
-                    }
+                    const added = (part: string, value: number) =>
+                      value > 0
+                        ? [{ kind: "ADDED" as const, of: `${rescue.batch}/${part}`, value }]
+                        : [];
+                    tell(...added("A", addAG), ...added("B", addBG));
                   },
                   onLeave: () => tell({ kind: "CHECKED", of: leftRatio(rescue.batch) }),
                 }
@@ -334,7 +296,11 @@ function Bench({ run, running }: BenchProps) {
           onThick={
             shown?.cupId && shown.status === "TO_DO" && shown.kind === "POUR"
               ? () => {
-                  tell({ kind: "THICK", of: shown.cupId });
+                  tell(
+                    { kind: "THICK", of: shown.cupId },
+                    // Who says so needs no alarm about it.
+                    { kind: "CHECKED", of: `GONE/${shown.cupId ?? ""}/THICK` },
+                  );
                   setReturning(true);
                 }
               : null
@@ -368,6 +334,35 @@ function Bench({ run, running }: BenchProps) {
           step={shown}
           onBelieve={taking.believe}
           onAgain={taking.again}
+        />
+      )}
+
+      {taking.early && shown && (
+        <Early
+          step={waits && offset === 0 ? waits : shown}
+          title={resting ? waitWords(waits) : stepShort(shown, plan, session, units)}
+          from={at(resting ? waits.endSeconds : (shown.notBeforeSeconds ?? now))}
+          minutes={taking.early.minutes}
+          onDone={taking.allTheSame}
+          onBack={taking.wait}
+        />
+      )}
+      {readsRoom && (
+        <RoomKey
+          room={state.room}
+          assumedC={session.room.temperatureC}
+          at={at}
+          tell={tell}
+          onClose={() => setReadsRoom(false)}
+        />
+      )}
+      {gone.length > 0 && (
+        <Gone
+          going={gone}
+          onSeen={() => {
+            tell(...gone.map((g) => ({ kind: "CHECKED" as const, of: g.key })));
+            setReturning(true);
+          }}
         />
       )}
 

@@ -113,7 +113,7 @@ export function StandIns({ state, speed, targetG, onClock, onClose }: Props) {
             variant="outlined"
             onClick={() =>
               void simulate(
-                { cupId: cup.cupId, cupWarmerC: 40, roomC: state.roomC ?? 22 },
+                { cupId: cup.cupId, cupWarmerC: 40, roomC: state.room?.temperatureC ?? 22 },
                 `${cup.colourName} reads 40 °C more from the next reading on.`,
               )
             }

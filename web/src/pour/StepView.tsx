@@ -14,6 +14,8 @@ interface Props {
   ahead: boolean;
   /** When it can be done at the earliest; null for now. */
   notBefore: string | null;
+  /** Until when it does, and what it takes after that; null for no window. */
+  window: string | null;
   leaves: boolean;
   /** Whether something is measured: a phone then has no room for the drawing. */
   measured: boolean;
@@ -72,6 +74,11 @@ export function StepView(props: Props) {
         >
           {step.status === "DONE" ? "This is done." : words.how}
         </Box>
+        {props.window && (
+          <Box sx={{ fontSize: { xs: "1.05rem", md: "1.4rem" }, fontWeight: 700, mt: 0.5 }}>
+            {props.window}
+          </Box>
+        )}
         <Box sx={{ mt: { xs: 1, md: 2 } }}>{props.children}</Box>
         {props.notBefore && (
           <Box sx={{ fontSize: { xs: "1.05rem", md: "1.5rem" }, mt: 1 }}>

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
-import type { CupNow, RunStep } from "../api/client";
+import type { RunState, RunStep } from "../api/client";
+import { TOO_WARM_C } from "./going";
 import { play } from "./sounds";
 
 /** So long before a cup thickens "soon" sounds, s. */
@@ -15,7 +16,7 @@ const FLASH_MS = 900;
  * @returns whether it is shown just now, where nothing may sound
  */
 export function useBenchSounds(
-  cups: CupNow[],
+  { cups, mixes }: Pick<RunState, "cups" | "mixes">,
   now: number,
   wait: RunStep | undefined,
   silent: boolean,
@@ -36,10 +37,24 @@ export function useBenchSounds(
       }
     };
     for (const cup of cups) {
-      if (cup.hot || (cup.state !== "POURABLE" && !cup.empties)) {
-        once(`stop ${cup.cupId} ${cup.hot}`, "stop");
+      const warm = Math.max(cup.temperatureC ?? 0, cup.expectedC) >= TOO_WARM_C;
+      const gone =
+        cup.state === "GELLED" || now >= cup.gelsSeconds
+          ? "gelled"
+          : cup.state === "THICK" || now >= cup.thicksSeconds
+            ? "thick"
+            : null;
+      if (cup.hot || warm || (gone !== null && (!cup.empties || cup.lostPours > 0))) {
+        once(`stop ${cup.cupId} ${cup.hot} ${warm} ${gone}`, "stop");
       } else if (!cup.empties && cup.thicksSeconds - now < SOON_SECONDS) {
         once(`soon ${cup.cupId}`, "soon");
+      }
+    }
+    for (const mix of mixes) {
+      if (now >= mix.thicksSeconds) {
+        once(`stop batch ${mix.batch} ${now >= mix.gelsSeconds}`, "stop");
+      } else if (mix.thicksSeconds - now < SOON_SECONDS) {
+        once(`soon batch ${mix.batch}`, "soon");
       }
     }
     if (wait && wait.endSeconds <= now) {

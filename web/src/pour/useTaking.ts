@@ -15,6 +15,8 @@ interface Taking {
   target: number | undefined;
   sleeve: ReturnType<typeof useSleeve>;
   tell: (...happened: Happened[]) => void;
+  /** Seconds from when the run was begun. */
+  now: number;
   onTaken: () => void;
 }
 
@@ -24,10 +26,26 @@ export interface Doubt {
   why: "NOT_WEIGHED" | "LITTLE" | "MUCH";
 }
 
+/** Something done before its wait is over. */
+export interface Early {
+  grams: number | undefined;
+  minutes: number;
+}
+
+/** So little nobody minds, s. */
+const EARLY_SECONDS = 60;
+
+/** How long before its wait is over; 0 where it is. */
+function minutesEarly(what: RunStep, now: number): number {
+  const from = what.status === "RUNNING" ? what.endSeconds : (what.notBeforeSeconds ?? 0);
+  return from - now > EARLY_SECONDS ? (from - now) / 60 : 0;
+}
+
 /** The large key: what is on the screen is done, with what the scale says where one is read. */
-export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking) {
+export function useTaking({ what, scale, target, sleeve, tell, now, onTaken }: Taking) {
   const [settling, setSettling] = useState<string | null>(null);
   const [doubt, setDoubt] = useState<Doubt | null>(null);
+  const [early, setEarly] = useState<Early | null>(null);
   /** Who goes without the scale is not asked at every step, until something stands on it. */
   const [without, setWithout] = useState(false);
   /** Asks about what nobody would have meant; takes the rest at once. */
@@ -45,13 +63,20 @@ export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking
       setDoubt({ grams, why });
     }
   };
-  const done = (grams?: number) => {
+  const done = (grams?: number, meant = false) => {
     setDoubt(null);
+    setEarly(null);
     wakeSound();
     if (!sleeve.lets()) {
       return;
     }
     if (!what || (what.status !== "TO_DO" && what.status !== "RUNNING")) {
+      return;
+    }
+    const minutes = minutesEarly(what, now);
+    if (minutes > 0 && !meant) {
+      setSettling(null);
+      setEarly({ grams, minutes });
       return;
     }
     // The next tap within a blink is the same tap.
@@ -61,6 +86,9 @@ export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking
       void tare();
     }
     tell(
+      ...(minutes > 0
+        ? [{ kind: "CHECKED" as const, of: `EARLY/${what.taskId}`, value: Math.round(minutes) }]
+        : []),
       { kind: "DONE", of: what.taskId, ...(grams === undefined ? {} : { value: grams }) },
       ...(what.kind === "LOAD_POT" ? [{ kind: "POT" as const, of: `${what.batch}/IN` }] : []),
     );
@@ -103,6 +131,13 @@ export function useTaking({ what, scale, target, sleeve, tell, onTaken }: Taking
       done(grams);
     },
     again: () => setDoubt(null),
+    early,
+    /** It is done all the same. */
+    allTheSame: () => {
+      sleeve.open();
+      done(early?.grams, true);
+    },
+    wait: () => setEarly(null),
   };
 }
 

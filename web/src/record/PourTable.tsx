@@ -46,7 +46,11 @@ export function PourTable({ pours, plan, at }: Props) {
                 <Tag swatch={p.swatch} /> {p.colourName}
               </td>
               <td>{cavityName(plan, p.line, p.cavity)}</td>
-              <td>{p.grams === undefined ? OUTCOMES[p.outcome] : showWith(units.MASS, p.grams)}</td>
+              <td>
+                {p.grams === undefined
+                  ? OUTCOMES[p.outcome]
+                  : `${showWith(units.MASS, p.grams)}${p.weighed ? " weighed" : ", as planned"}`}
+              </td>
               <td>{p.spareSeconds === undefined ? "" : spareWords(p.spareSeconds)}</td>
             </tr>
           ))}

@@ -24,6 +24,8 @@ import { clockTime, dayAndTime } from "../words/time";
 import { LookOverKeys } from "./LookOverKeys";
 import { PourTable } from "./PourTable";
 
+const NOT_PRINTED = { "@media print": { display: "none" } } as const;
+
 /** A run looked back on: what went in, what was otherwise, how the pieces came out. */
 export function RecordScreen({ id }: { id: string }) {
   return (
@@ -82,6 +84,9 @@ function Record({ looked }: { looked: LookedBack }) {
   const shut = [...new Set(asRun.pot.filter((l) => l.what === "IN").map((l) => l.batch))].filter(
     (batch) => !asRun.pot.some((l) => l.batch === batch && l.what === "OUT"),
   );
+  // What was never poured is no piece.
+  const pieces = asRun.pieces.filter((p) => p.poured > 0);
+  const never = asRun.pieces.length - pieces.length;
   const left = asRun.cups.filter((c) => c.leftG >= 0.05);
   return (
     <Box sx={{ px: 1, pt: 1.5, display: "grid", gap: 1.5 }}>
@@ -93,7 +98,10 @@ function Record({ looked }: { looked: LookedBack }) {
           poured {dayAndTime(begun, session.zoneId)}
           {looked.finishedAt && `, over ${dayAndTime(new Date(looked.finishedAt), session.zoneId)}`}
         </Box>
-        <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap" }}>
+        <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap", ...NOT_PRINTED }}>
+          <Button variant="outlined" onClick={() => window.print()} sx={{ minHeight: 48 }}>
+            Print
+          </Button>
           <Button variant="outlined" onClick={() => void print("CUPS")} sx={{ minHeight: 48 }}>
             Tags for the cups
           </Button>
@@ -162,9 +170,9 @@ function Record({ looked }: { looked: LookedBack }) {
           alignItems: "start",
         }}
       >
-        <Sheet title="The pieces" aside={`${looked1} of ${asRun.pieces.length} looked over`}>
+        <Sheet title="The pieces" aside={`${looked1} of ${pieces.length} looked over`}>
           <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-            {asRun.pieces.map((p) => (
+            {pieces.map((p) => (
               <Box
                 component="li"
                 key={p.piece}
@@ -199,13 +207,18 @@ function Record({ looked }: { looked: LookedBack }) {
                   variant="outlined"
                   onClick={() => setPiece(p)}
                   aria-label={`Look over ${name(p)}`}
-                  sx={{ ml: "auto", minHeight: 64, flexShrink: 0 }}
+                  sx={{ ml: "auto", minHeight: 64, flexShrink: 0, ...NOT_PRINTED }}
                 >
                   {p.lookedOver ? "Look again" : "Look over"}
                 </Button>
               </Box>
             ))}
           </Box>
+          {never > 0 && (
+            <Box sx={{ color: "text.secondary", pt: 0.5 }}>
+              {never} {never === 1 ? "cavity was" : "cavities were"} never poured.
+            </Box>
+          )}
         </Sheet>
         <Box sx={{ display: "grid", gap: 1.5 }}>
           <Sheet title="Otherwise than planned">
@@ -238,9 +251,11 @@ function Record({ looked }: { looked: LookedBack }) {
               <Box sx={{ color: "text.secondary", py: 0.5 }}>
                 {showWith(units.MASS, asRun.masses.resinG + asRun.masses.colourG)} in all:{" "}
                 {showWith(units.MASS, asRun.masses.pouredG)} into moulds,{" "}
-                {showWith(units.MASS, asRun.masses.leftG + asRun.masses.staysG)} left in cups
+                {showWith(units.MASS, asRun.masses.leftG)} left in cups
                 {left.length > 0 &&
                   ` (${left.map((c) => `${c.colourName} ${showWith(units.MASS, c.leftG)}`).join(", ")})`}
+                {asRun.masses.staysG >= 0.05 &&
+                  `, ${showWith(units.MASS, asRun.masses.staysG)} in the mixing cup`}
                 .
               </Box>
             )}

@@ -8,12 +8,16 @@ import { Fetched } from "../ui/Fetched";
 import { Empty, Told, WrongMark } from "../ui/Told";
 import { Unreadable } from "../ui/Unreadable";
 import { dueText } from "../words/moments";
+import { dayAndTime } from "../words/time";
 
 const WORDS: Partial<Record<DueLine["kind"], string>> = {
   DEMOULD: "Out of the mould",
   FINISH: "Finish",
   READY: "Ready to hand over",
   IN_POT: "In the pressure pot until",
+  LOOK: "Look for bubbles",
+  NUDGE: "Nudge embeds back",
+  EMBED: "Embeds",
 };
 
 /** What comes after the bench belongs to the record of a run. */
@@ -22,6 +26,32 @@ function words(due: DueLine): string {
     ? `${due.mouldName}${due.places > 1 ? ` ×${due.places}` : ""}`
     : `batch ${due.batch}`;
   return `${WORDS[due.kind] ?? "Next layer"}: ${what}`;
+}
+
+/** What can still be done, and until when; what waits for nobody says so. */
+function still(due: DueLine, now: number): string | null {
+  const until = due.until && dayAndTime(new Date(due.until), due.zoneId);
+  const late = Date.parse(due.from) <= now;
+  switch (due.kind) {
+    case "DEMOULD":
+      return late ? "It can wait; its mould stays full until then." : null;
+    case "FINISH":
+      return late ? "It can wait." : null;
+    case "LOOK":
+    case "NUDGE":
+    case "EMBED":
+      return until ? `until ${until}` : null;
+    case "WARM":
+    case "WIPE_MOULDS":
+    case "WEIGH_FIRST":
+      return due.joinNow === "CURED"
+        ? "No longer bonds: scuff and wipe, then pour."
+        : until
+          ? `Pour until ${until}; after that scuff and wipe.`
+          : null;
+    default:
+      return null;
+  }
 }
 
 /** What is due of everything that was begun: next layers, demoulds, finishing, leaving. */
@@ -92,6 +122,9 @@ function Due({ today }: { today: Today }) {
                 {dueText(due.kind, new Date(due.from), due.zoneId)}
               </Box>
               <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
+              {still(due, now) !== null && (
+                <Box sx={{ color: "text.secondary" }}>{still(due, now)}</Box>
+              )}
               <Link href={`/pour/${due.runId}${due.phase === "FREE" ? "/record" : ""}`}>
                 {due.runName}
               </Link>

@@ -47,6 +47,18 @@ function cupNamed(id: string | undefined, plan: Plan): string {
   return plan.batches.flatMap((b) => b.cups).find((c) => c.id === id)?.colour.name ?? id ?? "";
 }
 
+/** What was done early, by the kind that its address ends in. */
+function earlyName(task: string, plan: Plan): string {
+  if (task.startsWith("pour/")) {
+    return `${pourPlace(task.slice("pour/".length), plan)} was poured`;
+  }
+  return task.includes("DEMOULD")
+    ? "A piece was out of its mould"
+    : task.includes("REST")
+      ? "A rest was cut short"
+      : "A step was done";
+}
+
 function min(value: number | undefined): string {
   return `${Math.max(1, Math.round(Math.abs(value ?? 0)))} min`;
 }
@@ -81,6 +93,8 @@ export function deviationWords(d: Deviation, plan: Plan, session: Session, units
       return `${cupNamed(d.of, plan)} got hot.`;
     case "ROOM":
       return `The room was up to ${showWith(units.TEMPERATURE_DIFFERENCE, Math.abs(by))} ${by > 0 ? "warmer" : "colder"} than the ${showWith(units.TEMPERATURE, session.room.temperatureC)} of the plan.`;
+    case "EARLY":
+      return `${earlyName(d.of ?? "", plan)} ${Math.abs(by) < 90 ? min(by) : `${Math.round(Math.abs(by) / 60)} h`} before its wait was over.`;
     case "EMBED_LEFT_OUT":
       return "An embed was left out.";
   }

@@ -1,4 +1,5 @@
 import type { Change, Plan, RunState } from "../api/client";
+import { showWith, type Units } from "../units/units";
 import { pourPlace } from "./record";
 
 /** One line that tells how the run stands beside its plan. */
@@ -39,11 +40,17 @@ function pours(tasks: string[], plan: Plan): string {
 }
 
 /** One line that tells what the last thing made of the rest; null where it stayed as it was. */
-export function changeWords(change: Change | undefined, plan: Plan): string | null {
+export function changeWords(change: Change | undefined, plan: Plan, units: Units): string | null {
   if (!change) {
     return null;
   }
   const parts: string[] = [];
+  const sooner = Math.round(change.soonerSeconds / 60);
+  if (change.roomC !== undefined && sooner !== 0) {
+    parts.push(
+      `the room is ${showWith(units.TEMPERATURE, change.roomC)}: the next cup thickens ${Math.abs(sooner)} min ${sooner > 0 ? "sooner" : "later"}`,
+    );
+  }
   const later = Math.round(change.laterSeconds / 60);
   if (later !== 0) {
     parts.push(`the rest moves ${Math.abs(later)} min ${later > 0 ? "later" : "sooner"}`);

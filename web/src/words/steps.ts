@@ -41,6 +41,14 @@ export function capital(text: string): string {
 
 /** A step in the maker's words, as large as the bench wants it. */
 export function stepWords(step: RunStep, plan: Plan, session: Session, units: Units): StepWords {
+  const words = plainWords(step, plan, session, units);
+  // Its first window is shut: the step is another one now.
+  return step.joinNow === "CURED"
+    ? { ...words, title: `Scuff and wipe, then: ${words.title}` }
+    : words;
+}
+
+function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): StepWords {
   const batch = batchOf(plan, step);
   const cup = cupOf(plan, step.cupId);
   const first = batch?.measuring.firstPart ?? "B";
@@ -149,6 +157,23 @@ export function stepShort(step: RunStep, plan: Plan, session: Session, units: Un
   return words.figure === undefined
     ? words.title
     : `${words.title} · ${words.figure} ${words.unit ?? ""}`.trim();
+}
+
+/** Until when a next layer bonds, and what it takes after that; null where there is no window. */
+export function windowWords(step: RunStep, at: (seconds: number) => string): string | null {
+  if (step.joinNow === "CURED") {
+    return "What lies below has gelled for too long to bond: let it cure, scuff it, wipe it, then pour.";
+  }
+  if (step.joinNow === "GEL") {
+    return "What lies below no longer flows: pour when it has gelled and takes the next layer.";
+  }
+  if (step.untilSeconds === undefined || (step.status !== "TO_DO" && step.status !== "RUNNING")) {
+    return null;
+  }
+  const until = at(step.untilSeconds);
+  return step.kind === "POUR" || step.kind === "WEIGH_FIRST" || step.kind === "WARM"
+    ? `Pour until ${until}; after that scuff and wipe.`
+    : `Until ${until}.`;
 }
 
 export function waitWords(step: RunStep): string {

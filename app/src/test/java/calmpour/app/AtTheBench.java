@@ -177,7 +177,7 @@ class AtTheBench {
           Map<String, Object> next =
               state.has("currentId")
                   ? event("DONE", state.get("currentId").asString())
-                  : event("UNDONE", state.get("undoable").get("eventId").asString());
+                  : event("UNDONE", state.get("undoable").get(0).get("eventIds").get(0).asString());
           server.post(at + "/events", Map.of("events", List.of(next)));
           page.waitForTimeout(1_000);
         }

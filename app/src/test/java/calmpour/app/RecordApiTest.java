@@ -164,7 +164,10 @@ class RecordApiTest {
     assertThat(record(run).has("finishedAt")).isTrue();
     assertThat(line(id).has("finishedAt")).isTrue();
     JsonNode state = demo.get(at(run) + "/state").body().get("state");
-    tell(run, "UNDONE", Map.of("of", state.get("undoable").get("eventId").asString()));
+    tell(
+        run,
+        "UNDONE",
+        Map.of("of", state.get("undoable").get(0).get("eventIds").get(0).asString()));
     assertThat(record(run).has("finishedAt")).isFalse();
     assertThat(line(id).has("finishedAt")).isFalse();
   }

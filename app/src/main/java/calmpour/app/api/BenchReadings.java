@@ -111,7 +111,7 @@ class BenchReadings {
       }
     }
     if (!told.isEmpty()) {
-      desk.tell(kept, told);
+      desk.tell(kept, told, null);
     }
   }
 

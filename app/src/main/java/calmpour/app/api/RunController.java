@@ -4,6 +4,7 @@ import calmpour.app.store.OtherSessions;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.ShelfStore;
+import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
 import calmpour.app.work.PlanDesk;
 import calmpour.app.work.RunDesk;
@@ -14,12 +15,14 @@ import calmpour.core.check.Range;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.run.FullMoulds;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -69,9 +72,13 @@ public class RunController {
    * @param sessionId of the kept session that this is; null for one that is not kept
    * @param heatSeen whether the maker has seen the plan's heat warnings and begins all the same;
    *     asked for where it has any, and kept with the run
+   * @param mouldsEmpty whether moulds that another run says are full are empty all the same
    */
   public record BeginRequest(
-      Session session, @Nullable String sessionId, @Nullable Boolean heatSeen) {
+      Session session,
+      @Nullable String sessionId,
+      @Nullable Boolean heatSeen,
+      @Nullable Boolean mouldsEmpty) {
     public BeginRequest {
       new Check()
           .present("session", session)
@@ -82,8 +89,13 @@ public class RunController {
     }
   }
 
-  /** What happened, in the order in which it happened. */
-  public record Told(List<RunEvent> events) {
+  /**
+   * What happened, in the order in which it happened.
+   *
+   * @param sentAt when it is sent, by the teller's own clock, so that a wrong one can be corrected;
+   *     null where it does not say
+   */
+  public record Told(List<RunEvent> events, @Nullable Instant sentAt) {
     public static final Range EVENTS = new Range(1, 500);
 
     public Told {
@@ -120,7 +132,10 @@ public class RunController {
     Plan plan = worked.plan();
     List<Finding> hot = plan.findings().stream().filter(Finding::heatWarning).toList();
     boolean seen = request.heatSeen() != null && request.heatSeen();
+    boolean empty = request.mouldsEmpty() != null && request.mouldsEmpty();
+    String full = empty ? "" : full(session, worked.job().used());
     new Check()
+        .that(full.isEmpty(), Problem.of("mouldsEmpty", Problem.Code.MOULDS_FULL, full))
         .that(
             hot.isEmpty() || seen,
             Problem.of("heatSeen", Problem.Code.HEAT_NOT_SEEN, "" + hot.size()))
@@ -131,6 +146,32 @@ public class RunController {
       begun = runs.append(begun.id(), List.of(heatSeen(hot, run))).orElseThrow();
     }
     return opened(begun);
+  }
+
+  /** Moulds of a session that still hold pieces of another run, in words; empty for none. */
+  private String full(Session session, Workshop workshop) {
+    return runs.lines().stream()
+        .filter(line -> line.finishedAt() == null)
+        .flatMap(line -> readable(line.id()).stream())
+        .flatMap(other ->
+            FullMoulds.inTheWay(session, workshop, other.run(), desk.now(other).state()).stream()
+                .map(t ->
+                    t.mouldName()
+                        + " ("
+                        + t.held()
+                        + " in “"
+                        + other.run().session().name()
+                        + "”)"))
+        .collect(Collectors.joining(", "));
+  }
+
+  private Optional<KeptRun> readable(String id) {
+    try {
+      return runs.find(id);
+    } catch (UnreadableDocumentException damaged) {
+      // What cannot be read is told on Today, and keeps nobody from pouring.
+      return Optional.empty();
+    }
   }
 
   /** The maker's answer, in the list of what happened. */
@@ -168,7 +209,7 @@ public class RunController {
    */
   @PostMapping("/{id}/events")
   StandsNow tell(@PathVariable String id, @RequestBody Told told) {
-    return desk.tell(kept(id), told.events());
+    return desk.tell(kept(id), told.events(), told.sentAt());
   }
 
   /** Tells at once when something happened, wherever that was told. */

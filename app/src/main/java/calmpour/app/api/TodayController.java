@@ -6,15 +6,19 @@ import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
 import calmpour.app.work.RunDesk;
+import calmpour.core.design.Join;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Due;
 import calmpour.core.run.Run;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
@@ -41,6 +45,8 @@ public class TodayController {
    *
    * @param mouldName of the piece; null for a whole batch
    * @param hands whether somebody has to do something
+   * @param until the latest that does; null for no latest
+   * @param joinNow how a next layer meets what lies below, where it no longer can as designed
    */
   public record DueLine(
       String runId,
@@ -54,7 +60,9 @@ public class TodayController {
       Instant from,
       Instant to,
       boolean hands,
-      Task.Phase phase) {}
+      Task.Phase phase,
+      @Nullable Instant until,
+      @Nullable Join joinNow) {}
 
   /**
    * The next first.
@@ -72,6 +80,7 @@ public class TodayController {
   /** The same for a calendar, with an entry a thing that has to be done. */
   @GetMapping(path = "/calendar", produces = "text/calendar;charset=UTF-8")
   ResponseEntity<String> calendar() {
+    // A calendar without any entry is none (RFC 5545, 3.6: at least one component).
     List<CalendarFile.Entry> entries =
         due(new ArrayList<>()).stream()
             .map(d ->
@@ -82,6 +91,9 @@ public class TodayController {
                     d.from(),
                     d.to().isAfter(d.from()) ? d.to() : d.from().plusSeconds(60)))
             .toList();
+    if (entries.isEmpty()) {
+      return ResponseEntity.noContent().build();
+    }
     return ResponseEntity.ok()
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=calm-pour.ics")
         .body(CalendarFile.of(entries, clock.instant()));
@@ -92,6 +104,7 @@ public class TodayController {
    */
   private List<DueLine> due(List<String> unreadable) {
     List<DueLine> all = new ArrayList<>();
+    Instant now = clock.instant();
     for (RunStore.RunLine line : runs.lines()) {
       if (line.finishedAt() != null) {
         continue;
@@ -106,12 +119,18 @@ public class TodayController {
       if (kept == null) {
         continue;
       }
-      for (Due due : desk.due(kept)) {
-        all.add(line(kept, due));
-      }
+      desk.due(kept).stream()
+          .map(due -> line(kept, due))
+          .filter(due -> !missed(due, now))
+          .forEach(all::add);
     }
     all.sort(Comparator.comparing(DueLine::from));
     return all;
+  }
+
+  /** A look or a nudge whose time has passed is of no use, and no loss. */
+  private static boolean missed(DueLine line, Instant now) {
+    return line.phase() == Task.Phase.WATCH && line.until() != null && line.until().isBefore(now);
   }
 
   private static DueLine line(KeptRun kept, Due due) {
@@ -129,7 +148,20 @@ public class TodayController {
         run.begunAt().plusSeconds(due.fromSeconds()),
         run.begunAt().plusSeconds(due.toSeconds()),
         due.hands(),
-        due.phase());
+        due.phase(),
+        due.untilSeconds() == null ? null : run.begunAt().plusSeconds(due.untilSeconds()),
+        due.joinNow());
+  }
+
+  private static String window(DueLine due) {
+    if (due.until() == null) {
+      return due.joinNow() == Join.CURED ? " (scuff and wipe first)" : "";
+    }
+    String time =
+        DateTimeFormatter.ofPattern("EEE HH:mm", Locale.UK)
+            .withZone(ZoneId.of(due.zoneId()))
+            .format(due.until());
+    return " (pour until " + time + "; after that scuff and wipe)";
   }
 
   private static String summary(DueLine due) {
@@ -141,8 +173,11 @@ public class TodayController {
       case DEMOULD -> "Out of the mould: " + what;
       case FINISH -> "Finish: " + what;
       case READY -> "Ready to hand over: " + what;
+      case LOOK -> "Look for bubbles: " + what;
+      case NUDGE -> "Nudge embeds: " + what;
+      case EMBED -> "Embeds: " + what;
       case IN_POT -> "In the pressure pot: " + what;
-      default -> "Next layer: " + what;
+      default -> "Next layer: " + what + window(due);
     };
   }
 }

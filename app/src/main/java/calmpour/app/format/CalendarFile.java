@@ -1,5 +1,6 @@
 package calmpour.app.format;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import net.fortuna.ical4j.model.Calendar;
@@ -12,6 +13,8 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
 /** What is due as an iCalendar file (RFC 5545), for any calendar. */
 public final class CalendarFile {
+  private static final int MOST_OCTETS = 75;
+
   private CalendarFile() {}
 
   /**
@@ -37,6 +40,26 @@ public final class CalendarFile {
       event.add(new Description(entry.description()));
       calendar.add(event);
     }
-    return calendar.toString();
+    return folded(calendar.toString());
+  }
+
+  /** No line longer than 75 octets, and no letter torn in two (RFC 5545, 3.1). */
+  static String folded(String text) {
+    StringBuilder out = new StringBuilder();
+    for (String line : text.lines().toList()) {
+      int octets = 0;
+      for (int letter : line.codePoints().toArray()) {
+        String one = Character.toString(letter);
+        int its = one.getBytes(StandardCharsets.UTF_8).length;
+        if (octets + its > MOST_OCTETS) {
+          out.append("\r\n ");
+          octets = 1;
+        }
+        out.append(one);
+        octets += its;
+      }
+      out.append("\r\n");
+    }
+    return out.toString();
   }
 }

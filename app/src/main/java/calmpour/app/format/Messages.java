@@ -81,6 +81,9 @@ enum Messages {
   NOT_A_SESSION_FILE("This is not a Calm Pour session file."),
   HEAT_NOT_SEEN(
       "This plan has heat warnings. Read them, then begin all the same, or change the plan."),
+  MOULDS_FULL(
+      "Moulds of this session are still full: {0}. Take those pieces out first, or begin all the same"
+          + " if they are out."),
   TOO_MANY("That is too many at once: {0}, and at most {2} can be planned. A slip of the finger?");
 
   private final String template;

@@ -1,6 +1,7 @@
 package calmpour.app.format;
 
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
@@ -38,9 +39,15 @@ public final class TagPages {
   /** A band of the cup's colour at the left, beside its name. */
   private static final float BAND = 6 * POINTS_A_MM;
 
-  private static final float TITLE = 13;
-  private static final float LINE = 8;
-  private static final int MOST_LINES = 5;
+  /** Letters of the lines, points; in the largest of these in which all of a tag has room. */
+  private static final float LARGEST = 8;
+
+  private static final float SMALLEST = 4;
+
+  /** Of the title, and from line to line, beside the letters of the lines. */
+  private static final float TITLE = 1.6f;
+
+  private static final float LEADING = 1.2f;
 
   /** Comes with the PDF library; knows Latin, Greek and Cyrillic letters. */
   private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
@@ -98,6 +105,9 @@ public final class TagPages {
       Set<String> colours = new LinkedHashSet<>();
       piece.layers().forEach(l -> colours.add(l.colourName()));
       for (int cavity = 1; cavity <= piece.count(); cavity++) {
+        if (!poured(state, line, cavity)) {
+          continue;
+        }
         PieceGroup group = PieceGroup.of(run.plan().batches(), line, piece.count(), cavity);
         String which = piece.count() > 1 ? ", " + cavity + " of " + piece.count() : "";
         tags.add(
@@ -108,6 +118,15 @@ public final class TagPages {
       }
     }
     return tags;
+  }
+
+  private static boolean poured(RunState state, int line, int cavity) {
+    CavityId into = new CavityId(line + 1, cavity);
+    return state.steps().stream()
+        .anyMatch(s ->
+            s.pourId() != null
+                && s.status() == RunState.Status.DONE
+                && s.pourId().into().equals(into));
   }
 
   private static List<String> days(Run run, RunState state, PieceGroup group, Set<String> colours) {
@@ -169,29 +188,79 @@ public final class TagPages {
     }
     left += bands > 0 ? BAND : 0;
     pen.setNonStrokingColor(Color.BLACK);
-    float y = HEIGHT - EDGE - TITLE * 0.8f;
-    write(tag.title(), font, TITLE, left, y, pen);
-    y -= TITLE;
-    for (String line : tag.lines().subList(0, Math.min(MOST_LINES, tag.lines().size()))) {
-      write(line, font, LINE, left, y, pen);
-      y -= LINE * 1.25f;
+    Page page = fitting(tag, font, WIDTH - EDGE - left);
+    float y = HEIGHT - EDGE;
+    for (String line : page.title()) {
+      y -= page.size() * TITLE;
+      write(line, font, page.size() * TITLE, left, y, pen);
+    }
+    y -= page.size() * TITLE * 0.25f;
+    for (String line : page.lines()) {
+      y -= page.size() * LEADING;
+      write(line, font, page.size(), left, y, pen);
     }
   }
 
-  /** As much of a line as there is room for. */
+  /** A tag in the size in which all of it has room. */
+  private record Page(float size, List<String> title, List<String> lines) {
+    float height() {
+      return size * TITLE * (title.size() + 0.25f) + size * LEADING * lines.size();
+    }
+  }
+
+  private static Page fitting(Tag tag, PDType0Font font, float room) throws IOException {
+    Page page = null;
+    for (float size = LARGEST; size >= SMALLEST; size -= 0.5f) {
+      List<String> lines = new ArrayList<>();
+      for (String line : tag.lines()) {
+        lines.addAll(wrapped(known(line, font), font, size, room));
+      }
+      List<String> title = wrapped(known(tag.title(), font), font, size * TITLE, room);
+      page = new Page(size, title, lines);
+      if (page.height() <= HEIGHT - 2 * EDGE) {
+        break;
+      }
+    }
+    return java.util.Objects.requireNonNull(page);
+  }
+
+  /** Broken between words, and within one that is longer than a line. */
+  private static List<String> wrapped(String text, PDType0Font font, float size, float room)
+      throws IOException {
+    List<String> lines = new ArrayList<>();
+    StringBuilder line = new StringBuilder();
+    for (String word : text.trim().split(" +", -1)) {
+      String rest = word;
+      String joined = line.isEmpty() ? rest : line + " " + rest;
+      if (!line.isEmpty() && width(joined, font, size) > room) {
+        lines.add(line.toString());
+        line.setLength(0);
+      }
+      while (width(rest, font, size) > room && rest.length() > 1) {
+        int end = rest.length() - 1;
+        while (end > 1 && width(rest.substring(0, end), font, size) > room) {
+          end--;
+        }
+        lines.add(rest.substring(0, end));
+        rest = rest.substring(end);
+      }
+      line.append(line.isEmpty() ? "" : " ").append(rest);
+    }
+    lines.add(line.toString());
+    return lines;
+  }
+
+  private static float width(String text, PDType0Font font, float size) throws IOException {
+    return font.getStringWidth(text) / 1000 * size;
+  }
+
   private static void write(
       String text, PDType0Font font, float size, float x, float y, PDPageContentStream pen)
       throws IOException {
-    String known = known(text, font);
-    float room = WIDTH - EDGE - x;
-    String shown = known;
-    while (font.getStringWidth(shown) / 1000 * size > room && shown.length() > 1) {
-      shown = shown.substring(0, shown.length() - 2).stripTrailing() + "…";
-    }
     pen.beginText();
     pen.setFont(font, size);
     pen.newLineAtOffset(x, y);
-    pen.showText(shown);
+    pen.showText(text);
     pen.endText();
   }
 

@@ -1,8 +1,12 @@
 package calmpour.app.work;
 
+import static java.util.stream.Collectors.toSet;
+
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
+import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Change;
 import calmpour.core.run.Due;
@@ -10,10 +14,12 @@ import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
 import calmpour.core.run.RunState;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -32,6 +38,12 @@ public class RunDesk {
 
   /** Runs that are told of at a time; beyond that one change is not said. */
   private static final int MOST_AT_BENCH = 32;
+
+  /** So near two clocks are the same. */
+  private static final Duration RIGHT = Duration.ofSeconds(2);
+
+  /** From here on it is said that a clock was wrong. */
+  private static final Duration MARKED = Duration.ofMinutes(1);
 
   private final RunStore runs;
   private final RunReader reader;
@@ -84,11 +96,14 @@ public class RunDesk {
    * now.
    *
    * @param told in the order in which it happened; what was told before is not told twice
+   * @param sentAt when the teller sent it, by its own clock; null where it did not say
+   * @throws calmpour.core.check.InvalidException where something names what the plan does not have
    */
-  public StandsNow tell(KeptRun before, List<RunEvent> told) {
+  public StandsNow tell(KeptRun before, List<RunEvent> told, @Nullable Instant sentAt) {
     Instant now = clock.instant();
-    List<RunEvent> events =
-        told.stream().map(e -> e.withAt(within(before.run(), e.at(), now))).toList();
+    named(before.run(), told);
+    Duration off = sentAt == null ? Duration.ZERO : Duration.between(now, sentAt);
+    List<RunEvent> events = told.stream().map(e -> corrected(before.run(), e, off, now)).toList();
     List<String> twice =
         events.stream()
             .filter(e -> e.kind() == RunEvent.Kind.DONE && e.of() != null)
@@ -102,14 +117,45 @@ public class RunDesk {
     if (after.events().size() > before.events().size()) {
       // Beside how it stood when the last thing happened: time that went by changes it too.
       RunState stood = stood(before);
-      keep(before.id(), new Latest(after.events().size(), stands, Change.between(stood, stands)));
+      double assumedC = before.run().session().room().temperatureC();
+      Change change = Change.between(stood, stands, assumedC);
+      keep(before.id(), new Latest(after.events().size(), stands, change));
       screens.told(before.id(), stands(after, now, List.of(), stands));
     }
     return stands(after, now, twice, stands);
   }
 
-  private static Instant within(Run run, Instant at, Instant now) {
-    return at.isBefore(run.begunAt()) ? run.begunAt() : at.isAfter(now) ? now : at;
+  /** What happened at the moment that it was by our clock, with a word where its own was wrong. */
+  private static RunEvent corrected(Run run, RunEvent event, Duration off, Instant now) {
+    boolean wrong = off.abs().compareTo(RIGHT) > 0;
+    Instant at = wrong ? event.at().minus(off) : event.at();
+    Instant within = at.isBefore(run.begunAt()) ? run.begunAt() : at.isAfter(now) ? now : at;
+    Duration moved = Duration.between(within, event.at());
+    boolean marked = moved.abs().compareTo(MARKED) > 0 && event.device() == null;
+    RunEvent placed = event.withAt(within);
+    return marked ? placed.withDevice("its clock said " + event.at()) : placed;
+  }
+
+  /** Steps, cups and batches that are told of have to be those of the plan. */
+  private static void named(Run run, List<RunEvent> told) {
+    Set<String> tasks = run.plan().tasks().stream().map(t -> t.id().text()).collect(toSet());
+    Set<String> cups =
+        run.plan().batches().stream()
+            .flatMap(b -> b.cups().stream())
+            .map(c -> c.id().toString())
+            .collect(toSet());
+    Check check = new Check();
+    for (int i = 0; i < told.size(); i++) {
+      String of = told.get(i).of();
+      boolean known =
+          switch (told.get(i).kind()) {
+            case DONE, GIVEN_UP -> tasks.contains(of);
+            case THICK, HOT, WARMTH -> cups.contains(of);
+            default -> true;
+          };
+      check.that(known, Problem.of("events[" + i + "].of", Problem.Code.UNKNOWN_ID, of));
+    }
+    check.orThrow();
   }
 
   private RunState stood(KeptRun before) {

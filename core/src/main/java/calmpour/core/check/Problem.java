@@ -66,6 +66,7 @@ public record Problem(
     NO_SUCH_CAVITY,
     NEVER_CERTAIN,
     HEAT_NOT_SEEN,
+    MOULDS_FULL,
     DROPS_OF_A_POWDER,
     NO_SUCH_DAY,
     FORMAT_IS_NEWER,

@@ -166,6 +166,11 @@ final class Account {
     return poured.get(pourId);
   }
 
+  /** Of a batch, what was not split yet and stays in its mixing cup, g. */
+  double staysG(int batch) {
+    return stays.getOrDefault(batch, 0.0);
+  }
+
   Masses masses() {
     return new Masses(
         parts.values().stream().mapToDouble(p -> p[0] + p[1]).sum(),

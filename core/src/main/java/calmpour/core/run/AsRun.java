@@ -73,6 +73,7 @@ public record AsRun(
    * One pour.
    *
    * @param grams null where it was not poured
+   * @param weighed whether that was read off a scale; as planned where it was not
    * @param atSeconds its end; null where it was not poured
    * @param spareSeconds how long its cup stayed pourable after it; negative where it was poured too
    *     thick; null where it was not poured
@@ -88,6 +89,7 @@ public record AsRun(
       Outcome outcome,
       double plannedG,
       @Nullable Double grams,
+      boolean weighed,
       int plannedSeconds,
       @Nullable Integer atSeconds,
       @Nullable Integer spareSeconds) {}
@@ -119,7 +121,9 @@ public record AsRun(
     /** {@code by}: kelvin warmer than planned, at its furthest; negative for colder. */
     ROOM,
     /** {@code of}: an embed's step that was left out. */
-    EMBED_LEFT_OUT
+    EMBED_LEFT_OUT,
+    /** {@code of}: a task; {@code by}: minutes before its wait was over, and meant so. */
+    EARLY
   }
 
   /**

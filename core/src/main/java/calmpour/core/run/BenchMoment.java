@@ -23,10 +23,9 @@ final class BenchMoment {
   /** Seconds from when it was begun; of a run that is over its end. */
   final int now;
 
-  /** In the room as it was measured last. */
+  /** In the room as it was read, and as assumed before that. */
   final Job job;
 
-  final double roomC;
   final Account account;
   final LabelFactors labels;
 
@@ -42,11 +41,7 @@ final class BenchMoment {
     int second = (int) Math.max(0, Duration.between(run.begunAt(), at).toSeconds());
     this.now = history.finished == null ? second : history.finished;
     Job planned = Resolution.of(run.asBegun(), run.workshop());
-    this.roomC =
-        history.room.isEmpty()
-            ? run.session().room().temperatureC()
-            : history.room.getLast().temperatureC();
-    this.job = planned.of(planned.session().withTemperatureC(roomC));
+    this.job = planned.withRoomRead(history.room);
     this.account = Account.of(run.plan(), history);
     this.batches = run.plan().batches().stream().map(account::really).toList();
     batches.forEach(b -> b.cups().forEach(c -> cups.put(c.id(), c)));

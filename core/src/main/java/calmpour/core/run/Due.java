@@ -1,5 +1,6 @@
 package calmpour.core.run;
 
+import calmpour.core.design.Join;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
@@ -16,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param line index of the session's line of pieces, from 0; null for a batch
  * @param places how many pieces
  * @param fromSeconds when it is due, from when the run was begun
+ * @param untilSeconds the latest that does; null for no latest
+ * @param joinNow how a next layer meets what lies below, where it no longer can as designed
  */
 public record Due(
     TaskId taskId,
@@ -26,9 +29,18 @@ public record Due(
     int fromSeconds,
     int toSeconds,
     boolean hands,
-    Task.Phase phase) {
+    Task.Phase phase,
+    @Nullable Integer untilSeconds,
+    @Nullable Join joinNow) {
   private static final Set<Task.Kind> LATER =
-      EnumSet.of(Task.Kind.DEMOULD, Task.Kind.FINISH, Task.Kind.READY, Task.Kind.IN_POT);
+      EnumSet.of(
+          Task.Kind.DEMOULD,
+          Task.Kind.FINISH,
+          Task.Kind.READY,
+          Task.Kind.IN_POT,
+          Task.Kind.LOOK,
+          Task.Kind.NUDGE,
+          Task.Kind.EMBED);
 
   private static final Set<Task.Kind> OPENS =
       EnumSet.of(Task.Kind.WARM, Task.Kind.WIPE_MOULDS, Task.Kind.WEIGH_FIRST);
@@ -66,7 +78,9 @@ public record Due(
                 step.startSeconds(),
                 step.endSeconds(),
                 step.hands(),
-                step.phase()));
+                step.phase(),
+                step.untilSeconds(),
+                step.joinNow()));
       }
     }
     return due;

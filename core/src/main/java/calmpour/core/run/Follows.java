@@ -22,6 +22,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param cup with what is really in it
  * @param body what it goes through, in the room as it was measured
+ * @param factor on the label's pot life, by what thermometers read
+ * @param times how much longer it lasts than the label says, by what thermometers read
  * @param aheadSeconds how much sooner it thickens than it would if nothing had been measured
  * @param temperatureC last measured; null while it was not
  * @param expectedC what it should be by now
@@ -32,6 +34,8 @@ record Follows(
     BodyHistory body,
     int contactSeconds,
     int thicksSeconds,
+    double factor,
+    double times,
     int earliestSeconds,
     int gelsSeconds,
     int aheadSeconds,
@@ -40,6 +44,9 @@ record Follows(
     boolean hot) {
   /** Hotter than that a cup is put away, °C: it can no longer be held; no source. */
   private static final double HOT_C = 55;
+
+  /** Pours end before that, °C; docs/rules.md, "Heat". */
+  static final double TOO_WARM_C = 60;
 
   /** It warms that fast where it is running away, K a minute; no source. */
   private static final double RUNS_AWAY_C_MIN = 3;
@@ -71,8 +78,7 @@ record Follows(
     int met =
         known(bench.history.done.get(BenchMoment.task(batch, Task.Kind.WEIGH_FIRST))).atSeconds();
     ResinSystem resin = bench.job.in(batch.resinId()).resin();
-    BodyHistory said = rules.body(batch, cup);
-    BodyHistory body = LabelByReadings.inRoom(said, met, bench.roomC, bench.history.room);
+    BodyHistory body = rules.body(batch, cup);
     CureStates states = cure.states(resin, body);
     List<History.Reading> all = bench.history.warmth.getOrDefault(cup.id(), List.of());
     List<LabelByReadings.Warmth> readings = new ArrayList<>();
@@ -96,12 +102,42 @@ record Follows(
         body,
         met,
         thicks,
+        factor,
+        times,
         Math.min(after(met, states.workingTimeEnds().earliestMinutes() * times), thicks),
         after(met, states.gels().minutes() * times),
-        measured ? asPlanned(bench, cure, resin, said, met) - thicks : 0,
+        measured ? asPlanned(cure, resin, rules.bodyAsAssumed(batch, cup), met) - thicks : 0,
         all.isEmpty() ? null : all.getLast().temperatureC(),
         expected(cure, resin, body, (bench.now - met) / 60.0),
         bench.history.hot.containsKey(cup.id()) || hot(all));
+  }
+
+  /**
+   * A cup if it stays as it is.
+   *
+   * @param untilSeconds when it thickens
+   * @param warmsSeconds when it should pass 60 °C; null for never
+   */
+  record Stands(int untilSeconds, @Nullable Integer warmsSeconds) {}
+
+  /** If nothing more is poured from it. */
+  Stands stands(BenchMoment bench, CureModel cure, Underway rules) {
+    Cup poured =
+        cup.holding(
+            cup.amounts().contentG(),
+            cup.pours().stream().filter(p -> bench.done(BenchMoment.pourTask(p))).toList());
+    ResinSystem resin = bench.job.in(batch.resinId()).resin();
+    BodyHistory standing = rules.leftStanding(batch, poured);
+    int byClock = after(contactSeconds, cure.thickens(resin, standing).workingMinutes() * times);
+    Integer told = bench.history.thick.get(cup.id());
+    Integer warms =
+        cure.curve(resin, standing).stream()
+            .flatMap(run -> run.curve().stream())
+            .filter(p -> p.temperatureC() >= TOO_WARM_C)
+            .map(p -> after(contactSeconds, p.minutes() * times))
+            .findFirst()
+            .orElse(null);
+    return new Stands(told == null ? byClock : Math.min(told, byClock), warms);
   }
 
   /** Temperature of a body so many minutes after its contact, °C. */
@@ -115,11 +151,7 @@ record Follows(
   }
 
   /** When it would thicken in the room of the plan, with the label as printed. */
-  private static int asPlanned(
-      BenchMoment bench, CureModel cure, ResinSystem resin, BodyHistory said, int met) {
-    double plannedC = bench.run.session().room().temperatureC();
-    BodyHistory planned =
-        LabelByReadings.inRoom(said, met, bench.roomC, List.of(new History.Reading(met, plannedC)));
+  private static int asPlanned(CureModel cure, ResinSystem resin, BodyHistory planned, int met) {
     return after(met, cure.thickens(resin, planned).workingMinutes());
   }
 

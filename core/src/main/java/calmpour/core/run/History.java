@@ -1,11 +1,14 @@
 package calmpour.core.run;
 
+import calmpour.core.cure.RoomCourse;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.TaskId;
 import java.time.Duration;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -20,15 +23,13 @@ import org.jspecify.annotations.Nullable;
  * What the events of a run come to, once what was taken back is left out; seconds from its start.
  */
 final class History {
-  /** What the maker does by hand and may want to take back. */
+  /** What the maker does by hand and may want to take back; that somebody was away is no step. */
   private static final Set<RunEvent.Kind> BY_HAND =
       EnumSet.of(
           RunEvent.Kind.CHECKED,
           RunEvent.Kind.DONE,
           RunEvent.Kind.ADDED,
           RunEvent.Kind.GIVEN_UP,
-          RunEvent.Kind.AWAY,
-          RunEvent.Kind.BACK,
           RunEvent.Kind.THICK,
           RunEvent.Kind.HOT,
           RunEvent.Kind.POT,
@@ -36,6 +37,8 @@ final class History {
 
   private static final String ANSWERED_RATIO = "RATIO/";
   private static final String ANSWERED_HOT = "HOT/";
+  private static final String ANSWERED_GONE = "GONE/";
+  private static final String ANSWERED_EARLY = "EARLY/";
 
   /**
    * @param grams as weighed; null for as planned
@@ -47,14 +50,18 @@ final class History {
    */
   record Away(int atSeconds, @Nullable Integer backSeconds) {}
 
-  /** A temperature, °C. */
+  /** A temperature of a cup, °C. */
   record Reading(int atSeconds, double temperatureC) {}
 
   final Map<TaskId, Done> done = new HashMap<>();
   final Set<TaskId> givenUp = new HashSet<>();
   final Map<CupId, Integer> thick = new HashMap<>();
   final Map<CupId, Integer> hot = new HashMap<>();
-  final List<Reading> room = new ArrayList<>();
+  final List<RoomCourse.Reading> room = new ArrayList<>();
+
+  /** Of the last reading of the room; null while there is none. */
+  @Nullable String roomEventId;
+
   final Map<CupId, List<Reading>> warmth = new HashMap<>();
   final Map<String, Double> added = new LinkedHashMap<>();
   final Set<String> checked = new LinkedHashSet<>();
@@ -64,9 +71,14 @@ final class History {
   /** By piece; of several looks the last one counts. */
   final Map<CavityId, LookOver> lookedOver = new HashMap<>();
 
+  /** Done before its wait was over, and meant so: minutes too early, by task. */
+  final Map<TaskId, Double> early = new LinkedHashMap<>();
+
   @Nullable Integer awaySince;
   @Nullable Integer finished;
-  @Nullable RunEvent undoable;
+
+  /** What can be taken back, the last first: a step together with what was told with it. */
+  final Deque<List<RunEvent>> undoable = new ArrayDeque<>();
 
   private History() {}
 
@@ -124,9 +136,20 @@ final class History {
           checked.remove(of);
         } else {
           checked.add(of);
+          if (of.startsWith(ANSWERED_EARLY)) {
+            early.put(new TaskId(of.substring(ANSWERED_EARLY.length())), value(event));
+          }
         }
       }
-      case DONE -> done.putIfAbsent(new TaskId(of), new Done(at, event.value(), event.id()));
+      // Told twice, by two screens: done when the first says, with the weight that either knew.
+      case DONE ->
+          done.merge(
+              new TaskId(of),
+              new Done(at, event.value(), event.id()),
+              (first, again) ->
+                  first.grams() == null
+                      ? new Done(first.atSeconds(), again.grams(), first.eventId())
+                      : first);
       case ADDED -> {
         added.merge(of, value(event), Double::sum);
         // What was answered before is asked anew.
@@ -150,7 +173,10 @@ final class History {
         checked.remove(ANSWERED_HOT + of);
         CupId.read(of).ifPresent(cup -> hot.putIfAbsent(cup, at));
       }
-      case ROOM -> room.add(new Reading(at, value(event)));
+      case ROOM -> {
+        room.add(new RoomCourse.Reading(at, value(event)));
+        roomEventId = event.id();
+      }
       case WARMTH ->
           CupId.read(of)
               .ifPresent(cup ->
@@ -166,7 +192,16 @@ final class History {
       case UNDONE -> {}
     }
     if (BY_HAND.contains(event.kind()) && !answers(event)) {
-      undoable = event;
+      byHand(event);
+    }
+  }
+
+  private void byHand(RunEvent event) {
+    List<RunEvent> last = undoable.peek();
+    if (last != null && last.getFirst().at().equals(event.at())) {
+      last.add(event);
+    } else {
+      undoable.push(new ArrayList<>(List.of(event)));
     }
   }
 
@@ -174,7 +209,9 @@ final class History {
   private static boolean answers(RunEvent event) {
     String of = event.of() == null ? "" : event.of();
     return event.kind() == RunEvent.Kind.CHECKED
-        && (of.startsWith(ANSWERED_RATIO) || of.startsWith(ANSWERED_HOT));
+        && (of.startsWith(ANSWERED_RATIO)
+            || of.startsWith(ANSWERED_HOT)
+            || of.startsWith(ANSWERED_GONE));
   }
 
   private static double value(RunEvent event) {

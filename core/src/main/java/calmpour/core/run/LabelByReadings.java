@@ -35,53 +35,6 @@ final class LabelByReadings {
   private LabelByReadings() {}
 
   /**
-   * A body in the room as it was measured: each reading counts until the next one.
-   *
-   * @param history as if the room had been {@code saidC} throughout
-   * @param contact when it begins, s
-   */
-  static BodyHistory inRoom(
-      BodyHistory history, int contact, double saidC, List<History.Reading> room) {
-    if (room.isEmpty()) {
-      return history;
-    }
-    List<BodyHistory.Segment> segments = new ArrayList<>();
-    double from = 0;
-    for (int i = 0; i < history.segments().size(); i++) {
-      BodyHistory.Segment segment = history.segments().get(i);
-      boolean last = i == history.segments().size() - 1;
-      double to = last ? Double.POSITIVE_INFINITY : from + segment.minutes();
-      double inside = from;
-      if (segment.surroundingsC() == saidC) {
-        for (History.Reading reading : room) {
-          double at = (reading.atSeconds() - contact) / 60.0;
-          if (at > inside && at < to) {
-            segments.add(segment.in(at(room, contact, inside, saidC)).lasting(at - inside));
-            inside = at;
-          }
-        }
-        segment = segment.in(at(room, contact, inside, saidC));
-      }
-      segments.add(last ? segment : segment.lasting(to - inside));
-      from = to;
-    }
-    boolean asRoom = history.startC() == saidC;
-    double startC = asRoom ? at(room, contact, 0, saidC) : history.startC();
-    return new BodyHistory(startC, segments);
-  }
-
-  /** The room so many minutes after a contact, °C: the last reading, before all the first. */
-  private static double at(List<History.Reading> room, int contact, double minutes, double saidC) {
-    double temperature = room.isEmpty() ? saidC : room.get(0).temperatureC();
-    for (History.Reading reading : room) {
-      if ((reading.atSeconds() - contact) / 60.0 <= minutes) {
-        temperature = reading.temperatureC();
-      }
-    }
-    return temperature;
-  }
-
-  /**
    * How far the label is off by what a cup's thermometer read: the most probable factor on its pot
    * life, where the label is ± 15 % and each reading ± 0.7 °C, both taken as normal (the largest
    * posterior, on a grid that is refined where it is largest).

@@ -136,6 +136,7 @@ final class LookBack {
         outcome,
         pour.massG(),
         poured ? bench.account.pouredG(pour.id()) : null,
+        poured && known(bench.history.done.get(task)).grams() != null,
         pour.endSeconds(),
         poured ? (Integer) at(task) : null,
         poured && follows != null ? (Integer) (follows.thicksSeconds() - at(task)) : null);
@@ -213,6 +214,11 @@ final class LookBack {
         .max(Comparator.comparingDouble(r -> Math.abs(r.temperatureC() - saidC)))
         .filter(r -> Math.abs(r.temperatureC() - saidC) > ROOM_K)
         .ifPresent(r -> found(AsRun.Code.ROOM, null, r.temperatureC() - saidC, r.atSeconds()));
+    bench.history.early.forEach((task, by) -> {
+      if (bench.done(task)) {
+        found(AsRun.Code.EARLY, task, by, at(task));
+      }
+    });
     for (Task task : bench.run.plan().tasks()) {
       if (EMBEDS.contains(task.kind()) && bench.history.givenUp.contains(task.id())) {
         found(AsRun.Code.EMBED_LEFT_OUT, task.id(), null, bench.now);

@@ -3,11 +3,14 @@ package calmpour.core.run;
 import static calmpour.core.check.Known.known;
 
 import calmpour.core.cure.CureModel;
+import calmpour.core.design.Join;
 import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.plan.time.Times;
+import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -23,6 +26,12 @@ import java.util.stream.Collectors;
 final class Replan {
   private static final int MOST_TURNS = 40;
 
+  /** Flowing into each other, on gel, on what has cured. */
+  private static final int MOST_JOINS = 2;
+
+  /** What is of use only while its time lasts, and is no loss when that is over. */
+  private static final Set<Task.Kind> PASSES = EnumSet.of(Task.Kind.LOOK, Task.Kind.NUDGE);
+
   /** What has to be done for a cup before it can be poured. */
   private static final Set<Task.Kind> READIES_CUP =
       EnumSet.of(Task.Kind.SPLIT, Task.Kind.STOCK_CUP, Task.Kind.TINT);
@@ -36,6 +45,8 @@ final class Replan {
   private final Map<TaskId, Integer> blocks;
   private final Set<TaskId> lost;
   private final Set<TaskId> tooLate;
+  private final Set<TaskId> missed;
+  private final Made made;
   private final boolean reordered;
   private final Laid laid;
 
@@ -44,8 +55,10 @@ final class Replan {
     this.cure = cure;
     this.blocks = StillToDo.blocks(bench.run.plan().tasks());
     List<Task> planned = bench.run.plan().tasks();
-    Set<TaskId> givenUp = bench.history.givenUp;
-    Laid asPlanned = laid(planned, givenUp);
+    Laid rough = laid(planned, bench.history.givenUp);
+    this.missed = missed(rough);
+    Set<TaskId> givenUp = union(bench.history.givenUp, missed);
+    Laid asPlanned = missed.isEmpty() ? rough : laid(planned, givenUp);
     Set<TaskId> gone = lost(asPlanned);
     Set<TaskId> out = union(givenUp, gone);
     Laid best = gone.isEmpty() ? asPlanned : laid(planned, out);
@@ -73,10 +86,18 @@ final class Replan {
     Set<TaskId> nowGone = new HashSet<>(lost(best));
     nowGone.retainAll(late);
     this.lost = union(gone, nowGone);
+    Set<TaskId> notMade = union(union(out, nowGone), late);
+    this.made =
+        new Made(
+            bench.run.plan(),
+            t ->
+                bench.open(t)
+                    ? notMade.contains(t)
+                    : bench.history.givenUp.contains(t) && !bench.done(t));
     this.tooLate =
         late.stream().filter(p -> !nowGone.contains(p)).collect(Collectors.toUnmodifiableSet());
     this.reordered = otherOrder;
-    this.laid = best;
+    this.laid = best.without(t -> made.none(t) && bench.open(t.id()));
   }
 
   /** Tasks out of cups that can no longer be poured, and what would have lain on them. */
@@ -87,6 +108,29 @@ final class Replan {
   /** Tasks that cannot be in time any more; as few pours as possible. */
   Set<TaskId> tooLate() {
     return tooLate;
+  }
+
+  /** Which pieces there are. */
+  Made made() {
+    return made;
+  }
+
+  /** Looks and nudges that nobody came to in time. */
+  Set<TaskId> missed() {
+    return missed;
+  }
+
+  private Set<TaskId> missed(Laid laid) {
+    Set<TaskId> missed = new HashSet<>();
+    for (Task task : laid.tasks()) {
+      if (PASSES.contains(task.kind()) && bench.open(task.id())) {
+        Integer until = laid.span(task.id()).until();
+        if (until != null && until < bench.now) {
+          missed.add(task.id());
+        }
+      }
+    }
+    return missed;
   }
 
   /** Whether the pours come in another order than planned. */
@@ -103,8 +147,18 @@ final class Replan {
     // What is not poured stays in its cup, and keeps it warm.
     List<Batch> really = bench.batches.stream().map(b -> pouring(b, leftOut)).toList();
     Underway rules = Underway.of(bench.job, cure, really, rough);
+    Map<Job.LayerAt, Join> shut = new HashMap<>();
+    for (int turn = 0; turn < MOST_JOINS; turn++) {
+      Map<Job.LayerAt, Join> more = rules.shut(bench.now, bench::open, Times.of(rough));
+      if (more.isEmpty()) {
+        break;
+      }
+      shut.putAll(more);
+      rules = Underway.of(bench.job.withJoins(shut), cure, really, rough);
+    }
     List<Task> tasks = StillToDo.lay(inOrder, leftOut, blocks, bench.history, bench.now, rules);
-    return new Laid(bench, tasks, Follows.all(bench, really, cure, rules));
+    return new Laid(
+        bench, tasks, Follows.all(bench, really, cure, rules), really, cure, rules, shut);
   }
 
   private Batch pouring(Batch batch, Set<TaskId> leftOut) {

@@ -46,7 +46,8 @@ public record RunEvent(
   public enum Kind {
     /**
      * {@code of}: an item of the list before anything is opened, or a warning that was answered,
-     * such as {@code HOT/1.2} and {@code RATIO/1}; {@code value}: 0 where the tick is taken back.
+     * such as {@code HOT/1.2}, {@code GONE/1.2}, {@code RATIO/1} and {@code EARLY/line/1/DEMOULD};
+     * {@code value}: 0 where the tick is taken back; of an early step how many minutes.
      */
     CHECKED,
     /** {@code of}: a task; {@code value}: grams as weighed, null for as planned. */

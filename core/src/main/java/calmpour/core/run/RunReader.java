@@ -104,7 +104,10 @@ public final class RunReader {
               each.cup().colour().swatch(),
               each.contactSeconds(),
               poured,
-              cure.curve(bench.job.in(each.batch().resinId()).resin(), each.body())
+              // With the label as its readings have it, so that marks and words agree.
+              cure.curve(
+                      bench.job.in(each.batch().resinId()).resin().ofPotLife(each.factor()),
+                      each.body())
                   .map(CureCurve::of)
                   .orElse(null)));
     }

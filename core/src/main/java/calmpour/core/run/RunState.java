@@ -1,5 +1,6 @@
 package calmpour.core.run;
 
+import calmpour.core.design.Join;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param steps everything that was done and is left to do, by when
  * @param currentId the step that is next for the first pair of hands; null when nothing is left
  * @param cups those that hold resin, the soonest to thicken first
+ * @param mixes batches in their mixing cups
  * @param lateSeconds how much later than planned the last pour of the open batches ends, negative
  *     for sooner; 0 where none is open
  * @param spareSeconds between the end of a pour and its cup's working time, the least that is left;
@@ -24,10 +26,10 @@ import org.jspecify.annotations.Nullable;
  * @param giveUp pours that cannot all be made in time; as few as possible
  * @param rescue what would bring the ratio of a batch right again; null while none is off
  * @param masses where everything is that was weighed out
- * @param undoable what would be taken back
+ * @param undoable what can be taken back, the last first, no more than {@link #MOST_UNDOABLE}
  * @param leavesUntil when the bench is needed again, where that is half an hour or more away; null
  *     while it is needed
- * @param roomC last measured; null while it was not
+ * @param room as it was measured last; null while it was not
  * @param pot the log of the pressure pot so far
  */
 public record RunState(
@@ -35,6 +37,7 @@ public record RunState(
     List<Step> steps,
     @Nullable TaskId currentId,
     List<CupNow> cups,
+    List<MixNow> mixes,
     int lateSeconds,
     @Nullable Integer spareSeconds,
     boolean reordered,
@@ -43,17 +46,22 @@ public record RunState(
     Masses masses,
     List<LeftOver> leftOvers,
     Set<String> checked,
-    @Nullable Undoable undoable,
+    List<Undoable> undoable,
     @Nullable Integer awaySinceSeconds,
     @Nullable Integer leavesUntil,
     @Nullable Integer finishedSeconds,
-    @Nullable Double roomC,
+    @Nullable RoomReading room,
     List<PotLog> pot) {
+  /** Further back nobody goes step by step. */
+  public static final int MOST_UNDOABLE = 12;
+
   public RunState {
     steps = List.copyOf(steps);
     cups = List.copyOf(cups);
+    mixes = List.copyOf(mixes);
     giveUp = List.copyOf(giveUp);
     leftOvers = List.copyOf(leftOvers);
+    undoable = List.copyOf(undoable);
     pot = List.copyOf(pot);
   }
 
@@ -68,7 +76,9 @@ public record RunState(
     /** Not all that is left can be in time; giving this up saves most of the rest. */
     TOO_LATE,
     /** Out of a cup that can no longer be poured. */
-    LOST
+    LOST,
+    /** A look or a nudge whose time has passed; nothing is lost by it. */
+    MISSED
   }
 
   /**
@@ -81,6 +91,11 @@ public record RunState(
    * @param believedFromG less than that on the scale is asked about before it is taken; null where
    *     nothing is weighed
    * @param believedToG more than that is asked about
+   * @param notBeforeSeconds what it waits for is over then; null for what is not to be done any
+   *     more
+   * @param untilSeconds of what has a window, and of the opening of a batch whose layers have one,
+   *     the latest; null for none
+   * @param joinNow how its layer meets what lies below, where it can no longer as designed
    */
   public record Step(
       TaskId taskId,
@@ -100,7 +115,10 @@ public record RunState(
       @Nullable Double grams,
       Task.Phase phase,
       @Nullable Double believedFromG,
-      @Nullable Double believedToG) {}
+      @Nullable Double believedToG,
+      @Nullable Integer notBeforeSeconds,
+      @Nullable Integer untilSeconds,
+      @Nullable Join joinNow) {}
 
   /** What a cup is like. */
   public enum CupState {
@@ -114,12 +132,16 @@ public record RunState(
    * A cup with resin in it.
    *
    * @param thicksSeconds when it can no longer be poured
+   * @param standsUntilSeconds the same if nothing more is poured from it, so that it stays as warm
+   *     as it is; it runs down as the clock does
    * @param earliestSeconds the same as early as it comes, 19 times in 20
    * @param aheadSeconds how much sooner that is than if nothing had been measured; negative for
    *     later
-   * @param empties whether everything planned has been poured from it
+   * @param empties whether nothing more is to be poured from it
+   * @param lostPours that were to come from it and cannot or will not, with what would lie on them
    * @param temperatureC last measured; null while it was not
    * @param expectedC what it should be by now, as far as it is followed
+   * @param warmsSeconds when it should pass 60 °C as it is; null for never
    * @param hot whether it has to be put away at once
    */
   public record CupNow(
@@ -130,14 +152,31 @@ public record RunState(
       CupState state,
       int contactSeconds,
       int thicksSeconds,
+      int standsUntilSeconds,
       int earliestSeconds,
       int gelsSeconds,
       int aheadSeconds,
       double leftG,
       boolean empties,
+      int lostPours,
       @Nullable Double temperatureC,
       double expectedC,
+      @Nullable Integer warmsSeconds,
       boolean hot) {}
+
+  /**
+   * A batch that A and B of have met, in its mixing cup.
+   *
+   * @param massG what is in it
+   * @param thicksSeconds when it can no longer be poured if it stays there
+   */
+  public record MixNow(
+      int batch,
+      double massG,
+      int contactSeconds,
+      int thicksSeconds,
+      int gelsSeconds,
+      CupState state) {}
 
   /** What the ratio of a batch needs. */
   public record RescueNow(int batch, Rescue rescue) {}
@@ -156,6 +195,21 @@ public record RunState(
 
   public record LeftOver(CupId cupId, double grams, Advice advice) {}
 
-  /** The last thing done by hand. */
-  public record Undoable(String eventId, RunEvent.Kind kind, @Nullable String of) {}
+  /**
+   * Something done by hand.
+   *
+   * @param eventIds of all that is taken back with it
+   */
+  public record Undoable(List<String> eventIds, RunEvent.Kind kind, @Nullable String of) {
+    public Undoable {
+      eventIds = List.copyOf(eventIds);
+    }
+  }
+
+  /**
+   * What a thermometer said of the room.
+   *
+   * @param eventId by which it can be taken back
+   */
+  public record RoomReading(String eventId, int atSeconds, double temperatureC) {}
 }

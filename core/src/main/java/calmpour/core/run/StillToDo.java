@@ -6,6 +6,7 @@ import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.plan.time.Chain;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -32,14 +33,20 @@ final class StillToDo {
   private static final Set<Task.Kind> BY_CLOCK =
       EnumSet.of(Task.Kind.LOOK, Task.Kind.NUDGE, Task.Kind.EMBED);
 
-  private static final Set<Task.Kind> OPENS_A_BATCH =
-      EnumSet.of(Task.Kind.WARM, Task.Kind.WEIGH_FIRST);
+  /** With these a batch begins. */
+  static final Set<Task.Kind> OPENS_A_BATCH = EnumSet.of(Task.Kind.WARM, Task.Kind.WEIGH_FIRST);
 
   private final History history;
   private final int now;
   private final @Nullable Underway rules;
   private final Map<TaskId, Task> laid = new LinkedHashMap<>();
   private final int[] free = {0, 0};
+
+  /** Until when somebody is at a cup or a cavity, s. */
+  private final Map<String, Integer> taken = new HashMap<>();
+
+  /** As planned, by batch. */
+  private final Map<Integer, List<Task>> pours = new HashMap<>();
 
   private StillToDo(History history, int now, @Nullable Underway rules) {
     this.history = history;
@@ -65,6 +72,9 @@ final class StillToDo {
     rest.done(inOrder);
     Map<TaskId, Task> open = new LinkedHashMap<>();
     for (Task task : inOrder) {
+      if (task.kind() == Task.Kind.POUR && !leftOut.contains(task.id())) {
+        rest.pours.computeIfAbsent(task.batch(), b -> new ArrayList<>()).add(task);
+      }
       if (!rest.laid.containsKey(task.id()) && !leftOut.contains(task.id())) {
         open.put(task.id(), task);
       }
@@ -148,8 +158,14 @@ final class StillToDo {
       laid.put(next.id(), next.lasting(soonest, soonest + next.takesSeconds()));
       if (next.hands()) {
         free[next.pair()] = Math.max(free[next.pair()], soonest + next.takesSeconds());
+        int end = soonest + next.takesSeconds();
+        uses(next).forEach(use -> taken.merge(use, end, Math::max));
       }
     }
+  }
+
+  private static List<String> uses(Task task) {
+    return Chain.atCups(task.kind()) ? Chain.uses(task) : List.of();
   }
 
   /** What was done after a wait was begun when that was over. */
@@ -189,6 +205,24 @@ final class StillToDo {
     return lag.ends() || lag.clock() == Lag.Clock.BEGINS ? null : lag.task();
   }
 
+  /** A batch is not opened so early that its mix would wait for what it is to be poured onto. */
+  private int opens(Task task) {
+    if (rules == null || !OPENS_A_BATCH.contains(task.kind())) {
+      return 0;
+    }
+    int opens = 0;
+    for (Task pour : pours.getOrDefault(task.batch(), List.of())) {
+      int ready = 0;
+      for (Lag lag : lags(pour)) {
+        Task before = lag.why() == Lag.Why.JOIN ? laid.get(lag.task()) : null;
+        int over = before == null ? 0 : before.endSeconds() + lag.atLeastSeconds();
+        ready = Math.max(ready, over);
+      }
+      opens = Math.max(opens, ready - (pour.startSeconds() - task.startSeconds()));
+    }
+    return opens;
+  }
+
   private int start(Task task, Map<TaskId, Integer> notBefore) {
     int earliest = 0;
     for (Lag lag : lags(task)) {
@@ -203,6 +237,11 @@ final class StillToDo {
     }
     int start = Math.max(earliest, Math.max(free[task.pair()], now));
     start = Math.max(start, notBefore.getOrDefault(task.id(), 0));
+    start = Math.max(start, opens(task));
+    // Another pair of hands may be at its cup.
+    for (String use : uses(task)) {
+      start = Math.max(start, taken.getOrDefault(use, 0));
+    }
     return start - now >= LEAVES_SECONDS && rules != null
         ? rules.there(start, task.takesSeconds())
         : start;

@@ -2,6 +2,7 @@ package calmpour.core.run;
 
 import static calmpour.core.check.Known.known;
 
+import calmpour.core.cure.RoomCourse;
 import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -13,6 +14,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -24,11 +26,13 @@ final class Telling {
   private final BenchMoment bench;
   private final Replan replan;
   private final Laid laid;
+  private final CupsTold cups;
 
   Telling(BenchMoment bench, Replan replan) {
     this.bench = bench;
     this.replan = replan;
     this.laid = replan.laid();
+    this.cups = new CupsTold(bench, replan);
   }
 
   RunState state() {
@@ -54,12 +58,12 @@ final class Telling {
       }
     }
     int late = lastIs == Integer.MIN_VALUE ? 0 : lastIs - lastWas;
-    RunEvent undoable = bench.history.undoable;
     return new RunState(
         bench.now,
         steps,
         current == null ? null : current.taskId(),
-        cupsNow(),
+        cups.now(),
+        cups.mixes(),
         late,
         laid.worst() == Integer.MAX_VALUE ? null : (Integer) laid.worst(),
         replan.reordered(),
@@ -69,16 +73,38 @@ final class Telling {
             .toList(),
         rescue(),
         bench.account.masses(),
-        leftOvers(),
+        cups.leftOvers(),
         Set.copyOf(bench.history.checked),
-        undoable == null
-            ? null
-            : new RunState.Undoable(undoable.id(), undoable.kind(), undoable.of()),
+        undoable(),
         bench.history.awaySince,
         leaves ? (Integer) known(current).startSeconds() : null,
         bench.history.finished,
-        bench.history.room.isEmpty() ? null : bench.roomC,
+        room(),
         bench.history.pot);
+  }
+
+  private List<RunState.Undoable> undoable() {
+    return bench.history.undoable.stream()
+        .limit(RunState.MOST_UNDOABLE)
+        .map(together -> {
+          RunEvent named =
+              together.stream()
+                  .filter(e -> e.kind() == RunEvent.Kind.DONE)
+                  .findFirst()
+                  .orElse(together.getFirst());
+          return new RunState.Undoable(
+              together.stream().map(RunEvent::id).toList(), named.kind(), named.of());
+        })
+        .toList();
+  }
+
+  private RunState.@Nullable RoomReading room() {
+    String eventId = bench.history.roomEventId;
+    if (eventId == null) {
+      return null;
+    }
+    RoomCourse.Reading last = bench.history.room.getLast();
+    return new RunState.RoomReading(eventId, last.atSeconds(), last.temperatureC());
   }
 
   private List<RunState.Step> steps() {
@@ -102,7 +128,9 @@ final class Telling {
               ? RunState.Status.GIVEN_UP
               : replan.lost().contains(task.id())
                   ? RunState.Status.LOST
-                  : replan.tooLate().contains(task.id()) ? RunState.Status.TOO_LATE : null;
+                  : replan.tooLate().contains(task.id())
+                      ? RunState.Status.TOO_LATE
+                      : replan.missed().contains(task.id()) ? RunState.Status.MISSED : null;
       if (status != null) {
         steps.add(step(task, status));
       }
@@ -123,6 +151,8 @@ final class Telling {
     History.Done done = bench.history.done.get(task.id());
     Double target = targetG(task);
     double doubt = target == null ? 0 : doubtG(task, target);
+    boolean open = status == RunState.Status.TO_DO || status == RunState.Status.RUNNING;
+    List<TaskId> joins = open ? joins(task) : List.of();
     return new RunState.Step(
         task.id(),
         task.kind(),
@@ -132,7 +162,7 @@ final class Telling {
         task.line(),
         task.hands(),
         task.pair(),
-        task.places(),
+        replan.made().places(task),
         task.optional(),
         task.startSeconds(),
         task.endSeconds(),
@@ -141,7 +171,38 @@ final class Telling {
         done == null ? null : done.grams(),
         task.phase(),
         target == null ? null : (Double) Math.max(0, target - doubt),
-        target == null ? null : (Double) (target + doubt));
+        target == null ? null : (Double) (target + doubt),
+        open ? (Integer) laid.span(task.id()).from() : null,
+        open ? until(task, joins) : null,
+        joins.stream()
+            .map(laid::joinNow)
+            .filter(Objects::nonNull)
+            .max(Comparator.naturalOrder())
+            .orElse(null));
+  }
+
+  /** The pours whose windows a task has to keep: its own, or all of the batch that it opens. */
+  private List<TaskId> joins(Task task) {
+    if (task.kind() == Task.Kind.POUR) {
+      return List.of(task.id());
+    }
+    return StillToDo.OPENS_A_BATCH.contains(task.kind())
+        ? laid.tasks().stream()
+            .filter(t -> t.kind() == Task.Kind.POUR && t.batch() == task.batch())
+            .map(Task::id)
+            .toList()
+        : List.of();
+  }
+
+  private @Nullable Integer until(Task task, List<TaskId> joins) {
+    if (joins.isEmpty()) {
+      return laid.span(task.id()).until();
+    }
+    return joins.stream()
+        .map(id -> laid.join(id).until())
+        .filter(Objects::nonNull)
+        .min(Comparator.naturalOrder())
+        .orElse(null);
   }
 
   /**
@@ -202,41 +263,6 @@ final class Telling {
     return batch.measuring().firstPart() == Habits.FirstPart.A;
   }
 
-  private List<RunState.CupNow> cupsNow() {
-    List<RunState.CupNow> cups = new ArrayList<>();
-    for (Follows each : laid.cups().values()) {
-      boolean filled = bench.account.contentG(each.cup().id()) > 0;
-      boolean cleaned =
-          bench.history.done.containsKey(TaskId.batch(each.batch().number(), Task.Kind.CLEAN_UP));
-      if (!filled || cleaned) {
-        continue;
-      }
-      cups.add(
-          new RunState.CupNow(
-              each.cup().id(),
-              each.batch().number(),
-              each.cup().colour().name(),
-              each.cup().colour().swatch(),
-              bench.now >= each.gelsSeconds()
-                  ? RunState.CupState.GELLED
-                  : bench.now >= each.thicksSeconds()
-                      ? RunState.CupState.THICK
-                      : RunState.CupState.POURABLE,
-              each.contactSeconds(),
-              each.thicksSeconds(),
-              each.earliestSeconds(),
-              each.gelsSeconds(),
-              each.aheadSeconds(),
-              bench.account.leftG(each.cup().id()),
-              bench.pours(each).stream().noneMatch(p -> bench.open(BenchMoment.pourTask(p))),
-              each.temperatureC(),
-              each.expectedC(),
-              each.hot()));
-    }
-    cups.sort(Comparator.comparingInt(RunState.CupNow::thicksSeconds));
-    return cups;
-  }
-
   private RunState.@Nullable RescueNow rescue() {
     for (Batch batch : bench.run.plan().batches()) {
       TaskId second = BenchMoment.task(batch, Task.Kind.WEIGH_SECOND);
@@ -259,36 +285,5 @@ final class Telling {
       }
     }
     return null;
-  }
-
-  /** What is in cups from which nothing will be poured. */
-  private List<RunState.LeftOver> leftOvers() {
-    List<RunState.LeftOver> left = new ArrayList<>();
-    for (Follows each : laid.cups().values()) {
-      double grams = bench.account.leftG(each.cup().id());
-      boolean pours =
-          bench.pours(each).stream()
-              .map(BenchMoment::pourTask)
-              .anyMatch(t ->
-                  bench.open(t) && !replan.lost().contains(t) && !replan.tooLate().contains(t));
-      boolean any =
-          bench.pours(each).stream()
-              .map(BenchMoment::pourTask)
-              .anyMatch(t -> !bench.open(t) || replan.lost().contains(t));
-      if (grams <= 0 || pours || !any) {
-        continue;
-      }
-      boolean thick = bench.now >= each.thicksSeconds();
-      left.add(
-          new RunState.LeftOver(
-              each.cup().id(),
-              grams,
-              each.hot()
-                  ? RunState.Advice.OUTDOORS
-                  : bench.now >= each.gelsSeconds()
-                      ? RunState.Advice.LET_CURE
-                      : thick ? RunState.Advice.SPREAD_THIN : RunState.Advice.FILLERS));
-    }
-    return left;
   }
 }

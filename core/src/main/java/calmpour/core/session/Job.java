@@ -3,6 +3,7 @@ package calmpour.core.session;
 import static calmpour.core.check.Known.known;
 
 import calmpour.core.cup.CupKind;
+import calmpour.core.cure.RoomCourse;
 import calmpour.core.derive.Known;
 import calmpour.core.design.Design;
 import calmpour.core.design.Join;
@@ -37,6 +38,7 @@ import org.jspecify.annotations.Nullable;
  * @param bookings what other sessions need
  * @param used the part of the workshop that the session really uses
  * @param assumptions starting values that stand in for what nobody measured
+ * @param roomRead what thermometers said of the room since the work began; empty for a plan
  */
 public record Job(
     Session session,
@@ -48,7 +50,8 @@ public record Job(
     List<Tool> tools,
     List<Booking> bookings,
     Workshop used,
-    List<Assumption> assumptions) {
+    List<Assumption> assumptions,
+    List<RoomCourse.Reading> roomRead) {
   public Job {
     lines = List.copyOf(lines);
     resins = List.copyOf(resins);
@@ -58,6 +61,7 @@ public record Job(
     tools = List.copyOf(tools);
     bookings = List.copyOf(bookings);
     assumptions = List.copyOf(assumptions);
+    roomRead = List.copyOf(roomRead);
   }
 
   /**
@@ -86,7 +90,78 @@ public record Job(
   /** The same for a session that differs in its room or its habits alone. */
   public Job of(Session other) {
     return new Job(
-        other, lines, resins, mixingCups, colourCups, handCups, tools, bookings, used, assumptions);
+        other,
+        lines,
+        resins,
+        mixingCups,
+        colourCups,
+        handCups,
+        tools,
+        bookings,
+        used,
+        assumptions,
+        roomRead);
+  }
+
+  /** The same in a room of which somebody read how warm it is, in order of time. */
+  public Job withRoomRead(List<RoomCourse.Reading> readings) {
+    return new Job(
+        session,
+        lines,
+        resins,
+        mixingCups,
+        colourCups,
+        handCups,
+        tools,
+        bookings,
+        used,
+        assumptions,
+        readings);
+  }
+
+  /**
+   * The same where some layers meet what lies below otherwise than designed.
+   *
+   * @param joins by layer of a line
+   */
+  public Job withJoins(Map<LayerAt, Join> joins) {
+    List<Line> changed = new ArrayList<>();
+    for (int l = 0; l < lines.size(); l++) {
+      Line line = lines.get(l);
+      List<Level> levels = new ArrayList<>();
+      for (int v = 0; v < line.levels().size(); v++) {
+        Join join = joins.get(new LayerAt(l, v));
+        levels.add(join == null ? line.level(v) : line.level(v).joined(join));
+      }
+      changed.add(
+          new Line(
+              line.piece(), line.mould(), line.cavity(), line.measured(), levels, line.coat()));
+    }
+    return new Job(
+        session,
+        changed,
+        resins,
+        mixingCups,
+        colourCups,
+        handCups,
+        tools,
+        bookings,
+        used,
+        assumptions,
+        roomRead);
+  }
+
+  /**
+   * A layer of all pieces of a line.
+   *
+   * @param line from 0
+   * @param layer from 0
+   */
+  public record LayerAt(int line, int layer) {}
+
+  /** How warm it is while the work goes on. */
+  public RoomCourse room() {
+    return new RoomCourse(session.room().temperatureC(), roomRead);
   }
 
   /** A colour as it is in the resin of a level. */
@@ -181,6 +256,21 @@ public record Job(
     public Level {
       colours = List.copyOf(colours);
       embeds = List.copyOf(embeds);
+    }
+
+    Level joined(Join other) {
+      return new Level(
+          colour,
+          other,
+          stage,
+          volumeMl,
+          fromMm,
+          toMm,
+          resinId,
+          colours,
+          gathered,
+          embeds,
+          coatAreaCm2);
     }
 
     public boolean coat() {

@@ -1,6 +1,7 @@
 package calmpour.core.session;
 
 import calmpour.core.cup.CupKind;
+import calmpour.core.cure.RoomCourse;
 import calmpour.core.habit.Mixing;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
@@ -46,6 +47,11 @@ public record JobInResin(Job job, ResinSystem resin, Map<String, Tint> tints) {
 
   public List<Tool> tools() {
     return job.tools();
+  }
+
+  /** How warm it is while the work goes on. */
+  public RoomCourse room() {
+    return job.room();
   }
 
   /** With another resin at hand. */

@@ -101,7 +101,8 @@ public final class Resolution {
         workshop.tools(),
         workshop.bookings(),
         used(lines, laidOut),
-        assumptions.all());
+        assumptions.all(),
+        List.of());
   }
 
   private void line(

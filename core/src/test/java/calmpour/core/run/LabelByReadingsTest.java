@@ -8,6 +8,7 @@ import calmpour.core.cup.CupKind;
 import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureRun;
 import calmpour.core.cure.EngineModel;
+import calmpour.core.cure.RoomCourse;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
@@ -63,15 +64,14 @@ class LabelByReadingsTest {
     BodyHistory cup = tallCup(60, 20);
     double cool = minutes(cup);
     double warm = minutes(tallCup(60, 28));
-    List<History.Reading> late =
-        List.of(new History.Reading(0, 20), new History.Reading((int) (cool * 60 * 0.9), 28));
-    List<History.Reading> early = List.of(new History.Reading(0, 20), new History.Reading(300, 28));
-    double nearlyCool = minutes(LabelByReadings.inRoom(cup, 0, 20, late));
-    double nearlyWarm = minutes(LabelByReadings.inRoom(cup, 0, 20, early));
+    List<RoomCourse.Reading> late = List.of(new RoomCourse.Reading((int) (cool * 60 * 0.9), 28));
+    List<RoomCourse.Reading> early = List.of(new RoomCourse.Reading(300, 28));
+    double nearlyCool = minutes(new RoomCourse(20, late).of(cup, 0));
+    double nearlyWarm = minutes(new RoomCourse(20, early).of(cup, 0));
     // Warmed just before its end it is thinner for a while: it may even last a little longer.
     assertThat(nearlyCool).isCloseTo(cool, within((cool - warm) * 0.15));
     assertThat(nearlyWarm).isBetween(warm, nearlyCool);
-    assertThat(minutes(LabelByReadings.inRoom(cup, 0, 20, List.of()))).isEqualTo(cool);
+    assertThat(minutes(new RoomCourse(20, List.of()).of(cup, 0))).isEqualTo(cool);
   }
 
   private static double minutes(BodyHistory body) {

@@ -149,7 +149,7 @@ class LookBackTest extends Evening {
               .containsExactly(LookOver.Fault.CLOUDY, LookOver.Fault.DULL);
         });
     // A look is no step: what is taken back is what was done before it.
-    assertThat(state().undoable().kind()).isEqualTo(RunEvent.Kind.DONE);
+    assertThat(state().undoable().getFirst().kind()).isEqualTo(RunEvent.Kind.DONE);
   }
 
   private void looks(String piece, String... codes) {
@@ -214,21 +214,21 @@ class LookBackTest extends Evening {
     tell(RunEvent.Kind.AWAY, null, null);
     at(before.atSeconds() + 600);
     tell(RunEvent.Kind.BACK, null, null);
-    Change late = Change.between(before, state());
+    Change late = Change.between(before, state(), 24);
     assertThat(late).isNotNull();
     assertThat(late.laterSeconds()).isCloseTo(600, within(5));
     assertThat(late.moved()).isEmpty();
     assertThat(late.lost()).isEmpty();
     RunState there = state();
-    assertThat(Change.between(there, there)).isNull();
+    assertThat(Change.between(there, there, 24)).isNull();
 
     Cup cup = batch().cups().getLast();
     tell(RunEvent.Kind.THICK, cup.id(), null);
-    Change lost = Change.between(there, state());
+    Change lost = Change.between(there, state(), 24);
     assertThat(lost).isNotNull();
     assertThat(lost.lost())
         .containsAll(cup.pours().stream().map(p -> TaskId.pour(p.id())).toList());
     events.add(RunEvent.of("u", now, RunEvent.Kind.UNDONE, events.getLast().id()));
-    assertThat(Change.between(there, state())).isNull();
+    assertThat(Change.between(there, state(), 24)).isNull();
   }
 }

@@ -54,7 +54,7 @@ public final class Bodies {
   BodyHistory forgotten(Cup cup) {
     List<Segment> segments = new ArrayList<>(untilFilled(cup));
     segments.add(inCup(cup, cup.amounts().contentG()));
-    return new BodyHistory(job.startC(), segments);
+    return inRoom(segments);
   }
 
   /**
@@ -74,7 +74,31 @@ public final class Bodies {
       from = end;
     }
     segments.add(inCup(cup, leftG));
-    return new BodyHistory(job.startC(), segments);
+    return inRoom(segments);
+  }
+
+  /** The same cup if nothing more is poured from it than its pours say. */
+  public BodyHistory leftStanding(Cup cup) {
+    List<Cup.Pour> inOrder = new ArrayList<>(cup.pours());
+    inOrder.sort(Comparator.comparingInt(this::end));
+    List<Segment> segments = new ArrayList<>(untilFilled(cup));
+    double leftG = cup.amounts().contentG();
+    int from = from(cup);
+    for (Cup.Pour pour : inOrder) {
+      int end = Math.max(from, end(pour));
+      segments.add(inCup(cup, leftG).lasting((end - from) / 60.0));
+      leftG = Math.max(LEAST_G, leftG - pour.massG());
+      from = end;
+    }
+    segments.add(inCup(cup, leftG));
+    return inRoom(segments);
+  }
+
+  /** All of a batch, mixed and left in its mixing cup. */
+  public BodyHistory mixed() {
+    Tint clear = Tint.within(List.of(), List.of(), job.resin().mixedDensity(), List.of());
+    return job.room()
+        .of(alone(job, batch.mixing().cup(), batch.measuring().totalG(), clear), contact);
   }
 
   /** The whole layer as it lies in its cavity, or the coat on its piece, once this is poured. */
@@ -104,7 +128,7 @@ public final class Bodies {
       lying = new Segment(0, massG, shape, known(boxC)).tinted(TintShift.of(cup.stirred(job)));
     }
     segments.add(lying);
-    return new BodyHistory(job.startC(), segments);
+    return inRoom(segments);
   }
 
   private @org.jspecify.annotations.Nullable Double boxC(Task loaded) {
@@ -123,6 +147,10 @@ public final class Bodies {
   /** Unsplit, the mix is in this cup from the first contact on. */
   private int from(Cup cup) {
     return batch.split() ? Math.max(contact, times.filled(batch.number(), cup.id())) : contact;
+  }
+
+  private BodyHistory inRoom(List<Segment> segments) {
+    return job.room().of(new BodyHistory(job.startC(), segments), contact);
   }
 
   private double room() {

@@ -1,0 +1,138 @@
+import type { RunState, RunStep, ScaleReading } from "../api/client";
+import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { changeWords, standWords } from "../words/stands";
+import { stepWords, waitWords, windowWords } from "../words/steps";
+import { Checklist, READY } from "./Checklist";
+import { Ended } from "./Ended";
+import { PotKeys } from "./PotKeys";
+import { ScaleBar } from "./ScaleBar";
+import { Stand } from "./Stand";
+import { Rescued, StepView, Waiting } from "./StepView";
+import { wakeSound } from "./sounds";
+import type { Happened, Running } from "./useRun";
+import { WeightPad } from "./WeightPad";
+
+export const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
+
+/** Work that is done for so long, not until it looks done. */
+const TIMED = new Set<RunStep["kind"]>(["STIR", "SECOND_CUP"]);
+
+interface Props {
+  ready: boolean;
+  weighing: boolean;
+  steps: RunStep[];
+  shown: RunStep | undefined;
+  /** The wait that is on the screen instead of a step. */
+  waits: RunStep | undefined;
+  ahead: boolean;
+  rescue: RunState["rescue"];
+  /** Seconds from when the run was begun. */
+  now: number;
+  running: Running;
+  checked: string[];
+  scale: ScaleReading | null;
+  target: number | undefined;
+  at: (seconds: number) => string;
+  tell: (...happened: Happened[]) => void;
+  onTyped: (grams: number) => void;
+  onWeighed: () => void;
+  onGiveUp: () => void;
+}
+
+/** How much of a timed step is left, by what was done before it; null for what is not timed. */
+function leftOf(step: RunStep, steps: RunStep[], now: number): number | null {
+  if (!TIMED.has(step.kind) || step.status !== "TO_DO") {
+    return null;
+  }
+  const before = steps.filter((s) => s.status === "DONE" && s.hands && s.batch === step.batch);
+  const begun = Math.max(0, ...before.map((s) => s.endSeconds));
+  return begun === 0 ? null : step.endSeconds - step.startSeconds - (now - begun);
+}
+
+/** What there is to do now, as large as the bench wants it. */
+export function BenchMain(props: Props) {
+  const units = useUnits();
+  const { shown, waits, rescue, now, running, checked, scale, target, at, tell } = props;
+  const { plan, session } = running.opened;
+  const { stands } = running;
+  const { state } = stands;
+  if (!props.ready) {
+    return (
+      <Checklist
+        plan={plan}
+        checked={checked}
+        onCheck={(item, ticked) => {
+          wakeSound();
+          tell({ kind: "CHECKED", of: item, ...(ticked ? {} : { value: 0 }) });
+        }}
+        onReady={() => {
+          wakeSound();
+          tell({ kind: "CHECKED", of: READY });
+        }}
+      />
+    );
+  }
+  if (props.weighing && shown) {
+    return (
+      <WeightPad step={shown} cups={state.cups} onDone={props.onTyped} onCancel={props.onWeighed} />
+    );
+  }
+  const left = shown && !props.ahead ? leftOf(shown, props.steps, now) : null;
+  return (
+    <>
+      <Stand
+        sentence={standWords(state, plan)}
+        change={changeWords(stands.change, plan, units)}
+        onGiveUp={state.giveUp.length > 0 ? props.onGiveUp : null}
+      />
+      {rescue ? (
+        <Rescued
+          addA={rescue.rescue.addAG}
+          addB={rescue.rescue.addBG}
+          show={(g) => showWith(units.MASS, g)}
+        />
+      ) : waits ? (
+        <Waiting title={waitWords(waits)} left={waits.endSeconds - now} />
+      ) : shown ? (
+        <StepView
+          step={shown}
+          words={counted(stepWords(shown, plan, session, units), left)}
+          plan={plan}
+          units={units}
+          ahead={props.ahead}
+          notBefore={
+            shown.startSeconds > now + 60 && shown.status === "TO_DO"
+              ? at(shown.startSeconds)
+              : null
+          }
+          window={windowWords(shown, at)}
+          measured={scale !== null && target !== undefined}
+          leaves={state.leavesUntil !== undefined}
+        >
+          {scale && target !== undefined && (
+            <ScaleBar reading={scale} targetG={target} units={units} />
+          )}
+          {shown.kind === "LOAD_POT" && shown.status === "TO_DO" && (
+            <PotKeys batch={shown.batch} pot={state.pot} onTell={tell} />
+          )}
+        </StepView>
+      ) : (
+        <Ended id={running.opened.id} over={state.finishedSeconds !== undefined} />
+      )}
+    </>
+  );
+}
+
+/** A timed step counts down, and says when its time is over. */
+function counted(words: ReturnType<typeof stepWords>, left: number | null) {
+  if (left === null) {
+    return words;
+  }
+  const whole = Math.max(0, Math.ceil(left));
+  return {
+    ...words,
+    figure: `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`,
+    unit: whole === 0 ? "its time is over" : "min left",
+  };
+}

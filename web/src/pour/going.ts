@@ -1,0 +1,58 @@
+import type { CupNow, RunState } from "../api/client";
+
+/** A cup that goes while nobody presses: what has become of it, and what is lost with it. */
+export interface Going {
+  /** Under which the answer is kept: of each cup once for each thing that can become of it. */
+  key: string;
+  /** Null for a batch in its mixing cup. */
+  cup: CupNow | null;
+  batch: number;
+  why: "THICK" | "GELLED" | "WARM";
+  lost: number;
+}
+
+/** Nobody holds a cup that is so warm, °C; docs/rules.md, "Heat". */
+export const TOO_WARM_C = 60;
+
+/** By the clock on the wall, so that it is noticed without a line as well. */
+function become(cup: { thicksSeconds: number; gelsSeconds: number; state: string }, now: number) {
+  return cup.state === "GELLED" || now >= cup.gelsSeconds
+    ? "GELLED"
+    : cup.state === "THICK" || now >= cup.thicksSeconds
+      ? "THICK"
+      : null;
+}
+
+function isWarm(cup: CupNow, now: number): boolean {
+  return (
+    Math.max(cup.temperatureC ?? 0, cup.expectedC) >= TOO_WARM_C ||
+    (cup.warmsSeconds !== undefined && now >= cup.warmsSeconds)
+  );
+}
+
+/** What has gone and was not answered yet. */
+export function going(state: RunState, now: number, checked: string[]): Going[] {
+  const open = (of: (s: RunState["steps"][number]) => boolean) =>
+    state.steps.filter((s) => s.kind === "POUR" && s.status === "TO_DO" && of(s)).length;
+  const cups = state.cups.map((cup): Going | null => {
+    const lost = cup.lostPours + open((s) => s.cupId === cup.cupId);
+    const gone = become(cup, now);
+    // What only clings to an emptied cup may gel; what is warm is told of any.
+    const why = isWarm(cup, now) && !cup.hot ? "WARM" : lost > 0 ? gone : null;
+    return why && { key: `GONE/${cup.cupId}/${why}`, cup, batch: cup.batch, why, lost };
+  });
+  const mixes = state.mixes.map((mix): Going | null => {
+    const why = become(mix, now);
+    const lost = open((s) => s.batch === mix.batch && !cups.some((c) => c?.cup?.cupId === s.cupId));
+    return why && { key: `GONE/batch ${mix.batch}/${why}`, cup: null, batch: mix.batch, why, lost };
+  });
+  return [...cups, ...mixes].filter((g) => g !== null).filter((g) => !checked.includes(g.key));
+}
+
+/** The next moment at which something becomes of a cup; null while nothing does. */
+export function nextTurn(state: RunState, now: number): number | null {
+  const turns = [...state.cups, ...state.mixes]
+    .flatMap((c) => [c.thicksSeconds, c.gelsSeconds, "warmsSeconds" in c ? c.warmsSeconds : null])
+    .filter((t): t is number => typeof t === "number" && t > now);
+  return turns.length === 0 ? null : Math.min(...turns);
+}
