@@ -6,6 +6,7 @@ import { cavityName } from "../words/places";
 import { asTask, capital, cupOf, pourOf, waitWords } from "../words/steps";
 import { taskName } from "../words/tasks";
 import { OpenCups } from "./OpenCups";
+import { LOW } from "./low";
 import { Tag } from "./Tag";
 
 interface Props {
@@ -33,6 +34,7 @@ export function BenchAside(props: Props) {
         p: { xs: 1.25, md: 2.5 },
         minHeight: 0,
         overflow: "hidden",
+        [LOW]: { overflow: "auto", p: 1 },
       }}
     >
       <Title>Open cups</Title>

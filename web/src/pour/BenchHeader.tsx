@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import { WrongMark } from "../ui/Told";
+import { LOW } from "./low";
 import { wakeSound } from "./sounds";
 
 interface Props {
@@ -42,6 +43,7 @@ export function BenchHeader(props: Props) {
             fontSize: { xs: "0.95rem", md: "1.25rem" },
             overflow: "hidden",
             whiteSpace: { xs: "nowrap", md: "normal" },
+            [LOW]: { whiteSpace: "nowrap", fontSize: "0.95rem" },
             textOverflow: "ellipsis",
           }}
           title={props.heat}
@@ -90,7 +92,7 @@ export function BenchHeader(props: Props) {
         <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
         <Small label={props.room} onClick={props.onRoom} />
         {props.hands && <Small label={props.hands} onClick={props.onHands} />}
-        <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5 }}>
+        <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5, [LOW]: { display: "none" } }}>
           <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
           <Small
             label={reads ? "Do not read" : "Read aloud"}
@@ -106,7 +108,7 @@ export function BenchHeader(props: Props) {
           />
         </Box>
         {props.onStandIns && <Small label="Stand-ins" onClick={props.onStandIns} />}
-        <Button href="/pour" sx={{ minHeight: 64, flexShrink: 0 }}>
+        <Button href="/pour" sx={{ minHeight: 64, flexShrink: 0, [LOW]: { minHeight: 44 } }}>
           Leave
         </Button>
       </Box>
@@ -123,6 +125,7 @@ function Small({ label, onClick }: { label: string; onClick: () => void }) {
       }}
       sx={{
         minHeight: 64,
+        [LOW]: { minHeight: 44 },
         px: 1.25,
         borderRadius: 1,
         font: "inherit",

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import { LOW } from "./low";
 import { Over } from "./Over";
 
 interface Props {
@@ -36,13 +37,19 @@ export function BenchKeys(props: Props) {
         },
         gap: { xs: 1, md: 1.5 },
         alignItems: "stretch",
+        [LOW]: { gridTemplateColumns: "minmax(0, 2fr) minmax(0, 3fr)", gap: 0.75 },
       }}
     >
       {props.rescue ? (
         <Button
           variant="contained"
           onClick={props.rescue.onAdded}
-          sx={{ minHeight: 84, fontSize: "1.7rem", gridColumn: { xs: "1 / -1", md: "auto" } }}
+          sx={{
+            minHeight: 84,
+            fontSize: "1.7rem",
+            gridColumn: { xs: "1 / -1", md: "auto" },
+            [LOW]: { minHeight: 64, fontSize: "1.3rem", gridColumn: "auto" },
+          }}
         >
           Added
         </Button>
@@ -56,6 +63,7 @@ export function BenchKeys(props: Props) {
             fontSize: { xs: "1.6rem", md: "2rem" },
             gridColumn: { xs: "1 / -1", md: "auto" },
             gap: 2,
+            [LOW]: { minHeight: 64, fontSize: "1.3rem", gridColumn: "auto" },
           }}
         >
           {props.label}
@@ -76,6 +84,7 @@ export function BenchKeys(props: Props) {
           fontSize: { xs: "0.98rem", md: "1.15rem" },
           alignSelf: "center",
           minWidth: 0,
+          [LOW]: { display: props.onTurn ? "block" : "none", order: 0, gridColumn: "auto" },
         }}
       >
         {props.then.map((s, i) => (
@@ -100,6 +109,11 @@ export function BenchKeys(props: Props) {
           gridTemplateRows: { xs: "auto", md: "1fr 1fr" },
           gridAutoColumns: { xs: "minmax(0, 1fr)", md: "minmax(112px, auto)" },
           gap: 1,
+          [LOW]: {
+            gridColumn: "auto",
+            gridTemplateRows: "auto",
+            gridAutoColumns: "minmax(0, 1fr)",
+          },
         }}
       >
         <Key
@@ -125,13 +139,13 @@ export function BenchKeys(props: Props) {
           </Key>
         )}
         {(props.onThick ?? props.onHot) && (
-          <Box sx={{ display: { xs: "grid", md: "none" } }}>
+          <Box sx={{ display: { xs: "grid", md: "none" }, [LOW]: { display: "grid" } }}>
             <Key stops onClick={() => setTrouble(true)}>
               Trouble
             </Key>
           </Box>
         )}
-        <Box sx={{ display: "grid", gridRow: { md: "1 / -1" } }}>
+        <Box sx={{ display: "grid", gridRow: { md: "1 / -1" }, [LOW]: { gridRow: "auto" } }}>
           <Key stops onClick={props.onAway}>
             Stepped away
           </Key>
@@ -194,7 +208,7 @@ function Key(props: KeyProps) {
         px: { xs: 0.5, md: 1.5 },
         fontSize: { xs: "1rem", md: "1.1rem" },
         lineHeight: 1.15,
-        ...(wide ? { display: { xs: "none", md: "inline-flex" } } : {}),
+        ...(wide ? { display: { xs: "none", md: "inline-flex" }, [LOW]: { display: "none" } } : {}),
       }}
     >
       <Box component="span" sx={{ minWidth: 0, maxWidth: "100%" }}>

@@ -47,7 +47,7 @@ function leftOf(step: RunStep, steps: RunStep[], now: number): number | null {
   }
   const before = steps.filter((s) => s.status === "DONE" && s.hands && s.batch === step.batch);
   const begun = Math.max(0, ...before.map((s) => s.endSeconds));
-  return begun === 0 ? null : step.endSeconds - step.startSeconds - (now - begun);
+  return before.length === 0 ? null : step.endSeconds - step.startSeconds - (now - begun);
 }
 
 /** What there is to do now, as large as the bench wants it. */

@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import type { Plan } from "../api/client";
 import { Cautions } from "../ui/Cautions";
+import { LOW } from "./low";
 
 /** Ticked when everything else is: from here on the bench shows steps. */
 export const READY = "READY";
@@ -37,7 +38,15 @@ export function Checklist({ plan, checked, onCheck, onReady }: Props) {
       aria-label="Before anything is opened"
       sx={{ display: "flex", flexDirection: "column", gap: 1, minHeight: 0, height: "100%" }}
     >
-      <Box component="h2" sx={{ typography: "h1", m: 0, fontSize: { xs: "1.5rem", md: "2.2rem" } }}>
+      <Box
+        component="h2"
+        sx={{
+          typography: "h1",
+          m: 0,
+          fontSize: { xs: "1.5rem", md: "2.2rem" },
+          [LOW]: { fontSize: "1.2rem" },
+        }}
+      >
         Before anything is opened
       </Box>
       <Box
@@ -83,7 +92,13 @@ export function Checklist({ plan, checked, onCheck, onReady }: Props) {
       <Button
         variant="contained"
         onClick={onReady}
-        sx={{ mt: "auto", minHeight: 84, fontSize: "1.5rem", flexShrink: 0 }}
+        sx={{
+          mt: "auto",
+          minHeight: 84,
+          fontSize: "1.5rem",
+          flexShrink: 0,
+          [LOW]: { minHeight: 56, fontSize: "1.2rem" },
+        }}
       >
         {open === 0 ? "Everything is ready" : `Go on all the same, ${open} not ticked`}
       </Button>

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useRef, useState } from "react";
 import { readNumber } from "../units/units";
+import { LOW } from "./low";
 
 interface Props {
   what: string;
@@ -49,7 +50,15 @@ export function Keypad(props: Props) {
       sx={{ maxWidth: 420, outline: 0 }}
     >
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1, mb: 1 }}>
-        <Box aria-live="polite" sx={{ fontSize: "3rem", fontWeight: 700, minHeight: 64 }}>
+        <Box
+          aria-live="polite"
+          sx={{
+            fontSize: "3rem",
+            fontWeight: 700,
+            minHeight: 64,
+            [LOW]: { fontSize: "2rem", minHeight: 44 },
+          }}
+        >
           {text || "–"}
         </Box>
         <Box sx={{ fontSize: "1.4rem" }}>{unit}</Box>
@@ -70,14 +79,21 @@ export function Keypad(props: Props) {
                 ? `${mostIs} ${most} ${unit}.`
                 : `No more than ${most} ${unit}.`}
       </Box>
-      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 1 }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: "repeat(3, 1fr)",
+          gap: 1,
+          [LOW]: { gridTemplateColumns: "repeat(6, 1fr)", gap: 0.75 },
+        }}
+      >
         {KEYS.map((key) => (
           <Button
             key={key}
             variant="outlined"
             aria-label={key === "⌫" ? "Delete the last figure" : key}
             onClick={() => press(key)}
-            sx={{ minHeight: 64, fontSize: "1.6rem" }}
+            sx={{ minHeight: 64, fontSize: "1.6rem", [LOW]: { minHeight: 48, minWidth: 0 } }}
           >
             {key}
           </Button>

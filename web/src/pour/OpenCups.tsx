@@ -3,6 +3,7 @@ import { useTheme } from "@mui/material/styles";
 import { useId } from "react";
 import type { CupNow, MixNow } from "../api/client";
 import { WrongMark } from "../ui/Told";
+import { LOW } from "./low";
 
 interface Props {
   cups: CupNow[];
@@ -63,7 +64,9 @@ export function OpenCups({ cups, mixes = [], now, most }: Props) {
                 </Box>
               )}
               {!cup.empties && planned - pours >= 120 && (
-                <Box sx={{ color: "text.secondary" }}>{left(planned)} poured as planned</Box>
+                <Box sx={{ color: "text.secondary", [LOW]: { display: "none" } }}>
+                  {left(planned)} as planned
+                </Box>
               )}
               {ahead && <Box sx={{ color: "text.secondary" }}>{ahead}</Box>}
               <Box
@@ -120,7 +123,7 @@ export function OpenCups({ cups, mixes = [], now, most }: Props) {
         >
           {mix.thicksSeconds - now < 180 && <WrongMark />}
           <Box sx={{ fontSize: { xs: "1.05rem", md: "1.35rem" } }}>Mixing cup</Box>
-          <Box sx={{ color: "text.secondary" }}>
+          <Box sx={{ color: "text.secondary", [LOW]: { display: "none" } }}>
             {mixes.length > 1 ? `batch ${mix.batch}, ` : ""}if it stays there
           </Box>
           <Box

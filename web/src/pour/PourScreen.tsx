@@ -19,8 +19,9 @@ import { READY } from "./Checklist";
 import { Doubted } from "./Doubted";
 import { Early } from "./Early";
 import { Gone } from "./Gone";
-import { going, nextTurn } from "./going";
+import { answers, going } from "./going";
 import { LineTrouble } from "./LineTrouble";
+import { LOW } from "./low";
 import { OverTheBench } from "./OverTheBench";
 import { RoomKey } from "./RoomKey";
 import { StandIns } from "./StandIns";
@@ -33,6 +34,7 @@ import { clockNow, type Running, useRun } from "./useRun";
 import { useScale, useSimulated } from "./useScale";
 import { useScaleTone } from "./useScaleTone";
 import { useTaking } from "./useTaking";
+import { useTurns } from "./useTurns";
 
 /** A run on the whole screen, to be read at arm's length and used with gloves. */
 export function PourScreen({ id }: { id: string }) {
@@ -143,16 +145,7 @@ function Bench({ run, running }: BenchProps) {
 
   const flash = useBenchSounds(state, now, wait, silent);
 
-  // A wait that is over brings the next step, a cup that goes what it takes with it.
-  const { refresh } = run;
-  const over = wait !== undefined && wait.endSeconds <= now;
-  const turns = nextTurn(state, state.atSeconds);
-  const turned = turns !== null && turns <= now;
-  useEffect(() => {
-    if (over || turned) {
-      void refresh();
-    }
-  }, [over, turned, turns, refresh]);
+  useTurns(state, wait, now, run.refresh);
 
   const words = shown && stepWords(shown, plan, session, units);
   const spoken = waits ? waitWords(waits) : words && `${words.title} ${words.figure ?? ""}`;
@@ -180,6 +173,7 @@ function Bench({ run, running }: BenchProps) {
         gridTemplateRows: "auto minmax(0, 1fr) auto",
         gap: { xs: 1, md: 1.5 },
         p: { xs: 1, md: 2 },
+        [LOW]: { gap: 0.75, p: 0.75 },
         boxShadow: flash ? "inset 0 0 0 18px currentColor" : "none",
         color: "text.primary",
       }}
@@ -214,6 +208,10 @@ function Bench({ run, running }: BenchProps) {
           gridTemplateRows: { xs: "minmax(0, 1fr) auto", md: "minmax(0, 1fr)" },
           gap: { xs: 1, md: 1.5 },
           minHeight: 0,
+          [LOW]: {
+            gridTemplateColumns: "minmax(0, 2fr) minmax(0, 1fr)",
+            gridTemplateRows: "minmax(0, 1fr)",
+          },
         }}
       >
         <Box
@@ -226,6 +224,7 @@ function Bench({ run, running }: BenchProps) {
             overflow: "hidden",
             display: "flex",
             flexDirection: "column",
+            [LOW]: { p: 1.25, overflow: "auto" },
           }}
         >
           <BenchMain
@@ -360,7 +359,7 @@ function Bench({ run, running }: BenchProps) {
         <Gone
           going={gone}
           onSeen={() => {
-            tell(...gone.map((g) => ({ kind: "CHECKED" as const, of: g.key })));
+            tell(...answers(gone));
             setReturning(true);
           }}
         />

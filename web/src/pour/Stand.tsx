@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { WrongMark } from "../ui/Told";
+import { LOW } from "./low";
 
 interface Props {
   sentence: { wrong: boolean; text: string };
@@ -21,6 +22,7 @@ export function Stand({ sentence, change, onGiveUp }: Props) {
         display: "flex",
         gap: 1,
         alignItems: "center",
+        [LOW]: { fontSize: "0.9rem" },
       }}
     >
       {sentence.wrong && <WrongMark />}
@@ -29,7 +31,7 @@ export function Stand({ sentence, change, onGiveUp }: Props) {
         {change && <b> {change}</b>}
       </span>
       {onGiveUp && (
-        <Button onClick={onGiveUp} sx={{ minHeight: 64 }}>
+        <Button onClick={onGiveUp} sx={{ minHeight: 64, [LOW]: { minHeight: 44 } }}>
           See what to give up
         </Button>
       )}

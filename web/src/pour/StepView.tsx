@@ -4,6 +4,7 @@ import type { Plan, RunStep } from "../api/client";
 import type { Units } from "../units/units";
 import type { StepWords } from "../words/steps";
 import { StepDrawing } from "./StepDrawing";
+import { LOW } from "./low";
 
 interface Props {
   step: RunStep;
@@ -35,9 +36,10 @@ export function StepView(props: Props) {
         gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1fr)" },
         gridTemplateRows: { xs: "auto minmax(0, 1fr)", md: "1fr" },
         opacity: props.ahead ? 0.75 : 1,
+        [LOW]: { gridTemplateColumns: "minmax(0, 1fr)", gridTemplateRows: "auto" },
       }}
     >
-      <Box sx={{ gridColumn: { md: words.figure ? "1" : "1 / -1" } }}>
+      <Box sx={{ gridColumn: { md: words.figure ? "1" : "1 / -1" }, [LOW]: { gridColumn: "1" } }}>
         <Box
           component="h2"
           sx={{
@@ -46,6 +48,7 @@ export function StepView(props: Props) {
             fontWeight: 600,
             lineHeight: 1.08,
             fontSize: { xs: "1.6rem", sm: "2.6rem", md: "3.2rem" },
+            [LOW]: { fontSize: "1.4rem" },
             overflowWrap: "break-word",
           }}
         >
@@ -58,11 +61,14 @@ export function StepView(props: Props) {
                 fontWeight: 700,
                 lineHeight: 1.1,
                 fontSize: { xs: "3.2rem", sm: "5rem", md: "6.5rem" },
+                [LOW]: { fontSize: "2.8rem" },
               }}
             >
               {words.figure}
             </Box>
-            <Box sx={{ fontSize: { xs: "1.4rem", md: "2.2rem" } }}>{words.unit}</Box>
+            <Box sx={{ fontSize: { xs: "1.4rem", md: "2.2rem" }, [LOW]: { fontSize: "1.2rem" } }}>
+              {words.unit}
+            </Box>
           </Box>
         )}
         <Box
@@ -70,6 +76,7 @@ export function StepView(props: Props) {
             color: "text.secondary",
             fontSize: { xs: "1.05rem", md: "1.5rem" },
             mt: { xs: 0.5, md: 1.5 },
+            [LOW]: { fontSize: "1rem", mt: 0.25 },
           }}
         >
           {step.status === "DONE" ? "This is done." : words.how}
@@ -95,6 +102,7 @@ export function StepView(props: Props) {
           display: { xs: props.measured ? "none" : "flex", md: "flex" },
           alignItems: "flex-end",
           justifyContent: "center",
+          [LOW]: { display: "none" },
         }}
       >
         <StepDrawing
@@ -121,11 +129,19 @@ export function Waiting({ title, left }: { title: string; left: number }) {
           fontFamily: "h1.fontFamily",
           fontWeight: 600,
           fontSize: { xs: "1.9rem", md: "3.6rem" },
+          [LOW]: { fontSize: "1.4rem" },
         }}
       >
         {title}
       </Box>
-      <Box sx={{ fontWeight: 700, fontSize: { xs: "4.2rem", md: "8rem" }, lineHeight: 1.1 }}>
+      <Box
+        sx={{
+          fontWeight: 700,
+          fontSize: { xs: "4.2rem", md: "8rem" },
+          lineHeight: 1.1,
+          [LOW]: { fontSize: "2.8rem" },
+        }}
+      >
         {Math.floor(whole / 60)}:{String(whole % 60).padStart(2, "0")}
       </Box>
       <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
@@ -150,13 +166,21 @@ export function Rescued(props: { addA: number; addB: number; show: (grams: numbe
           fontFamily: "h1.fontFamily",
           fontWeight: 600,
           fontSize: { xs: "1.9rem", md: "3.4rem" },
+          [LOW]: { fontSize: "1.4rem" },
         }}
       >
         {props.addA > 0 && props.addB > 0
           ? "The ratio is off. Add"
           : `Too much ${props.addA > 0 ? "B" : "A"}. Add`}
       </Box>
-      <Box sx={{ fontWeight: 700, fontSize: { xs: "3.6rem", md: "6.5rem" }, lineHeight: 1.1 }}>
+      <Box
+        sx={{
+          fontWeight: 700,
+          fontSize: { xs: "3.6rem", md: "6.5rem" },
+          lineHeight: 1.1,
+          [LOW]: { fontSize: "2.4rem" },
+        }}
+      >
         {parts.join(" and ")}
       </Box>
       <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>

@@ -1,4 +1,6 @@
 import type { CupNow, RunState } from "../api/client";
+import { seenHot } from "./answered";
+import type { Happened } from "./useRun";
 
 /** A cup that goes while nobody presses: what has become of it, and what is lost with it. */
 export interface Going {
@@ -30,6 +32,12 @@ function isWarm(cup: CupNow, now: number): boolean {
   );
 }
 
+/** Too thick is too thick: that it gels as well later changes nothing. */
+function isAnswered(gone: Going, checked: string[]): boolean {
+  const thick = gone.key.replace(/GELLED$/, "THICK");
+  return checked.includes(gone.key) || checked.includes(thick);
+}
+
 /** What has gone and was not answered yet. */
 export function going(state: RunState, now: number, checked: string[]): Going[] {
   const open = (of: (s: RunState["steps"][number]) => boolean) =>
@@ -38,7 +46,7 @@ export function going(state: RunState, now: number, checked: string[]): Going[] 
     const lost = cup.lostPours + open((s) => s.cupId === cup.cupId);
     const gone = become(cup, now);
     // What only clings to an emptied cup may gel; what is warm is told of any.
-    const why = isWarm(cup, now) && !cup.hot ? "WARM" : lost > 0 ? gone : null;
+    const why = cup.hot ? null : isWarm(cup, now) ? "WARM" : lost > 0 ? gone : null;
     return why && { key: `GONE/${cup.cupId}/${why}`, cup, batch: cup.batch, why, lost };
   });
   const mixes = state.mixes.map((mix): Going | null => {
@@ -46,7 +54,20 @@ export function going(state: RunState, now: number, checked: string[]): Going[] 
     const lost = open((s) => s.batch === mix.batch && !cups.some((c) => c?.cup?.cupId === s.cupId));
     return why && { key: `GONE/batch ${mix.batch}/${why}`, cup: null, batch: mix.batch, why, lost };
   });
-  return [...cups, ...mixes].filter((g) => g !== null).filter((g) => !checked.includes(g.key));
+  return [...cups, ...mixes].filter((g) => g !== null).filter((g) => !isAnswered(g, checked));
+}
+
+/** What is told once they were seen: a cup that is too warm is put away, as one felt to be hot. */
+export function answers(gone: Going[]): Happened[] {
+  return gone.flatMap((g): Happened[] => [
+    { kind: "CHECKED", of: g.key },
+    ...(g.why === "WARM" && g.cup
+      ? [
+          { kind: "HOT" as const, of: g.cup.cupId },
+          { kind: "CHECKED" as const, of: seenHot(g.cup.cupId) },
+        ]
+      : []),
+  ]);
 }
 
 /** The next moment at which something becomes of a cup; null while nothing does. */

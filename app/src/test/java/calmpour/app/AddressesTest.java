@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -109,7 +108,7 @@ class AddressesTest {
       JsonNode first = app.get("/api/sessions").body().get(0);
       session = first.get("id").asString();
       JsonNode document = app.get("/api/sessions/" + session).body().get("session");
-      run = app.post("/api/runs", Map.of("session", document)).body().get("id").asString();
+      run = app.begin(document).body().get("id").asString();
     }
     try (var connection =
             DriverManager.getConnection("jdbc:h2:file:" + data.resolve("workshop"), "calm", "");

@@ -30,11 +30,7 @@ class AtTheBench {
   @TempDir Path data;
 
   private static String begun(RunningApp app) {
-    return app.post(
-            "/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
-        .body()
-        .get("id")
-        .asString();
+    return app.begin(RunningApp.demoDocument("sessions/pantry-knobs")).body().get("id").asString();
   }
 
   private static JsonNode tell(RunningApp app, String run, String kind, String of) {

@@ -6,80 +6,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** The bench notices what is wrong, and no key skips a warning. */
-class BenchJudgementTest extends DemoScreens {
-  /** Longer than a key that was on its way is ignored for, ms. */
-  private static final int MEANT_MS = 800;
-
-  private static String begun() {
-    String run =
-        demo.post("/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
-            .body()
-            .get("id")
-            .asString();
-    tell(run, "CHECKED", "READY", null);
-    return run;
-  }
-
-  private static void tell(String run, String kind, String of, Double value) {
-    Map<String, Object> event = new HashMap<>();
-    event.put("id", UUID.randomUUID().toString());
-    event.put("at", "2099-01-01T00:00:00Z");
-    event.put("kind", kind);
-    if (of != null) {
-      event.put("of", of);
-    }
-    if (value != null) {
-      event.put("value", value);
-    }
-    assertThat(demo.post("/api/runs/" + run + "/events", Map.of("events", List.of(event))).status())
-        .isEqualTo(200);
-  }
-
-  private static JsonNode state(String run) {
-    return demo.get("/api/runs/" + run + "/state").body().get("state");
-  }
-
-  private static JsonNode step(String run, String id) {
-    return state(run)
-        .get("steps")
-        .valueStream()
-        .filter(s -> s.get("taskId").asString().equals(id))
-        .findFirst()
-        .orElseThrow();
-  }
-
-  /** Every step as planned, until one of that kind is next. */
-  private static String upTo(String run, String kind) {
-    for (int i = 0; i < 90; i++) {
-      String next = state(run).get("currentId").asString();
-      if (step(run, next).get("kind").asString().equals(kind)) {
-        return next;
-      }
-      tell(run, "DONE", next, null);
-    }
-    throw new AssertionError("never comes to " + kind);
-  }
-
-  private static Page bench(String run) {
-    Page page = browser.page(1280, 800);
-    page.navigate(demo.url("/pour/" + run));
-    page.getByRole(AriaRole.MAIN).waitFor();
-    return page;
-  }
-
-  private static Locator button(Page page, String name) {
-    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-  }
-
+class BenchJudgementTest extends BenchScreens {
   private static boolean inside(Page page) {
     return (Boolean) page.evaluate("document.activeElement.closest('[data-over]') !== null");
   }
@@ -160,10 +94,7 @@ class BenchJudgementTest extends DemoScreens {
   @Test
   void aTickIsTakenBack() {
     String run =
-        demo.post("/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
-            .body()
-            .get("id")
-            .asString();
+        demo.begin(RunningApp.demoDocument("sessions/pantry-knobs")).body().get("id").asString();
     Page page = bench(run);
     Locator gloves =
         page.getByRole(

@@ -72,12 +72,14 @@ class HeatTest extends DemoScreens {
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.error(0).get("field").asString()).isEqualTo("heatSeen");
     begin.put("heatSeen", true);
+    begin.put("mouldsEmpty", true);
     RunningApp.Answer begun = demo.post("/api/runs", begin);
     assertThat(begun.status()).isEqualTo(201);
     assertThat(begun.body().get("stands").get("state").get("checked").toString()).contains("heat");
     // An ordinary one is not asked about.
     ObjectNode cool = RunningApp.JSON.createObjectNode();
     cool.set("session", RunningApp.demoDocument("sessions/pantry-knobs"));
+    cool.put("mouldsEmpty", true);
     assertThat(demo.post("/api/runs", cool).status()).isEqualTo(201);
   }
 
@@ -99,7 +101,7 @@ class HeatTest extends DemoScreens {
     assertThat(asks.innerText()).contains("Heat: The mixing cup").contains("safety data sheet");
     asks.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Begin all the same"))
         .click();
-    page.waitForURL(java.util.regex.Pattern.compile("/pour/"));
+    begunFrom(page);
     Locator bench = page.getByRole(AriaRole.ALERT).first();
     bench.waitFor();
     assertThat(bench.innerText()).startsWith("Heat: ");

@@ -11,7 +11,6 @@ import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -25,10 +24,8 @@ class RecordScreensTest extends DemoScreens {
   @Test
   void aPieceIsLookedOverAndTheRunIsEnded() throws Exception {
     String run =
-        demo.post("/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")))
-            .body()
-            .get("id")
-            .asString();
+        demo.begin(RunningApp.demoDocument("sessions/pantry-knobs")).body().get("id").asString();
+    pourAll(run);
     Page page = browser.page(1280, 800);
     page.navigate(demo.url("/today"));
     Locator out =

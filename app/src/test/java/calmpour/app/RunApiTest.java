@@ -37,8 +37,7 @@ class RunApiTest {
   }
 
   private static JsonNode begun() {
-    Answer begun =
-        demo.post("/api/runs", Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs")));
+    Answer begun = demo.begin(RunningApp.demoDocument("sessions/pantry-knobs"));
     assertThat(begun.status()).isEqualTo(201);
     return begun.body();
   }

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.SpringApplication;
@@ -90,6 +91,11 @@ final class RunningApp implements AutoCloseable {
 
   Answer delete(String path) {
     return send(HttpRequest.newBuilder(URI.create(url(path))).DELETE().build());
+  }
+
+  /** Begins a session; tests share their moulds, and say that these are empty. */
+  Answer begin(Object session) {
+    return post("/api/runs", Map.of("session", session, "mouldsEmpty", true));
   }
 
   Answer post(String path, Object body) {

@@ -21,7 +21,9 @@ import calmpour.core.run.RunEvent;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -150,18 +152,17 @@ public class RunController {
 
   /** Moulds of a session that still hold pieces of another run, in words; empty for none. */
   private String full(Session session, Workshop workshop) {
-    return runs.lines().stream()
-        .filter(line -> line.finishedAt() == null)
-        .flatMap(line -> readable(line.id()).stream())
-        .flatMap(other ->
-            FullMoulds.inTheWay(session, workshop, other.run(), desk.now(other).state()).stream()
-                .map(t ->
-                    t.mouldName()
-                        + " ("
-                        + t.held()
-                        + " in “"
-                        + other.run().session().name()
-                        + "”)"))
+    Map<String, Integer> full = new LinkedHashMap<>();
+    for (RunStore.RunLine line : runs.lines()) {
+      KeptRun other = line.finishedAt() == null ? readable(line.id()).orElse(null) : null;
+      if (other != null) {
+        FullMoulds.inTheWay(session, workshop, other.run(), desk.now(other).state())
+            .forEach(t ->
+                full.merge(t.mouldName() + " in “" + line.name() + "”", t.held(), Integer::sum));
+      }
+    }
+    return full.entrySet().stream()
+        .map(e -> e.getValue() + " × " + e.getKey())
         .collect(Collectors.joining(", "));
   }
 

@@ -96,7 +96,7 @@ public final class TagPages {
     return tags;
   }
 
-  /** One for every piece that was begun, with its days. */
+  /** One for every piece that is there or still to come, with its days. */
   public static List<Tag> pieces(Run run, RunState state) {
     List<Tag> tags = new ArrayList<>();
     List<Plan.PieceView> lines = run.plan().pieces();
@@ -105,7 +105,7 @@ public final class TagPages {
       Set<String> colours = new LinkedHashSet<>();
       piece.layers().forEach(l -> colours.add(l.colourName()));
       for (int cavity = 1; cavity <= piece.count(); cavity++) {
-        if (!poured(state, line, cavity)) {
+        if (!thereOrToCome(state, line, cavity)) {
           continue;
         }
         PieceGroup group = PieceGroup.of(run.plan().batches(), line, piece.count(), cavity);
@@ -120,12 +120,12 @@ public final class TagPages {
     return tags;
   }
 
-  private static boolean poured(RunState state, int line, int cavity) {
+  private static boolean thereOrToCome(RunState state, int line, int cavity) {
     CavityId into = new CavityId(line + 1, cavity);
     return state.steps().stream()
         .anyMatch(s ->
             s.pourId() != null
-                && s.status() == RunState.Status.DONE
+                && (s.status() == RunState.Status.DONE || s.status() == RunState.Status.TO_DO)
                 && s.pourId().into().equals(into));
   }
 

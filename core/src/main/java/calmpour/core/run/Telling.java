@@ -6,6 +6,7 @@ import calmpour.core.cure.RoomCourse;
 import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.resin.Rescue;
@@ -111,7 +112,8 @@ final class Telling {
     List<RunState.Step> steps = new ArrayList<>();
     for (Task task : laid.tasks()) {
       boolean done = bench.history.done.containsKey(task.id());
-      boolean over = !task.hands() && task.endSeconds() <= bench.now;
+      // What follows a wait is done: nobody waits any more.
+      boolean over = !task.hands() && (task.endSeconds() <= bench.now || followed(task));
       boolean runs = !task.hands() && task.startSeconds() <= bench.now && waitedForIsDone(task);
       RunState.Status status =
           done || (over && runs)
@@ -136,6 +138,13 @@ final class Telling {
       }
     }
     return steps;
+  }
+
+  private boolean followed(Task wait) {
+    return laid.tasks().stream()
+        .filter(t -> t.hands() && bench.done(t.id()))
+        .flatMap(t -> t.after().stream())
+        .anyMatch(l -> l.clock() == Lag.Clock.DONE && l.task().equals(wait.id()));
   }
 
   /** A wait begins when what it follows was really done, not when that was expected. */
