@@ -1,63 +1,145 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { RunStep } from "../api/client";
+import { useEffect, useState } from "react";
+import { api, ask, type RunStep } from "../api/client";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
 import { Over } from "./Over";
 import type { Doubt } from "./useTaking";
 
 interface Props {
+  runId: string;
   doubt: Doubt;
   step: RunStep;
+  steps: RunStep[];
   /** It is right so; without a weight it was not weighed. */
   onBelieve: (grams?: number) => void;
   onAgain: () => void;
 }
 
+/** A pour that will not be made. */
+const fallsAway = (s: RunStep) =>
+  s.kind === "POUR" && (s.status === "LOST" || s.status === "TOO_LATE");
+
+/** How many pours fall away if it is right so; null until that is known, and without a line. */
+function useFallsAway(
+  runId: string,
+  step: RunStep,
+  steps: RunStep[],
+  { why, grams }: Doubt,
+): number | null {
+  const [count, setCount] = useState<number | null>(null);
+  const { taskId } = step;
+  // The second part is asked for to fit the first: what there is is known with it.
+  const fits =
+    step.kind === "WEIGH_FIRST"
+      ? steps.find((s) => s.kind === "WEIGH_SECOND" && s.batch === step.batch)?.taskId
+      : undefined;
+  useEffect(() => {
+    let shown = true;
+    const look = async () => {
+      const answer = await ask(
+        api.POST("/api/runs/{id}/supposed", {
+          params: { path: { id: runId } },
+          body: {
+            events: [{ of: taskId, value: grams }, ...(fits ? [{ of: fits }] : [])].map((e) => ({
+              ...e,
+              id: crypto.randomUUID(),
+              at: new Date().toISOString(),
+              kind: "DONE" as const,
+              codes: [],
+            })),
+          },
+        }),
+      );
+      if (shown && answer.status === "ok") {
+        setCount(answer.value.steps.filter(fallsAway).length);
+      }
+    };
+    if (why === "LITTLE") {
+      void look();
+    }
+    return () => {
+      shown = false;
+    };
+  }, [runId, taskId, fits, why, grams]);
+  return count;
+}
+
 /** A weight that nobody would have meant is looked at once more before it is taken. */
-export function Doubted({ doubt, step, onBelieve, onAgain }: Props) {
+export function Doubted({ runId, doubt, step, steps, onBelieve, onAgain }: Props) {
   const units = useUnits();
-  const said = showWith(units.MASS, doubt.grams);
-  const wanted = step.targetG === undefined ? "" : showWith(units.MASS, step.targetG);
-  const off = showWith(units.MASS, Math.abs(doubt.grams - (step.targetG ?? 0)));
+  const { why } = doubt;
+  const mass = (grams: number | undefined) =>
+    grams === undefined ? "" : showWith(units.MASS, grams);
+  const said = mass(doubt.grams);
+  const wanted = mass(step.targetG);
+  const off = mass(Math.abs(doubt.grams - (step.targetG ?? 0)));
   const second = step.kind === "WEIGH_SECOND";
+  const after = useFallsAway(runId, step, steps, doubt);
+  const falls = after === null ? null : Math.max(0, after - steps.filter(fallsAway).length);
+  const about = () => {
+    switch (why) {
+      case "NOT_WEIGHED":
+        return "What was done without the scale counts as planned and is kept as not weighed.";
+      case "CANNOT":
+        return `There is no more than ${mass(step.mostG)}, or its cup holds no more.`;
+      case "RUNS_OVER":
+        return `This cavity holds ${mass(step.overflowsG)} more: it runs over.`;
+      case "LITTLE":
+        return second
+          ? "Fill up to it before anything is stirred: short of its second part it never cures right."
+          : step.kind === "WEIGH_FIRST"
+            ? "Taken so, the second part is asked for to fit it."
+            : "Taken so, what is left for the others changes with it.";
+      case "MUCH":
+        return second
+          ? "Taken so, the next screen says how much of the first part sets it right."
+          : step.kind === "WEIGH_FIRST"
+            ? `Nothing has met yet: ${off} can be taken out again.`
+            : "Taken so, what is left for the others changes with it.";
+    }
+  };
+  const believes =
+    why === "NOT_WEIGHED"
+      ? "Done without the scale"
+      : second && why === "MUCH"
+        ? "That much is in"
+        : why === "LITTLE" && falls !== null && falls > 0 && !second
+          ? `Make less: ${falls} ${falls === 1 ? "pour falls" : "pours fall"} away`
+          : "It is right so";
+  const again =
+    why === "LITTLE"
+      ? `Fill up to ${wanted}`
+      : why === "MUCH" && step.kind === "WEIGH_FIRST"
+        ? `Take ${off} out`
+        : "Back to the scale";
   return (
     <Over warns label="Is that weight right?">
       <Box component="h2" sx={{ typography: "h1", m: 0, fontSize: { xs: "1.8rem", md: "2.6rem" } }}>
-        {doubt.why === "NOT_WEIGHED"
+        {why === "NOT_WEIGHED"
           ? `The scale shows ${said}`
-          : `${said}: ${off} ${doubt.why === "LITTLE" ? "too little" : "too much"}`}
+          : `${said}: ${off} ${why === "LITTLE" ? "too little" : "too much"}`}
       </Box>
       <Box sx={{ fontSize: { xs: "1.2rem", md: "1.6rem" }, maxWidth: 900, lineHeight: 1.35 }}>
-        {wanted} is wanted.{" "}
-        {doubt.why === "NOT_WEIGHED"
-          ? "What was done without the scale counts as planned and is kept as not weighed."
-          : second
-            ? doubt.why === "LITTLE"
-              ? "Fill up to it before anything is stirred: short of its second part it never cures right."
-              : "Taken so, the next screen says how much of the first part sets it right."
-            : step.kind === "WEIGH_FIRST"
-              ? "Taken so, the second part is asked for to fit it, and the cups get their share of what there is."
-              : "Taken so, what is left for the others changes with it."}
+        {wanted} is wanted. {about()}
       </Box>
       <Box sx={{ display: "flex", gap: 1.5, mt: "auto", flexWrap: "wrap" }}>
-        <Button
-          variant="outlined"
-          onClick={() => (doubt.why === "NOT_WEIGHED" ? onBelieve() : onBelieve(doubt.grams))}
-          sx={{ minHeight: 96, fontSize: "1.3rem", flex: 1 }}
-        >
-          {doubt.why === "NOT_WEIGHED"
-            ? "Done without the scale"
-            : second && doubt.why === "MUCH"
-              ? "That much is in"
-              : "It is right so"}
-        </Button>
+        {why !== "CANNOT" && (
+          <Button
+            variant="outlined"
+            onClick={() => (why === "NOT_WEIGHED" ? onBelieve() : onBelieve(doubt.grams))}
+            sx={{ minHeight: 96, fontSize: "1.3rem", flex: 1 }}
+          >
+            {believes}
+          </Button>
+        )}
         <Button
           variant="contained"
           onClick={onAgain}
           sx={{ minHeight: 96, fontSize: "1.5rem", flex: 2 }}
         >
-          {doubt.why === "LITTLE" ? `Fill up to ${wanted}` : "Back to the scale"}
+          {again}
         </Button>
       </Box>
     </Over>

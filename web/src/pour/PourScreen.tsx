@@ -329,6 +329,8 @@ function Bench({ run, running }: BenchProps) {
 
       {taking.doubt && shown && (
         <Doubted
+          runId={opened.id}
+          steps={told.steps}
           doubt={taking.doubt}
           step={shown}
           onBelieve={taking.believe}

@@ -14,15 +14,19 @@ interface Props {
 export function WeightPad({ step, cups, onDone, onCancel }: Props) {
   const units = useUnits();
   const cup = step.kind === "POUR" ? cups.find((c) => c.cupId === step.cupId) : undefined;
-  const most = cup && Math.ceil((cup.leftG / units.MASS.scale) * 100) / 100;
+  const most =
+    step.mostG === undefined ? undefined : Math.ceil((step.mostG / units.MASS.scale) * 100) / 100;
+  const mostIs = cup
+    ? `${cup.colourName} has no more in it than`
+    : step.kind === "SPLIT"
+      ? "There is no more than, or the cup holds no more than,"
+      : "The mixing cup holds no more than";
   return (
     <Keypad
       what="What the scale says"
       unit={units.MASS.symbol}
       planned={step.targetG === undefined ? undefined : showWith(units.MASS, step.targetG)}
-      {...(cup && most !== undefined
-        ? { most, mostIs: `${cup.colourName} has no more in it than` }
-        : {})}
+      {...(most === undefined ? {} : { most, mostIs })}
       onDone={(value) => onDone(value * units.MASS.scale)}
       onCancel={onCancel}
     />

@@ -23,7 +23,7 @@ interface Taking {
 /** A weight that is asked about before it is taken. */
 export interface Doubt {
   grams: number;
-  why: "NOT_WEIGHED" | "LITTLE" | "MUCH";
+  why: "NOT_WEIGHED" | "LITTLE" | "MUCH" | "RUNS_OVER" | "CANNOT";
 }
 
 /** Something done before its wait is over. */
@@ -149,12 +149,18 @@ function weighed(scale: ScaleReading | null, target: number | undefined): number
 
 /** Why a weight is asked about; null for one that can be meant. */
 function doubted(grams: number, step: RunStep, typed: boolean): Doubt["why"] | null {
-  const { targetG, believedFromG, believedToG } = step;
+  const { targetG, believedFromG, believedToG, mostG, overflowsG } = step;
   if (targetG === undefined || believedFromG === undefined || believedToG === undefined) {
     return null;
   }
   if (!typed && grams < targetG / 2) {
     return "NOT_WEIGHED";
+  }
+  if (mostG !== undefined && grams > Math.max(mostG, believedToG)) {
+    return "CANNOT";
+  }
+  if (overflowsG !== undefined && grams > Math.max(overflowsG, believedToG)) {
+    return "RUNS_OVER";
   }
   return grams < believedFromG ? "LITTLE" : grams > believedToG ? "MUCH" : null;
 }

@@ -199,7 +199,9 @@ function Board<T extends Material>({ kind, shelf, editor: Editor }: BoardProps<T
                   bgcolor: draft?.id === item.value.id ? "action.selected" : undefined,
                 }}
               >
-                {item.drawing}
+                <Box aria-hidden sx={{ display: "contents" }}>
+                  {item.drawing}
+                </Box>
               </ButtonBase>
               <Box sx={{ textAlign: "center", lineHeight: 1.3, pt: 0.5, px: 0.75 }}>
                 <Box sx={{ fontWeight: 600 }}>{item.value.name}</Box>

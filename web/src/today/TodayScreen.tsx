@@ -28,9 +28,18 @@ function words(due: DueLine): string {
   return `${WORDS[due.kind] ?? "Next layer"}: ${what}`;
 }
 
+/** The day only where it is another one. */
+function untilText(from: string, until: string, zoneId: string): string {
+  const text = dayAndTime(new Date(until), zoneId);
+  const [day] = text.split(",");
+  return dayAndTime(new Date(from), zoneId).startsWith(`${day},`)
+    ? text.slice((day ?? "").length + 1).trim()
+    : text;
+}
+
 /** What can still be done, and until when; what waits for nobody says so. */
 function still(due: DueLine, now: number): string | null {
-  const until = due.until && dayAndTime(new Date(due.until), due.zoneId);
+  const until = due.until && untilText(due.from, due.until, due.zoneId);
   const late = Date.parse(due.from) <= now;
   switch (due.kind) {
     case "DEMOULD":

@@ -1,4 +1,5 @@
 import Box from "@mui/material/Box";
+import { visuallyHidden } from "@mui/utils";
 import ButtonBase from "@mui/material/ButtonBase";
 import type { ReactNode } from "react";
 import { useLocation } from "react-router";
@@ -68,10 +69,12 @@ export function Frame({ children }: { children: ReactNode }) {
         </Box>
         <ButtonBase
           onClick={() => choose(system === "us" ? "metric" : "us")}
-          aria-label={system === "us" ? "Show metric units" : "Show US units"}
           sx={{ ml: "auto", color: "text.secondary", fontSize: "0.9rem", p: 1, borderRadius: 1 }}
         >
           {system === "us" ? "US ounces, inches, °F" : "g · mL · mm · °C"}
+          <Box component="span" sx={visuallyHidden}>
+            , change to {system === "us" ? "metric" : "US"} units
+          </Box>
         </ButtonBase>
       </Box>
       <main>{children}</main>

@@ -94,7 +94,7 @@ export function Portions({ cup, bench }: { cup: Cup; bench: Bench }) {
             <ButtonBase
               {...bench.handle({ cupId: cup.id, portion }, words)}
               onClick={() => bench.onSelect(cup)}
-              aria-label={`${words}, from ${bench.name(cup)}`}
+              aria-label={`${portionShort(bench.plan, portion)}: ${words}, from ${bench.name(cup)}`}
               title={`${words}: drag it to another cup`}
               sx={{
                 maxWidth: "100%",

@@ -193,7 +193,7 @@ function Moves({
         >
           <Box sx={{ flex: "1 1 180px" }}>{portionText(plan, portion)}</Box>
           <MoveMenu
-            words={`Move ${portionText(plan, portion)}`}
+            words={`Move to… ${portionText(plan, portion)}`}
             label="Move to…"
             carried={{ cupId: cup.id, portion }}
             {...{ plan, session, onEdit }}
@@ -209,7 +209,7 @@ function Moves({
           Split in two
         </Button>
         <MoveMenu
-          words={`Put the ${cupName(allCups(plan), cup)} cup together with another`}
+          words={`Put together with… the ${cupName(allCups(plan), cup)} cup`}
           label="Put together with…"
           carried={{ cupId: cup.id, portion: null }}
           {...{ plan, session, onEdit }}

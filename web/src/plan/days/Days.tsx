@@ -160,7 +160,7 @@ function Movers({
       <Button
         size="small"
         sx={small}
-        aria-label={`Half an hour earlier: ${entry.words}`}
+        aria-label={`− ½ h: ${entry.words}, half an hour earlier`}
         onClick={() => onMove(task.id, task.startSeconds - STEP)}
       >
         − ½ h
@@ -168,7 +168,7 @@ function Movers({
       <Button
         size="small"
         sx={small}
-        aria-label={`Half an hour later: ${entry.words}`}
+        aria-label={`+ ½ h: ${entry.words}, half an hour later`}
         onClick={() => onMove(task.id, task.startSeconds + STEP)}
       >
         + ½ h

@@ -1,5 +1,5 @@
 import ButtonBase from "@mui/material/ButtonBase";
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useId, useState } from "react";
 import { later } from "../../ui/later";
 
 const CameAbout = later(() => import("./CameAbout").then((m) => m.CameAbout));
@@ -15,12 +15,15 @@ export function Fig({
   /** What the number is, for those who do not see where it stands. */
   what: string;
 }) {
+  const id = useId();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
       <ButtonBase
         onClick={(event) => setAnchor(event.currentTarget)}
-        aria-label={`${what}: how it came about`}
+        id={id}
+        // What is written on it comes first, so that who says it reaches it.
+        aria-labelledby={`${id} ${id}-what`}
         sx={{
           font: "inherit",
           color: "inherit",
@@ -33,6 +36,9 @@ export function Fig({
       >
         {children}
       </ButtonBase>
+      <span id={`${id}-what`} hidden>
+        {`${what}: how it came about`}
+      </span>
       {anchor && <CameAbout of={of} what={what} anchor={anchor} onClose={() => setAnchor(null)} />}
     </>
   );

@@ -151,6 +151,85 @@ class BenchJudgementTest extends BenchScreens {
     assertThat(step(run, second).get("status").asString()).isEqualTo("TO_DO");
   }
 
+  /** Two thirds of A: said how many pours that costs, and then exactly these fall away. */
+  @Test
+  void aSmallerBatchSaysWhichPoursFallAway() {
+    String run = begun();
+    String first = upTo(run, "WEIGH_FIRST");
+    double wanted = step(run, first).get("targetG").asDouble();
+    Page page = bench(run);
+    button(page, "Other weight").click();
+    page.keyboard().type(String.valueOf((int) (wanted * 0.66)));
+    page.keyboard().press("Enter");
+    Locator asked = page.getByRole(AriaRole.ALERTDIALOG);
+    Locator less =
+        asked.getByRole(
+            AriaRole.BUTTON,
+            new Locator.GetByRoleOptions()
+                .setName(Pattern.compile("^Make less: \\d+ pours? falls? away$")));
+    less.waitFor();
+    int falls = Integer.parseInt(less.innerText().replaceAll("\\D", ""));
+    page.waitForTimeout(MEANT_MS);
+    less.click();
+    page.waitForCondition(() -> step(run, first).get("status").asString().equals("DONE"));
+    tell(run, "DONE", upTo(run, "WEIGH_SECOND"), null);
+    long lost =
+        state(run)
+            .get("steps")
+            .valueStream()
+            .filter(s -> s.get("kind").asString().equals("POUR"))
+            .filter(s -> s.get("status").asString().equals("LOST"))
+            .count();
+    assertThat(lost).isEqualTo(falls).isPositive();
+  }
+
+  /** From the first tick to the large key of the list, and through what an absence leaves. */
+  @Test
+  void listAndOverlaysWorkByKeyboardAlone() {
+    String run =
+        demo.begin(RunningApp.demoDocument("sessions/pantry-knobs")).body().get("id").asString();
+    Page page = bench(run);
+    page.getByRole(AriaRole.CHECKBOX).first().waitFor();
+    int ticks = page.getByRole(AriaRole.CHECKBOX).count();
+    int ticked = 0;
+    for (int i = 0; i < 60 && !page.locator("main h2").innerText().contains("mixing cup"); i++) {
+      page.keyboard().press("Tab");
+      String role = (String) page.evaluate("document.activeElement.getAttribute('role') ?? ''");
+      String words = (String) page.evaluate("document.activeElement.innerText ?? ''");
+      if (role.equals("checkbox")) {
+        page.keyboard().press(" ");
+        ticked++;
+      } else if (words.contains("Everything is ready")) {
+        page.keyboard().press("Enter");
+        page.waitForTimeout(300);
+      }
+    }
+    assertThat(ticked).isEqualTo(ticks);
+    upTo(run, "POUR");
+    tell(run, "AWAY", null, null);
+    answered(page, "I am back");
+    assertThat(page.getByRole(AriaRole.ALERTDIALOG)).containsText("can still be made");
+    answered(page, "Go on");
+    assertThat(page.getByRole(AriaRole.ALERTDIALOG)).hasCount(0);
+    assertThat(state(run).has("awaySinceSeconds")).isFalse();
+  }
+
+  /** Tabs to a key of what lies over the bench, and presses it. */
+  private static void answered(Page page, String key) {
+    page.getByRole(AriaRole.ALERTDIALOG)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(key).setExact(true))
+        .waitFor();
+    page.waitForTimeout(MEANT_MS);
+    for (int i = 0; i < 12; i++) {
+      page.keyboard().press("Tab");
+      if (key.equals(page.evaluate("document.activeElement.innerText"))) {
+        page.keyboard().press("Enter");
+        return;
+      }
+    }
+    throw new AssertionError("never comes to " + key);
+  }
+
   /** Half of B: the cups share what there is, and nothing more is asked for. */
   @Test
   void whatABatchCannotGiveIsNotAskedFor() {

@@ -35,7 +35,7 @@ class CupScreensTest extends DemoScreens {
   }
 
   private static Locator portion(Page page, String words) {
-    return button(page, words);
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(": " + words));
   }
 
   private static void drag(Page page, Locator from, Locator to) {
@@ -88,7 +88,7 @@ class CupScreensTest extends DemoScreens {
     Page page = pantry("By keys", 1280);
     button(page, "Open the Clear cup").focus();
     page.keyboard().press("Enter");
-    button(page, "Move 2 × Cord pull, second layer").press("Enter");
+    button(page, "Move to… 2 × Cord pull, second layer").press("Enter");
     page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("a cup of its own"))
         .press("Enter");
     assertThat(cup(page, "Clear")).hasCount(2);
@@ -172,7 +172,7 @@ class CupScreensTest extends DemoScreens {
     button(page, "Open the Oat cup").click();
     button(page, "Split in two").click();
     assertThat(cup(page, "Oat")).hasCount(2);
-    button(page, "Put the Oat 1 cup together with another").click();
+    button(page, "Put together with… the Oat 1 cup").click();
     page.getByRole(AriaRole.MENUITEM).first().click();
     assertThat(cup(page, "Oat")).hasCount(1);
     button(page, "Change Bar pull").click();

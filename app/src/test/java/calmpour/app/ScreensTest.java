@@ -47,6 +47,12 @@ class ScreensTest extends DemoScreens {
     return demo.post("/api/sessions", session).body().get("id").asString();
   }
 
+  private static Locator how(Page page, String what) {
+    return page.getByRole(
+        AriaRole.BUTTON,
+        new Page.GetByRoleOptions().setName(Pattern.compile("g " + what + ": how it came about$")));
+  }
+
   @Test
   void aVisitorSeesTheDemoChangesItAndFindsItSavedAfterAReload() {
     Page page = open(demo, "/plan/" + newPantry("For a visitor"));
@@ -119,7 +125,7 @@ class ScreensTest extends DemoScreens {
   @Test
   void aNumberOpensHowItCameAbout() {
     Page page = open(demo, "/plan/" + newPantry("Asked about"));
-    button(page, "Part A: how it came about").click();
+    how(page, "Part A").click();
     Locator how = page.getByRole(AriaRole.DIALOG);
     assertThat(how).containsText("shared out in the label’s ratio");
     assertThat(how).containsText("parts of A, Slow casting resin 2:1");
@@ -135,7 +141,7 @@ class ScreensTest extends DemoScreens {
         .click();
     assertThat(how).containsText("stir");
     page.keyboard().press("Escape");
-    button(page, "Part B: how it came about").click();
+    how(page, "Part B").click();
     how.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("A and B needed"))
         .click();
     assertThat(how).containsText("assumed");
@@ -308,7 +314,8 @@ class ScreensTest extends DemoScreens {
   @Test
   void usOuncesAreNamedAndNeverConfused() {
     Page page = open(demo, "/plan/" + newPantry("Across the water"));
-    button(page, "Show US units").click();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("change to US units"))
+        .click();
     Locator parts = group(page, "Batch 1, mixing");
     // 144.8 g ÷ 28.349 523 125 g and 125.9 mL ÷ 29.573 529 6 mL, worked by hand.
     assertThat(parts).containsText("5.11 oz wt");

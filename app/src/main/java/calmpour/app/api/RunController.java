@@ -18,6 +18,7 @@ import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.FullMoulds;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunState;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
@@ -211,6 +212,12 @@ public class RunController {
   @PostMapping("/{id}/events")
   StandsNow tell(@PathVariable String id, @RequestBody Told told) {
     return desk.tell(kept(id), told.events(), told.sentAt());
+  }
+
+  /** How a run would stand if something happened now, to choose by; nothing of it is kept. */
+  @PostMapping("/{id}/supposed")
+  RunState supposed(@PathVariable String id, @RequestBody Told told) {
+    return desk.supposed(kept(id), told.events());
   }
 
   /** Tells at once when something happened, wherever that was told. */

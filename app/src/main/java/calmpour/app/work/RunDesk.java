@@ -16,6 +16,7 @@ import calmpour.core.run.RunReader;
 import calmpour.core.run.RunState;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -123,6 +124,15 @@ public class RunDesk {
       screens.told(before.id(), stands(after, now, List.of(), stands));
     }
     return stands(after, now, twice, stands);
+  }
+
+  /** How a run would stand if something happened now; nothing is kept. */
+  public RunState supposed(KeptRun kept, List<RunEvent> told) {
+    named(kept.run(), told);
+    Instant now = clock.instant();
+    List<RunEvent> all = new ArrayList<>(kept.events());
+    told.forEach(e -> all.add(e.withAt(now)));
+    return reader.state(kept.run(), all, now);
   }
 
   /** What happened at the moment that it was by our clock, with a word where its own was wrong. */

@@ -26,6 +26,9 @@ import java.util.stream.Collectors;
 final class Replan {
   private static final int MOST_TURNS = 40;
 
+  /** So much of a pour makes its piece; common practice, no source. */
+  private static final double ENOUGH = 0.9;
+
   /** Flowing into each other, on gel, on what has cured. */
   private static final int MOST_JOINS = 2;
 
@@ -177,6 +180,7 @@ final class Replan {
   /** Pours out of cups that have gelled or are too thick, and what was to lie on them. */
   private Set<TaskId> lost(Laid laid) {
     Set<TaskId> lost = new HashSet<>();
+    lost.addAll(tooLittle());
     for (Follows cup : laid.cups().values()) {
       boolean gone =
           cup.gelsSeconds() <= bench.now
@@ -189,6 +193,30 @@ final class Replan {
       }
     }
     return withWhatLiesOn(lost);
+  }
+
+  /** Pours for which too little is left in their cup, where less was weighed than planned. */
+  private Set<TaskId> tooLittle() {
+    Set<TaskId> few = new HashSet<>();
+    for (Batch batch : bench.run.plan().batches()) {
+      double share = bench.account.share(batch);
+      for (Cup cup : batch.cups()) {
+        boolean filled = bench.account.contentG(cup.id()) > 0;
+        double left = filled ? bench.account.leftG(cup.id()) : cup.amounts().contentG() * share;
+        for (Cup.Pour pour : cup.pours()) {
+          TaskId task = BenchMoment.pourTask(pour);
+          if (!bench.open(task)) {
+            continue;
+          }
+          if (left < pour.massG() * ENOUGH) {
+            few.add(task);
+          } else {
+            left -= Math.min(left, pour.massG());
+          }
+        }
+      }
+    }
+    return few;
   }
 
   /** A layer that is not there cannot be covered. */

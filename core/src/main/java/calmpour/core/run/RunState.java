@@ -91,6 +91,9 @@ public record RunState(
    * @param believedFromG less than that on the scale is asked about before it is taken; null where
    *     nothing is weighed
    * @param believedToG more than that is asked about
+   * @param mostG no more than that can be meant: what there is, or what its cup holds to the brim;
+   *     null where nothing is weighed
+   * @param overflowsG of a pour, what its cavity still holds; null for other steps
    * @param notBeforeSeconds what it waits for is over then; null for what is not to be done any
    *     more
    * @param untilSeconds of what has a window, and of the opening of a batch whose layers have one,
@@ -116,6 +119,8 @@ public record RunState(
       Task.Phase phase,
       @Nullable Double believedFromG,
       @Nullable Double believedToG,
+      @Nullable Double mostG,
+      @Nullable Double overflowsG,
       @Nullable Integer notBeforeSeconds,
       @Nullable Integer untilSeconds,
       @Nullable Join joinNow) {}

@@ -7,6 +7,7 @@ import calmpour.core.habit.Habits;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.resin.Rescue;
@@ -181,6 +182,8 @@ final class Telling {
         task.phase(),
         target == null ? null : (Double) Math.max(0, target - doubt),
         target == null ? null : (Double) (target + doubt),
+        target == null ? null : mostG(task),
+        overflowsG(task),
         open ? (Integer) laid.span(task.id()).from() : null,
         open ? until(task, joins) : null,
         joins.stream()
@@ -224,6 +227,51 @@ final class Telling {
     return task.kind() == Task.Kind.WEIGH_SECOND
         ? Math.min(usual, target * habits.ratioTolerancePercent() / 100)
         : usual;
+  }
+
+  /** What there is of it, or what its cup holds to the brim, g. */
+  private @Nullable Double mostG(Task task) {
+    Batch batch = bench.planned(task.batch());
+    double density = bench.job.in(batch.resinId()).resin().mixedDensity();
+    double brim = batch.mixing().cup().capacityMl() * density;
+    Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
+    return switch (task.kind()) {
+      case WEIGH_FIRST -> brim;
+      case WEIGH_SECOND ->
+          brim - bench.account.inAG(batch.number()) - bench.account.inBG(batch.number());
+      case SPLIT -> {
+        double there = bench.account.staysG(batch.number());
+        double holds = cup == null ? there : cup.kind().capacityMl() * density;
+        // Nothing is mixed yet where this is only looked at ahead.
+        yield there > 0 ? Math.min(there, holds) : holds;
+      }
+      case POUR -> cup == null ? null : (Double) there(cup);
+      default -> null;
+    };
+  }
+
+  /** What a cavity still holds of a pour, g. */
+  private @Nullable Double overflowsG(Task task) {
+    Cup cup = task.cupId() == null ? null : bench.plannedCup(task.cupId());
+    PourId id = task.pourId();
+    if (task.kind() != Task.Kind.POUR || cup == null || id == null || task.line() == null) {
+      return null;
+    }
+    double free = bench.run.plan().pieces().get(task.line()).mouldMl();
+    for (Batch batch : bench.run.plan().batches()) {
+      for (Cup other : batch.cups()) {
+        for (Cup.Pour pour : other.pours()) {
+          Double in = bench.account.pouredG(pour.id());
+          boolean here = pour.id().into().equals(id.into());
+          free -= here && in != null ? in * millilitresPerGram(other) : 0;
+        }
+      }
+    }
+    return Math.max(0, free) / millilitresPerGram(cup);
+  }
+
+  private static double millilitresPerGram(Cup cup) {
+    return cup.amounts().contentMl() / cup.amounts().contentG();
   }
 
   private @Nullable Double targetG(Task task) {

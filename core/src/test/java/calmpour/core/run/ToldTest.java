@@ -182,6 +182,64 @@ class ToldTest extends Evening {
         .noneMatch(d -> d.code() == AsRun.Code.EARLY);
   }
 
+  /** Two thirds of the batch: what falls away falls away whole, the rest is asked for in full. */
+  @Test
+  void ofASmallerBatchThePoursThatAreLeftAreWhole() {
+    upTo(Task.Kind.WEIGH_FIRST);
+    String first = state().currentId().toString();
+    tell(RunEvent.Kind.DONE, first, step(state(), first).targetG() * 0.66);
+    later();
+    upTo(Task.Kind.STIR);
+    RunState state = state();
+    List<RunState.Step> pours =
+        state.steps().stream().filter(s -> s.kind() == Task.Kind.POUR).toList();
+    assertThat(pours).anyMatch(s -> s.status() == RunState.Status.LOST);
+    List<RunState.Step> left =
+        pours.stream().filter(s -> s.status() == RunState.Status.TO_DO).toList();
+    assertThat(left).isNotEmpty();
+    double asked = 0;
+    for (RunState.Step pour : left) {
+      Cup.Pour planned =
+          batch().cups().stream()
+              .flatMap(c -> c.pours().stream())
+              .filter(p -> p.id().equals(pour.pourId()))
+              .findFirst()
+              .orElseThrow();
+      asked += planned.massG();
+      // A back has its front.
+      if (planned.layer() > 0) {
+        assertThat(left)
+            .anyMatch(
+                s -> s.pourId().into().equals(pour.pourId().into()) && s.pourId().layer() == 1);
+      }
+    }
+    assertThat(asked).isLessThanOrEqualTo(state.masses().resinG() + 5);
+    upTo(Task.Kind.DEMOULD);
+    assertThat(state().steps())
+        .filteredOn(s -> s.kind() == Task.Kind.POUR && s.status() == RunState.Status.DONE)
+        .hasSizeGreaterThan(3)
+        .allMatch(s -> s.grams() == null);
+  }
+
+  @Test
+  void noMoreCanBeMeantThanThereIs() {
+    upTo(Task.Kind.WEIGH_FIRST);
+    RunState.Step first = step(state(), state().currentId());
+    assertThat(first.mostG()).isGreaterThan(first.targetG());
+    upTo(Task.Kind.POUR);
+    RunState.Step pour = step(state(), state().currentId());
+    RunState.CupNow cup = cup(pour.cupId());
+    assertThat(pour.mostG()).isCloseTo(cup.leftG(), within(1e-9));
+    // A front of two fifths of its cavity; one that fills its cavity fills it.
+    RunState.Step front = step(state(), "pour/1.1.1");
+    assertThat(front.overflowsG()).isGreaterThan(2 * front.targetG());
+    assertThat(pour.overflowsG()).isCloseTo(pour.targetG(), within(0.02));
+  }
+
+  private RunState.CupNow cup(CupId id) {
+    return state().cups().stream().filter(c -> c.cupId().equals(id)).findFirst().orElseThrow();
+  }
+
   private static CupId blue() {
     return batch().cups().stream()
         .filter(c -> c.colour().id().equals("blue"))
