@@ -104,7 +104,7 @@ export function Begin({ session, sessionId, heat, disabled }: Props) {
             <span>{full}</span>
           </Box>
           <Button variant="contained" href="/pour" autoFocus>
-            To what was begun
+            Show what is under way
           </Button>{" "}
           <Button
             variant="outlined"

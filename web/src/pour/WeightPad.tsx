@@ -14,8 +14,10 @@ interface Props {
 export function WeightPad({ step, cups, onDone, onCancel }: Props) {
   const units = useUnits();
   const cup = step.kind === "POUR" ? cups.find((c) => c.cupId === step.cupId) : undefined;
+  // Up to the last figure that is shown.
+  const tens = 10 ** units.MASS.digits;
   const most =
-    step.mostG === undefined ? undefined : Math.ceil((step.mostG / units.MASS.scale) * 100) / 100;
+    step.mostG === undefined ? undefined : Math.ceil((step.mostG / units.MASS.scale) * tens) / tens;
   const mostIs = cup
     ? `${cup.colourName} has no more in it than`
     : step.kind === "SPLIT"

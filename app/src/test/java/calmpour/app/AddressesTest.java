@@ -87,7 +87,7 @@ class AddressesTest {
     Locator starts = page.getByRole(AriaRole.GROUP, named("Starts"));
     starts.getByRole(AriaRole.SPINBUTTON, spoken("Day")).click();
     // As fast as a hand types; a script would be ahead of the field that it comes to next.
-    page.keyboard().type("05Dec20261815", new Keyboard.TypeOptions().setDelay(40));
+    page.keyboard().type("05Dec20261815", new Keyboard.TypeOptions().setDelay(120));
     assertThat(page.getByRole(AriaRole.MAIN)).containsText("Saturday 5 Dec, 18:15");
     // Half typed: what was there before still counts, and it is said.
     starts.getByRole(AriaRole.SPINBUTTON, spoken("Day")).click();

@@ -183,7 +183,7 @@ class DesignScreensTest extends DemoScreens {
                 .first())
         .not()
         .hasText(day);
-    button(page, "Half an hour later: take Bell push ×4 out of the mould").click();
+    button(page, "+ ½ h: take Bell push ×4 out of the mould, half an hour later").click();
     assertThat(button(page, "let the plan place it")).isVisible();
   }
 
