@@ -216,7 +216,8 @@ function Record({ looked }: { looked: LookedBack }) {
           </Box>
           {never > 0 && (
             <Box sx={{ color: "text.secondary", pt: 0.5 }}>
-              {never} {never === 1 ? "cavity was" : "cavities were"} never poured.
+              {never} {never === 1 ? "cavity" : "cavities"}{" "}
+              {over ? "never poured." : "not poured yet."}
             </Box>
           )}
         </Sheet>
