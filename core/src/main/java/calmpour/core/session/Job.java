@@ -19,6 +19,7 @@ import calmpour.core.tint.Colour;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -40,6 +41,7 @@ import org.jspecify.annotations.Nullable;
  * @param assumptions starting values that stand in for what nobody measured
  * @param roomRead what thermometers said of the room since the work began; empty for a plan
  */
+@RecordBuilder
 public record Job(
     Session session,
     List<Line> lines,
@@ -51,7 +53,8 @@ public record Job(
     List<Booking> bookings,
     Workshop used,
     List<Assumption> assumptions,
-    List<RoomCourse.Reading> roomRead) {
+    List<RoomCourse.Reading> roomRead)
+    implements JobBuilder.With {
   public Job {
     lines = List.copyOf(lines);
     resins = List.copyOf(resins);
@@ -89,34 +92,7 @@ public record Job(
 
   /** The same for a session that differs in its room or its habits alone. */
   public Job of(Session other) {
-    return new Job(
-        other,
-        lines,
-        resins,
-        mixingCups,
-        colourCups,
-        handCups,
-        tools,
-        bookings,
-        used,
-        assumptions,
-        roomRead);
-  }
-
-  /** The same in a room of which somebody read how warm it is, in order of time. */
-  public Job withRoomRead(List<RoomCourse.Reading> readings) {
-    return new Job(
-        session,
-        lines,
-        resins,
-        mixingCups,
-        colourCups,
-        handCups,
-        tools,
-        bookings,
-        used,
-        assumptions,
-        readings);
+    return withSession(other);
   }
 
   /**
@@ -137,18 +113,7 @@ public record Job(
           new Line(
               line.piece(), line.mould(), line.cavity(), line.measured(), levels, line.coat()));
     }
-    return new Job(
-        session,
-        changed,
-        resins,
-        mixingCups,
-        colourCups,
-        handCups,
-        tools,
-        bookings,
-        used,
-        assumptions,
-        roomRead);
+    return withLines(changed);
   }
 
   /**
