@@ -13,9 +13,6 @@ export interface Going {
   lost: number;
 }
 
-/** Nobody holds a cup that is so warm, °C; docs/rules.md, "Heat". */
-export const TOO_WARM_C = 60;
-
 /** By the clock on the wall, so that it is noticed without a line as well. */
 function become(cup: { thicksSeconds: number; gelsSeconds: number; state: string }, now: number) {
   return cup.state === "GELLED" || now >= cup.gelsSeconds
@@ -25,11 +22,9 @@ function become(cup: { thicksSeconds: number; gelsSeconds: number; state: string
       : null;
 }
 
-function isWarm(cup: CupNow, now: number): boolean {
-  return (
-    Math.max(cup.temperatureC ?? 0, cup.expectedC) >= TOO_WARM_C ||
-    (cup.warmsSeconds !== undefined && now >= cup.warmsSeconds)
-  );
+/** From when on is worked out with the cup; one that is measured to be hot is told as hot. */
+export function isWarm(cup: CupNow, now: number): boolean {
+  return cup.warmsSeconds !== undefined && now >= cup.warmsSeconds;
 }
 
 /** Too thick is too thick: that it gels as well later changes nothing. */

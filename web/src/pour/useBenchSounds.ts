@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import type { RunState, RunStep } from "../api/client";
-import { TOO_WARM_C } from "./going";
+import { isWarm } from "./going";
 import { play } from "./sounds";
 
 /** So long before a cup thickens "soon" sounds, s. */
@@ -37,7 +37,7 @@ export function useBenchSounds(
       }
     };
     for (const cup of cups) {
-      const warm = Math.max(cup.temperatureC ?? 0, cup.expectedC) >= TOO_WARM_C;
+      const warm = isWarm(cup, now);
       const gone =
         cup.state === "GELLED" || now >= cup.gelsSeconds
           ? "gelled"

@@ -98,7 +98,8 @@ public class RunDesk {
    *
    * @param told in the order in which it happened; what was told before is not told twice
    * @param sentAt when the teller sent it, by its own clock; null where it did not say
-   * @throws calmpour.core.check.InvalidException where something names what the plan does not have
+   * @throws calmpour.core.check.InvalidValuesException where something names what the plan does not
+   *     have
    */
   public StandsNow tell(KeptRun before, List<RunEvent> told, @Nullable Instant sentAt) {
     Instant now = clock.instant();

@@ -62,29 +62,26 @@ public final class Bodies {
    * deadline is when it would be too late for it, not for what clings.
    */
   public BodyHistory emptied(Cup cup) {
-    List<Cup.Pour> inOrder = new ArrayList<>(cup.pours());
-    inOrder.sort(Comparator.comparingInt(this::end));
-    List<Segment> segments = new ArrayList<>(untilFilled(cup));
-    double leftG = cup.amounts().contentG();
-    int from = from(cup);
-    for (Cup.Pour pour : inOrder.subList(0, Math.max(0, inOrder.size() - 1))) {
-      int end = Math.max(from, end(pour));
-      segments.add(inCup(cup, leftG).lasting((end - from) / 60.0));
-      leftG = Math.max(LEAST_G, leftG - pour.massG());
-      from = end;
-    }
-    segments.add(inCup(cup, leftG));
-    return inRoom(segments);
+    List<Cup.Pour> inOrder = inOrder(cup);
+    return poured(cup, inOrder.subList(0, Math.max(0, inOrder.size() - 1)));
   }
 
   /** The same cup if nothing more is poured from it than its pours say. */
   public BodyHistory leftStanding(Cup cup) {
+    return poured(cup, inOrder(cup));
+  }
+
+  private List<Cup.Pour> inOrder(Cup cup) {
     List<Cup.Pour> inOrder = new ArrayList<>(cup.pours());
     inOrder.sort(Comparator.comparingInt(this::end));
+    return inOrder;
+  }
+
+  private BodyHistory poured(Cup cup, List<Cup.Pour> pours) {
     List<Segment> segments = new ArrayList<>(untilFilled(cup));
     double leftG = cup.amounts().contentG();
     int from = from(cup);
-    for (Cup.Pour pour : inOrder) {
+    for (Cup.Pour pour : pours) {
       int end = Math.max(from, end(pour));
       segments.add(inCup(cup, leftG).lasting((end - from) / 60.0));
       leftG = Math.max(LEAST_G, leftG - pour.massG());
