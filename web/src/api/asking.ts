@@ -19,6 +19,7 @@ import {
   type ResinView,
   type Session,
   type SetUp,
+  type StepCard,
   type Trouble,
   type Weight,
 } from "./client";
@@ -29,6 +30,8 @@ export interface About {
   session: Session | null;
   /** So that what is asked about it is answered beside all others, and it is not in its own way. */
   id: string | undefined;
+  /** The run whose figures they are, and a moment of it as it is said; missing for a plan's. */
+  run?: { id: string; at: (seconds: number) => string };
 }
 
 const AboutContext = createContext<About>({ session: null, id: undefined });
@@ -122,6 +125,15 @@ export function useCard(session: Session, batch: number): Answered<BatchAtHand> 
   );
 }
 
+/** What every step says beside its name and its quantity, by task. */
+export function useStepCards(session: Session): Map<string, StepCard> {
+  const { id } = useAbout();
+  const { answer } = useAnswer(["steps", id, numberOf(session)], (signal) =>
+    value(api.POST("/api/plan/steps", { body: session, params: inQuery(id), signal })),
+  );
+  return new Map(answer?.map((c) => [c.taskId, c.card]));
+}
+
 /** What to add to a cup that does not hold what the card said; nothing while both are unknown. */
 export function useRescue(
   session: Session,
@@ -165,9 +177,18 @@ export function useHow(
   quantity: string | null,
   body: string | null,
 ): Answered<{ derivation: Derivation; curve: CureCurve | null }> {
-  const { session, id } = useAbout();
-  const asks = quantity !== null && session !== null;
-  return useAnswer(asks ? ["how", id, numberOf(session), quantity] : null, async (signal) => {
+  const { session, id, run } = useAbout();
+  const asks = quantity !== null && (session !== null || run !== undefined);
+  const about = run ? run.id : session && numberOf(session);
+  return useAnswer(asks ? ["how", id, about, quantity] : null, async (signal) => {
+    if (quantity !== null && run) {
+      const path = { id: run.id };
+      const call = api.GET("/api/runs/{id}/how", {
+        params: { path, query: { of: quantity } },
+        signal,
+      });
+      return { derivation: await value(call), curve: null };
+    }
     if (quantity === null || session === null) {
       throw new Error("bug: asked about nothing");
     }

@@ -103,6 +103,9 @@ export type PourIn = S["PourIn"];
 export type Deviation = S["Deviation"];
 export type LookOver = S["LookOver"];
 export type PotLine = S["PotLog"];
+export type BenchTrouble = S["BenchTrouble"];
+export type StepCard = S["StepCard"];
+export type FillersNow = S["FillersNow"];
 export type CupCurve = S["CupCurve"];
 
 export type ExerciseLine = S["ExerciseLine"];

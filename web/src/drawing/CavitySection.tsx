@@ -19,12 +19,21 @@ export interface Mark {
   words: string;
 }
 
+/** A thing in it, drawn as a ball of its volume. */
+export interface Disc {
+  /** Its middle, mm above the floor. */
+  atMm: number;
+  acrossMm: number;
+}
+
 interface Props {
   section: SectionRow[];
   pxPerMm: number;
   heights?: number;
   bands?: Band[];
   marks?: Mark[];
+  /** What is put in. */
+  discs?: Disc[];
   /** The depth is a guess: the walls are dashed. */
   assumed?: boolean;
   label: string;
@@ -48,7 +57,16 @@ function sideBySide(band: Band): { fill: string; share: number; from: number }[]
 
 /** A cavity in section, to scale, in its block of rubber, with what is in it. */
 export function CavitySection(props: Props) {
-  const { section, pxPerMm, heights = 1, bands = [], marks = [], wall = 10, markSize = 13 } = props;
+  const {
+    section,
+    pxPerMm,
+    heights = 1,
+    bands = [],
+    marks = [],
+    discs = [],
+    wall = 10,
+    markSize = 13,
+  } = props;
   const { vars } = useTheme();
   const ink = (vars ?? {}).palette?.ink;
   const clip = useId();
@@ -107,6 +125,20 @@ export function CavitySection(props: Props) {
           strokeLinejoin="round"
           strokeDasharray={props.assumed ? "5 4" : undefined}
         />
+        {discs.map((disc, i) => {
+          const radius = Math.max(4, (disc.acrossMm * pxPerMm) / 2);
+          return (
+            <circle
+              key={i}
+              cx={paths.widthPx / 2 + (i - (discs.length - 1) / 2) * (2 * radius + 6)}
+              cy={y(disc.atMm)}
+              r={radius}
+              fill={ink?.sheet}
+              stroke={ink?.line}
+              strokeWidth={2}
+            />
+          );
+        })}
         {marks.map((mark) => (
           <g key={mark.words}>
             <line

@@ -8,6 +8,8 @@ import { findingText } from "../words/findings";
 import { heatTexts, isHeat } from "../words/heat";
 import { dueText } from "../words/moments";
 import { cavityName, cupName } from "../words/places";
+import { useStepCards } from "../api/asking";
+import { cardLines } from "../words/says";
 import { taskName } from "../words/tasks";
 import { clockTime, dayAndTime } from "../words/time";
 
@@ -36,6 +38,11 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
     plan.tasks.filter((t) => t.batch === batch && t.kind === kind);
   const doses = (all: Dose[]) =>
     all.map((d) => `${d.colourantName}: ${doseWords(d, units)}`).join("; ");
+  const cards = useStepCards(session);
+  const said = (task: Task) => {
+    const card = cards.get(task.id);
+    return card ? cardLines(card, task.kind, units, at) : [];
+  };
   const begins = Math.min(...plan.batches.map((b) => b.times.startSeconds), Infinity);
   const steps = (of: Task[]) =>
     of.map((t) => (
@@ -45,6 +52,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
           ? at(t.startSeconds)
           : dueText(t.kind, new Date(startsAt.getTime() + t.startSeconds * 1000), zoneId)}{" "}
         {taskName(t, plan, session)}
+        {said(t).map((line) => ` ${line}`)}
       </p>
     ));
   const table = {
@@ -167,6 +175,15 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
                       <td>
                         {cavityName(plan, pour.line, pour.cavity)}
                         {pour.parts > 1 && `, part ${pour.part} of ${pour.parts}`}
+                        {pour.cavity === 1 &&
+                          plan.tasks
+                            .filter((t) => t.pourId === pour.id)
+                            .flatMap(said)
+                            .map((line) => (
+                              <Box component="span" key={line} sx={{ display: "block" }}>
+                                {line}
+                              </Box>
+                            ))}
                       </td>
                       <td>{showWith(units.MASS, pour.massG)}</td>
                       <td>{showWith(units.LENGTH, pour.toMm, Math.max(1, units.LENGTH.digits))}</td>

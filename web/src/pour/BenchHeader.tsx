@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import { WrongMark } from "../ui/Told";
 import { LOW } from "./low";
-import { wakeSound } from "./sounds";
+import { isShut, wakeSound } from "./sounds";
 
 interface Props {
   /** The heat warning of the batch at hand; null where it has none. */
@@ -19,6 +19,7 @@ interface Props {
   onSilent: (on: boolean) => void;
   reads: boolean;
   onReads: (on: boolean) => void;
+  onFootSwitch: () => void;
   /** Whose steps this screen shows; null where one pair of hands pours. */
   hands: string | null;
   onHands: () => void;
@@ -91,6 +92,9 @@ export function BenchHeader(props: Props) {
         </Box>
         <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
         <Small label={props.room} onClick={props.onRoom} />
+        {!silent && isShut() && (
+          <Small label="Sound is off: touch here" onClick={() => undefined} />
+        )}
         {props.hands && <Small label={props.hands} onClick={props.onHands} />}
         <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5, [LOW]: { display: "none" } }}>
           <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
@@ -98,6 +102,7 @@ export function BenchHeader(props: Props) {
             label={reads ? "Do not read" : "Read aloud"}
             onClick={() => props.onReads(!reads)}
           />
+          <Small label="Foot switch" onClick={props.onFootSwitch} />
           <Small
             label="Full screen"
             onClick={() =>

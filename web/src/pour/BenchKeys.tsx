@@ -1,8 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useState } from "react";
 import { LOW } from "./low";
-import { Over } from "./Over";
 
 interface Props {
   label: string;
@@ -20,12 +18,13 @@ interface Props {
   onThick: (() => void) | null;
   /** A cup gets hot; null while none is open. */
   onHot: (() => void) | null;
+  /** What else goes wrong; a phone has the two above behind it. */
+  onTrouble: () => void;
   onAway: () => void;
 }
 
 /** The keys of the bench, for gloves: one wide for done, and what is needed in a hurry. */
 export function BenchKeys(props: Props) {
-  const [trouble, setTrouble] = useState(false);
   return (
     <Box
       component="footer"
@@ -138,46 +137,13 @@ export function BenchKeys(props: Props) {
             Gets hot
           </Key>
         )}
-        {(props.onThick ?? props.onHot) && (
-          <Box sx={{ display: { xs: "grid", md: "none" }, [LOW]: { display: "grid" } }}>
-            <Key stops onClick={() => setTrouble(true)}>
-              Trouble
-            </Key>
-          </Box>
-        )}
-        <Box sx={{ display: "grid", gridRow: { md: "1 / -1" }, [LOW]: { gridRow: "auto" } }}>
-          <Key stops onClick={props.onAway}>
-            Stepped away
-          </Key>
-        </Box>
+        <Key stops onClick={props.onTrouble}>
+          Trouble
+        </Key>
+        <Key stops onClick={props.onAway}>
+          Stepped away
+        </Key>
       </Box>
-      {trouble && (
-        <Over label="Trouble" onClose={() => setTrouble(false)}>
-          {[
-            { words: "This cup is too thick", on: props.onThick },
-            { words: "A cup gets hot", on: props.onHot },
-          ].map(
-            ({ words, on }) =>
-              on && (
-                <Button
-                  key={words}
-                  variant="outlined"
-                  color="error"
-                  onClick={() => {
-                    setTrouble(false);
-                    on();
-                  }}
-                  sx={{ minHeight: 110, fontSize: "1.5rem" }}
-                >
-                  {words}
-                </Button>
-              ),
-          )}
-          <Button onClick={() => setTrouble(false)} sx={{ minHeight: 84, fontSize: "1.2rem" }}>
-            Back to the step
-          </Button>
-        </Over>
-      )}
     </Box>
   );
 }

@@ -2,9 +2,12 @@ import type { RunState, RunStep, ScaleReading } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { changeWords, standWords } from "../words/stands";
-import { stepWords, waitWords, windowWords } from "../words/steps";
+import { cardLines } from "../words/says";
+import { dosesOf, stepWords, waitWords, windowWords } from "../words/steps";
 import { Checklist, READY } from "./Checklist";
+import { Doses } from "./Doses";
 import { Ended } from "./Ended";
+import { FillersHere } from "./FillersHere";
 import { PotKeys } from "./PotKeys";
 import { ScaleBar } from "./ScaleBar";
 import { Stand } from "./Stand";
@@ -33,6 +36,8 @@ interface Props {
   checked: string[];
   scale: ScaleReading | null;
   target: number | undefined;
+  /** Whether the scale is made up. */
+  simulated: boolean;
   at: (seconds: number) => string;
   tell: (...happened: Happened[]) => void;
   onTyped: (grams: number) => void;
@@ -78,6 +83,7 @@ export function BenchMain(props: Props) {
       <WeightPad step={shown} cups={state.cups} onDone={props.onTyped} onCancel={props.onWeighed} />
     );
   }
+  const doses = shown ? dosesOf(plan, shown) : [];
   const left = shown && !props.ahead ? leftOf(shown, props.steps, now) : null;
   return (
     <>
@@ -107,11 +113,19 @@ export function BenchMain(props: Props) {
               : null
           }
           window={windowWords(shown, at)}
+          lines={cardLines(shown.card, shown.kind, units, at)}
+          drawn={shown.card.embeds.length > 0}
           measured={scale !== null && target !== undefined}
           leaves={state.leavesUntil !== undefined}
         >
           {scale && target !== undefined && (
-            <ScaleBar reading={scale} targetG={target} units={units} />
+            <ScaleBar reading={scale} simulated={props.simulated} targetG={target} units={units} />
+          )}
+          {doses.length > 1 && shown.status === "TO_DO" && (
+            <Doses taskId={shown.taskId} doses={doses} checked={checked} onTell={tell} />
+          )}
+          {(shown.kind === "LEFTOVERS" || shown.kind === "CLEAN_UP") && (
+            <FillersHere runId={running.opened.id} plan={plan} told={stands.told} at={at} />
           )}
           {shown.kind === "LOAD_POT" && shown.status === "TO_DO" && (
             <PotKeys batch={shown.batch} pot={state.pot} onTell={tell} />

@@ -1,14 +1,17 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useEffect, useState } from "react";
-import { api, ask, type RunStep } from "../api/client";
+import type { Plan, RunStep } from "../api/client";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { pourNames } from "../words/trouble";
 import { Over } from "./Over";
+import { useFallsAway } from "./supposed";
+import type { Happened } from "./useRun";
 import type { Doubt } from "./useTaking";
 
 interface Props {
   runId: string;
+  plan: Plan;
   doubt: Doubt;
   step: RunStep;
   steps: RunStep[];
@@ -17,57 +20,24 @@ interface Props {
   onAgain: () => void;
 }
 
-/** A pour that will not be made. */
-const fallsAway = (s: RunStep) =>
-  s.kind === "POUR" && (s.status === "LOST" || s.status === "TOO_LATE");
-
-/** How many pours fall away if it is right so; null until that is known, and without a line. */
-function useFallsAway(
-  runId: string,
-  step: RunStep,
-  steps: RunStep[],
-  { why, grams }: Doubt,
-): number | null {
-  const [count, setCount] = useState<number | null>(null);
-  const { taskId } = step;
+/** What is told if it is right so. */
+function toldBy(step: RunStep, steps: RunStep[], { why, grams }: Doubt): Happened[] | null {
+  if (why !== "LITTLE") {
+    return null;
+  }
   // The second part is asked for to fit the first: what there is is known with it.
   const fits =
     step.kind === "WEIGH_FIRST"
       ? steps.find((s) => s.kind === "WEIGH_SECOND" && s.batch === step.batch)?.taskId
       : undefined;
-  useEffect(() => {
-    let shown = true;
-    const look = async () => {
-      const answer = await ask(
-        api.POST("/api/runs/{id}/supposed", {
-          params: { path: { id: runId } },
-          body: {
-            events: [{ of: taskId, value: grams }, ...(fits ? [{ of: fits }] : [])].map((e) => ({
-              ...e,
-              id: crypto.randomUUID(),
-              at: new Date().toISOString(),
-              kind: "DONE" as const,
-              codes: [],
-            })),
-          },
-        }),
-      );
-      if (shown && answer.status === "ok") {
-        setCount(answer.value.steps.filter(fallsAway).length);
-      }
-    };
-    if (why === "LITTLE") {
-      void look();
-    }
-    return () => {
-      shown = false;
-    };
-  }, [runId, taskId, fits, why, grams]);
-  return count;
+  return [
+    { kind: "DONE", of: step.taskId, value: grams },
+    ...(fits ? [{ kind: "DONE" as const, of: fits }] : []),
+  ];
 }
 
 /** A weight that nobody would have meant is looked at once more before it is taken. */
-export function Doubted({ runId, doubt, step, steps, onBelieve, onAgain }: Props) {
+export function Doubted({ runId, plan, doubt, step, steps, onBelieve, onAgain }: Props) {
   const units = useUnits();
   const { why } = doubt;
   const mass = (grams: number | undefined) =>
@@ -76,8 +46,8 @@ export function Doubted({ runId, doubt, step, steps, onBelieve, onAgain }: Props
   const wanted = mass(step.targetG);
   const off = mass(Math.abs(doubt.grams - (step.targetG ?? 0)));
   const second = step.kind === "WEIGH_SECOND";
-  const after = useFallsAway(runId, step, steps, doubt);
-  const falls = after === null ? null : Math.max(0, after - steps.filter(fallsAway).length);
+  const fallen = useFallsAway(runId, toldBy(step, steps, doubt), steps);
+  const falls = fallen === null ? null : fallen.length;
   const about = () => {
     switch (why) {
       case "NOT_WEIGHED":
@@ -124,6 +94,11 @@ export function Doubted({ runId, doubt, step, steps, onBelieve, onAgain }: Props
       <Box sx={{ fontSize: { xs: "1.2rem", md: "1.6rem" }, maxWidth: 900, lineHeight: 1.35 }}>
         {wanted} is wanted. {about()}
       </Box>
+      {fallen !== null && fallen.length > 0 && !second && (
+        <Box sx={{ fontSize: { xs: "1.1rem", md: "1.4rem" }, maxWidth: 900 }}>
+          What would fall away: {pourNames(fallen, plan)}.
+        </Box>
+      )}
       <Box sx={{ display: "flex", gap: 1.5, mt: "auto", flexWrap: "wrap" }}>
         {why !== "CANNOT" && (
           <Button

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useId } from "react";
 import type { CupNow, MixNow } from "../api/client";
+import { Fig } from "../plan/how/How";
 import { WrongMark } from "../ui/Told";
 import { LOW } from "./low";
 
@@ -65,7 +66,9 @@ export function OpenCups({ cups, mixes = [], now, most }: Props) {
               )}
               {!cup.empties && planned - pours >= 120 && (
                 <Box sx={{ color: "text.secondary", [LOW]: { display: "none" } }}>
-                  {left(planned)} as planned
+                  <Fig of={`cup/${cup.cupId}/thicks`} what={`How long ${cup.colourName} pours`}>
+                    {left(planned)} as planned
+                  </Fig>
                 </Box>
               )}
               {ahead && <Box sx={{ color: "text.secondary" }}>{ahead}</Box>}
@@ -78,7 +81,18 @@ export function OpenCups({ cups, mixes = [], now, most }: Props) {
                   color: wrong ? "error.main" : "text.primary",
                 }}
               >
-                {cup.hot ? "hot" : cup.state === "POURABLE" ? left(pours) : WORDS[cup.state]}
+                {cup.hot ? (
+                  "hot"
+                ) : cup.state === "POURABLE" ? (
+                  <Fig
+                    of={`cup/${cup.cupId}/${cup.empties ? "thicks" : "stands"}`}
+                    what={`How long ${cup.colourName} pours`}
+                  >
+                    {left(pours)}
+                  </Fig>
+                ) : (
+                  WORDS[cup.state]
+                )}
               </Box>
             </Box>
             <svg width="100%" height={22} aria-hidden style={{ display: "block" }}>
@@ -134,7 +148,13 @@ export function OpenCups({ cups, mixes = [], now, most }: Props) {
               fontSize: { xs: "1.2rem", md: "1.7rem" },
             }}
           >
-            {mix.state === "POURABLE" ? left(mix.thicksSeconds - now) : WORDS[mix.state]}
+            {mix.state === "POURABLE" ? (
+              <Fig of={`mix/${mix.batch}/thicks`} what="How long the mixing cup pours">
+                {left(mix.thicksSeconds - now)}
+              </Fig>
+            ) : (
+              WORDS[mix.state]
+            )}
           </Box>
         </Box>
       ))}

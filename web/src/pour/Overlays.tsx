@@ -63,6 +63,7 @@ const ADVICE = {
   FILLERS: "still pours: into moulds kept ready",
   SPREAD_THIN: "too thick to pour: spread it thin so that it cannot heat up",
   LET_CURE: "has gelled: let it cure, then throw it away as local rules say",
+  THROW_AWAY: "is spoilt: let it cure, then throw it away as local rules say",
   OUTDOORS: "is hot: outdoors, on something that does not burn",
 } as const;
 

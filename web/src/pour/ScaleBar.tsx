@@ -2,12 +2,15 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ScaleReading } from "../api/client";
 import { WrongMark } from "../ui/Told";
+import { NoScale } from "./NoScale";
 import { show, showWith, type Units } from "../units/units";
 import { tare } from "./useScale";
 import { SLOWLY } from "./useScaleTone";
 
 interface Props {
   reading: ScaleReading;
+  /** Whether it is made up, as everything on the demo's bench. */
+  simulated: boolean;
   targetG: number;
   units: Units;
 }
@@ -18,7 +21,10 @@ const LINKS = {
 } as const;
 
 /** What is on the scale beside what is wanted, as length, figure and word. */
-export function ScaleBar({ reading, targetG, units }: Props) {
+export function ScaleBar({ reading, simulated, targetG, units }: Props) {
+  if (reading.link === "NONE") {
+    return <NoScale />;
+  }
   if (reading.link !== "TELLS" || reading.grams === undefined) {
     return (
       <Box role="status" sx={{ display: "flex", gap: 1, alignItems: "center", fontSize: "1.1rem" }}>
@@ -45,7 +51,10 @@ export function ScaleBar({ reading, targetG, units }: Props) {
         <Box sx={{ fontWeight: 700, fontSize: { xs: "1.8rem", md: "2.6rem" } }}>
           {show(units.MASS, grams)}
         </Box>
-        <Box sx={{ fontSize: "1.2rem" }}>on the scale{reading.stable ? "" : ", moving"}</Box>
+        <Box sx={{ fontSize: "1.2rem" }}>
+          on the {simulated ? "simulated scale" : "scale"}
+          {reading.stable ? "" : ", moving"}
+        </Box>
         <Box
           sx={{
             fontWeight: 700,

@@ -1,10 +1,13 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { Fragment } from "react";
+import { Fig } from "../plan/how/How";
 import { WrongMark } from "../ui/Told";
+import type { Standing } from "../words/stands";
 import { LOW } from "./low";
 
 interface Props {
-  sentence: { wrong: boolean; text: string };
+  sentence: Standing;
   /** What the last thing made of the rest; null where it stayed as it was. */
   change: string | null;
   onGiveUp: (() => void) | null;
@@ -27,7 +30,19 @@ export function Stand({ sentence, change, onGiveUp }: Props) {
     >
       {sentence.wrong && <WrongMark />}
       <span>
-        {sentence.text}
+        {sentence.parts.map(({ words, of }, i) => (
+          <Fragment key={words}>
+            {i > 0 && "; "}
+            {of === null ? (
+              words
+            ) : (
+              <Fig of={of} what="How it stands">
+                {words}
+              </Fig>
+            )}
+          </Fragment>
+        ))}
+        {sentence.parts.length > 0 && "."}
         {change && <b> {change}</b>}
       </span>
       {onGiveUp && (

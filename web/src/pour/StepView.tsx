@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import type { ReactNode } from "react";
 import type { Plan, RunStep } from "../api/client";
+import { Fig } from "../plan/how/How";
 import type { Units } from "../units/units";
 import type { StepWords } from "../words/steps";
 import { StepDrawing } from "./StepDrawing";
@@ -18,8 +19,12 @@ interface Props {
   /** Until when it does, and what it takes after that; null for no window. */
   window: string | null;
   leaves: boolean;
+  /** What design, mould and habits say about it. */
+  lines: string[];
   /** Whether something is measured: a phone then has no room for the drawing. */
   measured: boolean;
+  /** Whether it has a drawing although nothing is measured. */
+  drawn: boolean;
   /** What is measured while it is done. */
   children: ReactNode;
 }
@@ -39,7 +44,12 @@ export function StepView(props: Props) {
         [LOW]: { gridTemplateColumns: "minmax(0, 1fr)", gridTemplateRows: "auto" },
       }}
     >
-      <Box sx={{ gridColumn: { md: words.figure ? "1" : "1 / -1" }, [LOW]: { gridColumn: "1" } }}>
+      <Box
+        sx={{
+          gridColumn: { md: words.figure || props.drawn ? "1" : "1 / -1" },
+          [LOW]: { gridColumn: "1" },
+        }}
+      >
         <Box
           component="h2"
           sx={{
@@ -47,7 +57,7 @@ export function StepView(props: Props) {
             fontFamily: "h1.fontFamily",
             fontWeight: 600,
             lineHeight: 1.08,
-            fontSize: { xs: "1.6rem", sm: "2.6rem", md: "3.2rem" },
+            fontSize: { xs: "clamp(1.6rem, 7.4vw, 2.6rem)", md: "3.2rem" },
             [LOW]: { fontSize: "1.4rem" },
             overflowWrap: "break-word",
           }}
@@ -60,11 +70,17 @@ export function StepView(props: Props) {
               sx={{
                 fontWeight: 700,
                 lineHeight: 1.1,
-                fontSize: { xs: "3.2rem", sm: "5rem", md: "6.5rem" },
+                fontSize: { xs: "clamp(3.2rem, 21vw, 6.5rem)", md: "6.5rem" },
                 [LOW]: { fontSize: "2.8rem" },
               }}
             >
-              {words.figure}
+              {step.targetG !== undefined && step.status !== "DONE" ? (
+                <Fig of={`step/${step.taskId}/targetG`} what={words.title}>
+                  {words.figure}
+                </Fig>
+              ) : (
+                words.figure
+              )}
             </Box>
             <Box sx={{ fontSize: { xs: "1.4rem", md: "2.2rem" }, [LOW]: { fontSize: "1.2rem" } }}>
               {words.unit}
@@ -81,15 +97,41 @@ export function StepView(props: Props) {
         >
           {step.status === "DONE" ? "This is done." : words.how}
         </Box>
+        {step.status !== "DONE" && props.lines.length > 0 && (
+          <Box
+            component="ul"
+            aria-label="What this step says"
+            sx={{
+              m: 0,
+              mt: 0.5,
+              pl: 2.5,
+              fontSize: { xs: "1.02rem", md: "1.3rem" },
+              [LOW]: { fontSize: "1rem" },
+            }}
+          >
+            {props.lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Box>
+        )}
         {props.window && (
           <Box sx={{ fontSize: { xs: "1.05rem", md: "1.4rem" }, fontWeight: 700, mt: 0.5 }}>
-            {props.window}
+            {step.untilSeconds === undefined ? (
+              props.window
+            ) : (
+              <Fig of={`step/${step.taskId}/until`} what={`Until when: ${words.title}`}>
+                {props.window}
+              </Fig>
+            )}
           </Box>
         )}
         <Box sx={{ mt: { xs: 1, md: 2 } }}>{props.children}</Box>
         {props.notBefore && (
           <Box sx={{ fontSize: { xs: "1.05rem", md: "1.5rem" }, mt: 1 }}>
-            Not before {props.notBefore}
+            Not before{" "}
+            <Fig of={`step/${step.taskId}/from`} what={`Not before: ${words.title}`}>
+              {props.notBefore}
+            </Fig>
             {props.leaves && ": the bench is not needed until then."}
           </Box>
         )}

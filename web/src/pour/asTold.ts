@@ -21,6 +21,7 @@ const BY_HAND = new Set<RunEvent["kind"]>([
   "THICK",
   "HOT",
   "POT",
+  "TROUBLE",
   "FINISHED",
 ]);
 const ANSWER = /^(HOT|RATIO|GONE)\//;

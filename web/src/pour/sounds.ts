@@ -17,6 +17,11 @@ export function wakeSound() {
   }
 }
 
+/** Whether the browser still waits for a touch before anything may sound. */
+export function isShut(): boolean {
+  return audio?.state !== "running";
+}
+
 export function play(sound: Sound) {
   const tone = TONES[sound];
   for (let i = 0; i < tone.times; i++) {

@@ -8,17 +8,24 @@ interface Keys {
   /** Looks one step ahead or back. */
   turn: (by: 1 | -1) => void;
   undo: () => void;
+  /** What a foot switch or presenter sends; it is the large key, too. */
+  footKey: string;
 }
 
 /** The bench by keyboard: space is the large key, arrows look ahead and back, backspace undoes. */
-export function useBenchKeyboard({ busy, take, turn, undo }: Keys) {
+export function useBenchKeyboard({ busy, take, turn, undo, footKey }: Keys) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (busy || isCovered() || event.ctrlKey || event.metaKey || event.altKey) {
         return;
       }
       const onButton = event.target instanceof HTMLButtonElement;
-      if (event.key === " " && !event.repeat) {
+      if (event.key === footKey && event.key !== " ") {
+        event.preventDefault();
+        if (!event.repeat) {
+          take();
+        }
+      } else if (event.key === " " && !event.repeat) {
         // Space is the large key wherever the focus is: gloves hit what they hit.
         event.preventDefault();
         take();

@@ -35,13 +35,14 @@ export async function tare() {
 }
 
 /** Whether what is on the bench is made up and can be driven from a panel. */
-export function useSimulated(): boolean {
-  const [simulated, setSimulated] = useState(false);
+export function useSimulated(): { bench: boolean; scale: boolean } {
+  const [simulated, setSimulated] = useState({ bench: false, scale: false });
   useEffect(() => {
     let here = true;
     void ask(api.GET("/api/devices")).then((answer) => {
       if (here && answer.status === "ok") {
-        setSimulated(answer.value.simulated);
+        const { simulated: bench, scaleSimulated: scale } = answer.value;
+        setSimulated({ bench, scale });
       }
     });
     return () => {

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import type { Plan, PourIn } from "../api/client";
+import { Fig } from "../plan/how/How";
 import { Tag } from "../pour/Tag";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
@@ -47,11 +48,25 @@ export function PourTable({ pours, plan, at }: Props) {
               </td>
               <td>{cavityName(plan, p.line, p.cavity)}</td>
               <td>
-                {p.grams === undefined
-                  ? OUTCOMES[p.outcome]
-                  : `${showWith(units.MASS, p.grams)}${p.weighed ? " weighed" : ", as planned"}`}
+                {p.grams === undefined ? (
+                  OUTCOMES[p.outcome]
+                ) : (
+                  <Fig of={`pour/${p.pourId}/grams`} what={cavityName(plan, p.line, p.cavity)}>
+                    {showWith(units.MASS, p.grams)}
+                    {p.weighed ? " weighed" : ", as planned"}
+                  </Fig>
+                )}
               </td>
-              <td>{p.spareSeconds === undefined ? "" : spareWords(p.spareSeconds)}</td>
+              <td>
+                {p.spareSeconds !== undefined && (
+                  <Fig
+                    of={`pour/${p.pourId}/spareMinutes`}
+                    what={cavityName(plan, p.line, p.cavity)}
+                  >
+                    {spareWords(p.spareSeconds)}
+                  </Fig>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -10,8 +10,10 @@ import {
   type RunEvent,
   type Trouble,
 } from "../api/client";
+import { AboutProvider } from "../api/asking";
 import { useRecord } from "../api/queries";
 import { CupCurves } from "../drawing/CupCurves";
+import { Fig } from "../plan/how/How";
 import { clockNow, clockOf } from "../pour/useRun";
 import { Fetched } from "../ui/Fetched";
 import { Sheet } from "../ui/Sheet";
@@ -21,8 +23,10 @@ import { showWith } from "../units/units";
 import { cavityName } from "../words/places";
 import { deviationWords, faultWords, potWords, VERDICTS } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
+import { troubleWords } from "../words/trouble";
 import { LookOverKeys } from "./LookOverKeys";
 import { PourTable } from "./PourTable";
+import { PrintedTags } from "./PrintedTags";
 
 const NOT_PRINTED = { "@media print": { display: "none" } } as const;
 
@@ -30,8 +34,26 @@ const NOT_PRINTED = { "@media print": { display: "none" } } as const;
 export function RecordScreen({ id }: { id: string }) {
   return (
     <Fetched query={useRecord(id)} loading="Looking back…">
-      {(looked) => <Record looked={looked} />}
+      {(looked) => <About looked={looked} />}
     </Fetched>
+  );
+}
+
+/** Whose figures they are that open below. */
+function About({ looked }: { looked: LookedBack }) {
+  const { id, begunAt, session } = looked;
+  const about = useMemo(
+    () => ({
+      session: null,
+      id: undefined,
+      run: { id, at: (s: number) => clockTime(new Date(begunAt), s, session.zoneId) },
+    }),
+    [id, begunAt, session.zoneId],
+  );
+  return (
+    <AboutProvider value={about}>
+      <Record looked={looked} />
+    </AboutProvider>
   );
 }
 
@@ -87,6 +109,16 @@ function Record({ looked }: { looked: LookedBack }) {
   // What was never poured is no piece.
   const pieces = asRun.pieces.filter((p) => p.poured > 0);
   const never = asRun.pieces.length - pieces.length;
+  const otherwise = [
+    ...asRun.deviations.map((d) => ({
+      atSeconds: d.atSeconds,
+      words: deviationWords(d, plan, session, units),
+    })),
+    ...asRun.troubles.map((t) => ({
+      atSeconds: t.atSeconds,
+      words: troubleWords(t, plan, session, units),
+    })),
+  ].sort((a, b) => a.atSeconds - b.atSeconds);
   const left = asRun.cups.filter((c) => c.leftG >= 0.05);
   return (
     <Box sx={{ px: 1, pt: 1.5, display: "grid", gap: 1.5 }}>
@@ -188,11 +220,13 @@ function Record({ looked }: { looked: LookedBack }) {
                 <Box sx={{ minWidth: 0 }}>
                   <b>{name(p)}</b>{" "}
                   <Box component="span" sx={{ color: "text.secondary" }}>
-                    {p.poured === p.layers
-                      ? p.demoulded
-                        ? "out of its mould"
-                        : "poured"
-                      : `${p.poured} of ${p.layers} layers`}
+                    {p.givenUp
+                      ? "given up"
+                      : p.poured === p.layers
+                        ? p.demoulded
+                          ? "out of its mould"
+                          : "poured"
+                        : `${p.poured} of ${p.layers} layers`}
                   </Box>
                   {p.lookedOver && (
                     <Box>
@@ -223,14 +257,14 @@ function Record({ looked }: { looked: LookedBack }) {
         </Sheet>
         <Box sx={{ display: "grid", gap: 1.5 }}>
           <Sheet title="Otherwise than planned">
-            {asRun.deviations.length === 0 ? (
+            {otherwise.length === 0 ? (
               <Box sx={{ color: "text.secondary" }}>Nothing: it went as it was planned.</Box>
             ) : (
               <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-                {asRun.deviations.map((d, i) => (
+                {otherwise.map(({ atSeconds, words }, i) => (
                   <Box component="li" key={i} sx={{ display: "flex", gap: 1.5, py: 0.25 }}>
-                    <Box sx={{ color: "text.secondary", flexShrink: 0 }}>{at(d.atSeconds)}</Box>
-                    <span>{deviationWords(d, plan, session, units)}</span>
+                    <Box sx={{ color: "text.secondary", flexShrink: 0 }}>{at(atSeconds)}</Box>
+                    <span>{words}</span>
                   </Box>
                 ))}
               </Box>
@@ -242,21 +276,30 @@ function Record({ looked }: { looked: LookedBack }) {
             )}
             {asRun.batches.map((b) => (
               <Box key={b.number} sx={{ py: 0.5 }}>
-                <b>Batch {b.number}</b>, {b.resinName}: {showWith(units.MASS, b.aG)} of A (planned{" "}
-                {showWith(units.MASS, b.plannedAG)}), {showWith(units.MASS, b.bG)} of B (
-                {showWith(units.MASS, b.plannedBG)}); they met at {at(b.contactSeconds)}
+                <b>Batch {b.number}</b>, {b.resinName}:{" "}
+                <Fig of={`batch/${b.number}/A`} what={`A of batch ${b.number}`}>
+                  {showWith(units.MASS, b.aG)}
+                </Fig>{" "}
+                of A (planned {showWith(units.MASS, b.plannedAG)}),{" "}
+                <Fig of={`batch/${b.number}/B`} what={`B of batch ${b.number}`}>
+                  {showWith(units.MASS, b.bG)}
+                </Fig>{" "}
+                of B ({showWith(units.MASS, b.plannedBG)}); they met at {at(b.contactSeconds)}
                 {b.mixedSeconds !== undefined && `, stirred until ${at(b.mixedSeconds)}`}.
               </Box>
             ))}
             {asRun.batches.length > 0 && (
               <Box sx={{ color: "text.secondary", py: 0.5 }}>
-                {showWith(units.MASS, asRun.masses.resinG + asRun.masses.colourG)} in all:{" "}
-                {showWith(units.MASS, asRun.masses.pouredG)} into moulds,{" "}
+                <Fig of="run/allG" what="All of it">
+                  {showWith(units.MASS, asRun.masses.resinG + asRun.masses.colourG)} in all
+                </Fig>
+                : {showWith(units.MASS, asRun.masses.pouredG)} into moulds,{" "}
                 {showWith(units.MASS, asRun.masses.leftG)} left in cups
                 {left.length > 0 &&
                   ` (${left.map((c) => `${c.colourName} ${showWith(units.MASS, c.leftG)}`).join(", ")})`}
                 {asRun.masses.staysG >= 0.05 &&
                   `, ${showWith(units.MASS, asRun.masses.staysG)} in the mixing cup`}
+                {asRun.masses.lostG >= 0.05 && `, ${showWith(units.MASS, asRun.masses.lostG)} lost`}
                 .
               </Box>
             )}
@@ -301,6 +344,8 @@ function Record({ looked }: { looked: LookedBack }) {
           say. The product’s safety data sheet comes first.
         </span>
       </Box>
+      <PrintedTags title="Tags for the cups" tags={looked.cupTags} />
+      <PrintedTags title="Tags for the pieces" tags={looked.pieceTags} />
       {piece && (
         <LookOverKeys
           key={piece.piece}

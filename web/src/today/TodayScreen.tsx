@@ -3,7 +3,9 @@ import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import { useState } from "react";
 import { api, ask, type DueLine, type Today, type Trouble } from "../api/client";
+import { type About, AboutProvider } from "../api/asking";
 import { useToday } from "../api/queries";
+import { Fig } from "../plan/how/How";
 import { Fetched } from "../ui/Fetched";
 import { Empty, Told, WrongMark } from "../ui/Told";
 import { Unreadable } from "../ui/Unreadable";
@@ -72,6 +74,15 @@ export function TodayScreen() {
   );
 }
 
+/** Whose figures a line opens. */
+function aboutRun({ runId, begunAt, zoneId }: DueLine): About {
+  return {
+    session: null,
+    id: undefined,
+    run: { id: runId, at: (s) => dayAndTime(new Date(Date.parse(begunAt) + s * 1000), zoneId) },
+  };
+}
+
 function Due({ today }: { today: Today }) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const now = Date.parse(today.now);
@@ -127,8 +138,12 @@ function Due({ today }: { today: Today }) {
               }}
             >
               <Box sx={{ width: { xs: "100%", sm: 190 }, color: "text.secondary" }}>
-                {Date.parse(due.from) <= now && "since "}
-                {dueText(due.kind, new Date(due.from), due.zoneId)}
+                <AboutProvider value={aboutRun(due)}>
+                  <Fig of={`step/${due.taskId}/from`} what={`When: ${words(due)}`}>
+                    {Date.parse(due.from) <= now && "since "}
+                    {dueText(due.kind, new Date(due.from), due.zoneId)}
+                  </Fig>
+                </AboutProvider>
               </Box>
               <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
               {still(due, now) !== null && (

@@ -51,6 +51,23 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   PEAK_FORGOTTEN: "The cure engine, as if nothing were ever poured from this cup.",
   STATE_OF_CURE:
     "The cure engine, from the first contact of A and B: through the cups and into the mould, its warmth and its age going along. A drawn thread holds from 50 Pa·s on; at the gel point 58 % have reacted.",
+  AS_PLANNED: "As the plan has it.",
+  FITS_THE_FIRST: "As much as makes the ratio right with what is in of the first part.",
+  SHARE_OF_BATCH:
+    "What was planned for this cup, times what there is of the batch. What cannot be there is not asked for.",
+  WHAT_IS_THERE: "What was planned, or all that its cup still has where that is less.",
+  AS_WEIGHED: "What the scale said; as planned where nobody weighed.",
+  STILL_IN_CUP: "What came into it, less what was poured and lost.",
+  CUP_THICKENS:
+    "The cure engine, from when A met B, in the room as it was read, emptied pour by pour as the rest is laid out now. Pourable up to 5 Pa·s or 60 °C.",
+  CUP_STANDS:
+    "The same as if nothing more were poured from it: as warm as it is, and running down as the clock does.",
+  WAITS_FOR: "The latest of what it waits for, and when hands are free.",
+  WINDOW_ENDS: "The first of the moments by which it has to be begun.",
+  POUR_SPARE: "When its cup was thick, less when it was poured.",
+  RUN_SPARE: "Of the pour that comes nearest: when its cup is thick, less when it ends.",
+  RUN_LATE: "When the last open pour ends as the rest is laid out now, less when it was to end.",
+  WHERE_IT_IS: "Resin and colour that went in; below, where it is now.",
   LAYER_PEAK:
     "The cure engine, in the mould: the heat that it makes, and what mould and air take of it.",
   LAYER_CURE:

@@ -2,33 +2,43 @@ import type { Change, Plan, RunState } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { pourPlace } from "./record";
 
+/** One line in parts, each with the figure of the run that it tells; null where it tells none. */
+export interface Standing {
+  wrong: boolean;
+  parts: { words: string; of: string | null }[];
+}
+
 /** One line that tells how the run stands beside its plan. */
-export function standWords(state: RunState, plan: Plan): { wrong: boolean; text: string } {
+export function standWords(state: RunState, plan: Plan): Standing {
   const open = state.cups.some((c) => !c.empties);
   const given = state.giveUp.length;
   if (given > 0) {
     return {
       wrong: true,
-      text: `${given === 1 ? pourName(state.giveUp[0], plan) : `${given} pours`} cannot be in time any more.`,
+      parts: [
+        {
+          words: `${given === 1 ? pourName(state.giveUp[0], plan) : `${given} pours`} cannot be in time any more`,
+          of: null,
+        },
+      ],
     };
   }
   const late = Math.round(state.lateSeconds / 60);
   const spare = state.spareSeconds === undefined ? null : Math.floor(state.spareSeconds / 60);
-  const parts: string[] = [];
+  const parts: Standing["parts"] = [];
   if (open && late !== 0) {
-    parts.push(`${Math.abs(late)} min ${late > 0 ? "later" : "sooner"} than planned`);
+    parts.push({
+      words: `${Math.abs(late)} min ${late > 0 ? "later" : "sooner"} than planned`,
+      of: "run/lateMinutes",
+    });
   }
   if (state.reordered) {
-    parts.push("the cup that thickens first now comes first");
+    parts.push({ words: "the cup that thickens first now comes first", of: null });
   }
   if (spare !== null) {
-    parts.push(`${spare} min to spare at the tightest pour`);
+    parts.push({ words: `${spare} min to spare at the tightest pour`, of: "run/spareMinutes" });
   }
-  const text = parts.join("; ");
-  return {
-    wrong: spare !== null && spare < 2,
-    text: text === "" ? "" : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`,
-  };
+  return { wrong: spare !== null && spare < 2, parts };
 }
 
 function pourName(task: string | undefined, plan: Plan): string {

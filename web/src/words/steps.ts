@@ -1,6 +1,6 @@
-import type { Batch, Cup, Plan, Pour, RunStep, Session } from "../api/client";
+import type { Batch, Cup, Dose, Plan, Pour, RunStep, Session } from "../api/client";
 import { show, showWith, type Units } from "../units/units";
-import { doseFigure, doseWords, stockText } from "./doses";
+import { doseFigure, stockText } from "./doses";
 import { ordinal } from "./numbers";
 import { TASK_WORDS, taskName } from "./tasks";
 
@@ -21,6 +21,13 @@ export function batchOf(plan: Plan, step: RunStep): Batch | undefined {
 
 export function cupOf(plan: Plan, cupId: string | undefined): Cup | undefined {
   return plan.batches.flatMap((b) => b.cups).find((c) => c.id === cupId);
+}
+
+/** What a step stirs in. */
+export function dosesOf(plan: Plan, step: RunStep): Dose[] {
+  return step.kind === "TINT"
+    ? (cupOf(plan, step.cupId)?.tint.doses ?? batchOf(plan, step)?.mixing.tintedWhole ?? [])
+    : [];
 }
 
 export function pourOf(cup: Cup | undefined, step: RunStep): Pour | undefined {
@@ -102,15 +109,18 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
         done: "Stirred",
       };
     case "TINT": {
-      const [one, ...more] = cup?.tint.doses ?? batch?.mixing.tintedWhole ?? [];
+      const doses = dosesOf(plan, step);
+      const [one] = doses;
+      const several = doses.length > 1;
       return {
         title: `Tint ${cup?.colour.name ?? "the whole batch"}`,
-        ...(one ? doseFigure(one, units) : {}),
-        how: [
-          ...more.map((d) => `${d.colourantName}: ${doseWords(d, units)}`),
-          "Shake it first; stir until no lump is left.",
-        ].join(" · "),
-        done: "Tinted",
+        ...(one && !several ? doseFigure(one, units) : {}),
+        how: `Shake ${several ? "them" : "it"} first; stir until no lump is left.`,
+        done: several
+          ? doses.length === 2
+            ? "Both are in"
+            : `All ${doses.length} are in`
+          : "Tinted",
       };
     }
     case "POUR": {
@@ -127,7 +137,7 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
     case "BUBBLE_PASS":
       return {
         title: "Bubbles out",
-        how: "Tap, tease with a soft tool. No flame near alcohol or ink.",
+        how: "",
         done: "Done",
       };
     case "COVER":

@@ -1,6 +1,7 @@
 import type { Plan, RunState, Session } from "../api/client";
 import type { Units } from "../units/units";
 import { cupOf, stepShort } from "./steps";
+import { TROUBLES } from "./trouble";
 
 /** What undo takes back, in a few words. */
 export function undoneWords(
@@ -27,6 +28,11 @@ export function undoneWords(
       return `${cup} gets hot`;
     case "POT":
       return "a line of the pot's log";
+    case "TROUBLE":
+      return (
+        TROUBLES.find((t) => of.replace("FELL_INTO_PIECE", "FELL_INTO_CUP").startsWith(t.kind))
+          ?.words ?? "what went wrong"
+      );
     case "FINISHED":
       return "the end";
     default:

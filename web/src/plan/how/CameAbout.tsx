@@ -4,7 +4,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import Popover from "@mui/material/Popover";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useHow } from "../../api/asking";
+import { useAbout, useHow } from "../../api/asking";
 import type { CureCurve, Derivation, Input } from "../../api/client";
 import { CureCurves } from "../../drawing/CureCurves";
 import { commonEnd, commonHottest } from "../../drawing/curveScale";
@@ -31,6 +31,8 @@ export function CameAbout({ of, what, anchor, onClose }: Props) {
       slotProps={{
         paper: {
           role: "dialog",
+          // The keys of a bench behind it are not meant while it is open.
+          ...{ "data-over": true },
           "aria-label": `How ${what} came about`,
           sx: { p: 2, maxWidth: 460, border: 1, borderColor: "divider" },
         },
@@ -89,11 +91,12 @@ function Curve({ curve, piece }: { curve: CureCurve; piece: boolean }) {
 
 function Steps({ derivation }: { derivation: Derivation }) {
   const units = useUnits();
+  const said = useSaid();
   const rounding = derivation.rounding;
   return (
     <Box sx={{ fontSize: "0.95rem" }}>
       <Box sx={{ fontSize: "1.3rem", fontWeight: 700 }}>
-        {withUnit(derivation.value, derivation.unit, units)}
+        {said(derivation.value, derivation.unit)}
       </Box>
       <Box sx={{ mb: 0.75 }}>{formulaText(derivation.formula)}</Box>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
@@ -112,8 +115,16 @@ function Steps({ derivation }: { derivation: Derivation }) {
   );
 }
 
-function Given({ input }: { input: Input }) {
+/** A value as it is said; a moment of a run by the clock on the wall. */
+function useSaid() {
   const units = useUnits();
+  const { run } = useAbout();
+  return (value: number, unit: string) =>
+    unit === "clock" && run ? run.at(value) : withUnit(value, unit, units);
+}
+
+function Given({ input }: { input: Input }) {
+  const said = useSaid();
   const [open, setOpen] = useState(false);
   const from = input.from;
   const row = (
@@ -123,7 +134,7 @@ function Given({ input }: { input: Input }) {
         {input.subject ? `, ${input.subject}` : ""}
       </span>
       <Box component="b" sx={{ ml: "auto", whiteSpace: "nowrap" }}>
-        {withUnit(input.value, input.unit, units)}
+        {said(input.value, input.unit)}
       </Box>
       <Box
         component="span"

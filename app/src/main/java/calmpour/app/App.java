@@ -1,6 +1,8 @@
 package calmpour.app;
 
 import calmpour.app.device.LineScale;
+import calmpour.app.device.NoScale;
+import calmpour.app.device.Scale;
 import calmpour.app.device.SimulatedAir;
 import calmpour.app.device.SimulatedScale;
 import calmpour.app.device.SpoolFolder;
@@ -48,10 +50,14 @@ public class App {
     return new SimulatedScale();
   }
 
+  /** In one's own workshop nothing is made up: without an address there is no scale. */
   @Bean
-  LineScale scale(SimulatedScale standIn, @Value("${calmpour.scale:}") String address) {
+  Scale scale(
+      SimulatedScale standIn,
+      @Value("${calmpour.demo}") boolean demo,
+      @Value("${calmpour.scale:}") String address) {
     if (address.isBlank()) {
-      return new LineScale(standIn.address());
+      return demo ? new LineScale(standIn.address()) : new NoScale();
     }
     int colon = address.lastIndexOf(':');
     return new LineScale(

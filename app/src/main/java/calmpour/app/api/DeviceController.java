@@ -27,18 +27,21 @@ public class DeviceController {
   private final SimulatedScale simulatedScale;
   private final SimulatedAir simulatedAir;
   private final boolean demo;
+  private final boolean scaleSimulated;
 
   DeviceController(
       Scale scale,
       RoomSensor room,
       SimulatedScale simulatedScale,
       SimulatedAir simulatedAir,
-      @Value("${calmpour.demo}") boolean demo) {
+      @Value("${calmpour.demo}") boolean demo,
+      @Value("${calmpour.scale:}") String address) {
     this.scale = scale;
     this.room = room;
     this.simulatedScale = simulatedScale;
     this.simulatedAir = simulatedAir;
     this.demo = demo;
+    this.scaleSimulated = demo && address.isBlank();
   }
 
   /**
@@ -46,8 +49,13 @@ public class DeviceController {
    *
    * @param air null while nothing is measured
    * @param simulated whether the panel drives them
+   * @param scaleSimulated whether the scale is made up, too, and none of the workshop's
    */
-  public record DevicesNow(Scale.Reading scale, RoomSensor.@Nullable Air air, boolean simulated) {}
+  public record DevicesNow(
+      Scale.Reading scale,
+      RoomSensor.@Nullable Air air,
+      boolean simulated,
+      boolean scaleSimulated) {}
 
   /**
    * What happens to the stand-ins; what is null stays as it is.
@@ -86,7 +94,7 @@ public class DeviceController {
   @GetMapping
   DevicesNow now() {
     Optional<RoomSensor.Air> air = room.now();
-    return new DevicesNow(scale.now(), air.orElse(null), demo);
+    return new DevicesNow(scale.now(), air.orElse(null), demo, scaleSimulated);
   }
 
   @PostMapping("/tare")

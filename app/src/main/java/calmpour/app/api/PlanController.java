@@ -7,6 +7,7 @@ import calmpour.core.check.Check;
 import calmpour.core.cure.CureCurve;
 import calmpour.core.derive.Derivation;
 import calmpour.core.design.Layer;
+import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.bench.BatchAtHand;
 import calmpour.core.plan.bench.BatchRescue;
 import calmpour.core.plan.bench.BenchTally;
@@ -184,6 +185,13 @@ public class PlanController {
         .shown(request.session(), workshop)
         .atHand(request.batch(), workshop)
         .orElseThrow(() -> noBatch(request.batch()));
+  }
+
+  /** What the steps of a plan say beside their names and quantities. */
+  @PostMapping("/steps")
+  List<WorkedPlan.TaskCard> steps(
+      @RequestBody Session session, @RequestParam(required = false) @Nullable String id) {
+    return plans.shown(session, workshop(id)).stepCards();
   }
 
   private static NotFoundException noBatch(int number) {

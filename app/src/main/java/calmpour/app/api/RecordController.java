@@ -61,6 +61,8 @@ public class RecordController {
    * @param speed how many seconds of that clock are one of the world
    * @param finishedAt null while it is not over
    * @param photos pieces of which there is a picture
+   * @param cupTags what the tags of its cups say
+   * @param pieceTags what the tags of the pieces say that there are
    */
   public record Looked(
       String id,
@@ -72,7 +74,9 @@ public class RecordController {
       @Nullable Instant finishedAt,
       AsRun asRun,
       List<CupCurve> curves,
-      List<String> photos) {}
+      List<String> photos,
+      List<TagPages.Tag> cupTags,
+      List<TagPages.Tag> pieceTags) {}
 
   /** What tags are for. */
   public enum TagsFor {
@@ -105,7 +109,9 @@ public class RecordController {
         kept.finishedAt(),
         looked.asRun(),
         looked.curves(),
-        photos.of(id));
+        photos.of(id),
+        TagPages.cups(run),
+        TagPages.pieces(run, states.state(run, kept.events(), now)));
   }
 
   /** Keeps a picture of a piece, such as {@code 1.2}. */

@@ -12,9 +12,11 @@ import calmpour.app.work.StandsNow;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.derive.Derivation;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.run.FillersNow;
 import calmpour.core.run.FullMoulds;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
@@ -36,6 +38,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -218,6 +221,28 @@ public class RunController {
   @PostMapping("/{id}/supposed")
   RunState supposed(@PathVariable String id, @RequestBody Told told) {
     return desk.supposed(kept(id), told.events());
+  }
+
+  /**
+   * How a figure of a run came about.
+   *
+   * @param of the figure, such as {@code step/batch/1/WEIGH_SECOND/targetG}
+   */
+  @GetMapping("/{id}/how")
+  Derivation how(@PathVariable String id, @RequestParam String of) {
+    KeptRun run = kept(id);
+    return desk.how(
+            run,
+            of,
+            figure -> plans.shown(run.run().session(), run.run().workshop()).explain(figure))
+        .orElseThrow(() -> new NotFoundException("this run has no figure called " + of));
+  }
+
+  /** Moulds of today's shelf that take what is left in cups from which nothing more is poured. */
+  @GetMapping("/{id}/fillers")
+  List<FillersNow> fillers(@PathVariable String id) {
+    KeptRun run = kept(id);
+    return FillersNow.of(run.run(), desk.now(run).state(), shelf.workshop());
   }
 
   /** Tells at once when something happened, wherever that was told. */

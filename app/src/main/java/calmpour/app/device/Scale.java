@@ -11,7 +11,9 @@ public interface Scale {
     /** It is there and says nothing, or nothing that can be read. */
     SILENT,
     /** It is not there. */
-    UNPLUGGED
+    UNPLUGGED,
+    /** Nobody has connected one. */
+    NONE
   }
 
   /**

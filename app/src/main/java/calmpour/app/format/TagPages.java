@@ -122,11 +122,12 @@ public final class TagPages {
 
   private static boolean thereOrToCome(RunState state, int line, int cavity) {
     CavityId into = new CavityId(line + 1, cavity);
-    return state.steps().stream()
-        .anyMatch(s ->
-            s.pourId() != null
-                && (s.status() == RunState.Status.DONE || s.status() == RunState.Status.TO_DO)
-                && s.pourId().into().equals(into));
+    return !state.givenUp().contains(into)
+        && state.steps().stream()
+            .anyMatch(s ->
+                s.pourId() != null
+                    && (s.status() == RunState.Status.DONE || s.status() == RunState.Status.TO_DO)
+                    && s.pourId().into().equals(into));
   }
 
   private static List<String> days(Run run, RunState state, PieceGroup group, Set<String> colours) {

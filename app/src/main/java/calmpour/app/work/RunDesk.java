@@ -7,7 +7,9 @@ import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
+import calmpour.core.derive.Derivation;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.run.BenchTrouble;
 import calmpour.core.run.Change;
 import calmpour.core.run.Due;
 import calmpour.core.run.Run;
@@ -20,8 +22,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -106,12 +110,13 @@ public class RunDesk {
     named(before.run(), told);
     Duration off = sentAt == null ? Duration.ZERO : Duration.between(now, sentAt);
     List<RunEvent> events = told.stream().map(e -> corrected(before.run(), e, off, now)).toList();
+    Set<TaskId> done = RunReader.done(before.run(), before.events());
     List<String> twice =
         events.stream()
             .filter(e -> e.kind() == RunEvent.Kind.DONE && e.of() != null)
             .filter(e -> before.events().stream().noneMatch(b -> b.id().equals(e.id())))
             .map(RunEvent::of)
-            .filter(of -> RunReader.done(before.events(), new TaskId(of)))
+            .filter(of -> done.contains(new TaskId(of)))
             .toList();
     KeptRun after = runs.append(before.id(), events).orElseThrow();
     RunState stands = reader.state(after.run(), after.events(), now);
@@ -134,6 +139,16 @@ public class RunDesk {
     List<RunEvent> all = new ArrayList<>(kept.events());
     told.forEach(e -> all.add(e.withAt(now)));
     return reader.state(kept.run(), all, now);
+  }
+
+  /**
+   * How a figure of a run came about.
+   *
+   * @param planned how a figure of its plan came about
+   */
+  public Optional<Derivation> how(
+      KeptRun kept, String quantity, Function<String, Optional<Derivation>> planned) {
+    return reader.how(kept.run(), kept.events(), clock.instant(), quantity, planned);
   }
 
   /** What happened at the moment that it was by our clock, with a word where its own was wrong. */
@@ -162,6 +177,7 @@ public class RunDesk {
           switch (told.get(i).kind()) {
             case DONE, GIVEN_UP -> tasks.contains(of);
             case THICK, HOT, WARMTH -> cups.contains(of);
+            case TROUBLE -> BenchTrouble.names(run.plan(), told.get(i));
             default -> true;
           };
       check.that(known, Problem.of("events[" + i + "].of", Problem.Code.UNKNOWN_ID, of));

@@ -133,6 +133,15 @@ public final class Underway {
   }
 
   /**
+   * What a layer goes through, in its cup and then in its mould.
+   *
+   * @param batch with the amounts that are really in it
+   */
+  public BodyHistory layer(Batch batch, Cup cup, Cup.Pour pour) {
+    return new Bodies(job.in(batch.resinId()), batch, times).layer(cup, pour);
+  }
+
+  /**
    * What a cup would go through if nobody had read how warm the room is.
    *
    * @param batch with the amounts that are really in it

@@ -17,11 +17,14 @@ import calmpour.core.plan.bench.BatchAtHand;
 import calmpour.core.plan.bench.BatchCard;
 import calmpour.core.plan.bench.BatchRescue;
 import calmpour.core.plan.bench.BenchTally;
+import calmpour.core.plan.bench.StepCard;
+import calmpour.core.plan.bench.StepCards;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.search.Arranger;
 import calmpour.core.plan.time.Schedule;
 import calmpour.core.session.Job;
@@ -106,6 +109,22 @@ public final class WorkedPlan {
    */
   public Optional<BatchCard> card(int number) {
     return batch(number).map(b -> BatchCard.of(job.in(b.resinId()), b, plan.tasks()));
+  }
+
+  /**
+   * What a task says beside its name and its quantity.
+   *
+   * @param taskId which
+   */
+  public record TaskCard(TaskId taskId, StepCard card) {}
+
+  /** What every step of the plan says beside its name and its quantity, where it says more. */
+  public List<TaskCard> stepCards() {
+    StepCards cards = new StepCards(job, plan, plan.tasks());
+    return plan.tasks().stream()
+        .map(t -> new TaskCard(t.id(), cards.of(t)))
+        .filter(c -> !c.card().equals(StepCard.NOTHING))
+        .toList();
   }
 
   /**

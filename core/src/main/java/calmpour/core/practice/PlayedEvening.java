@@ -4,8 +4,10 @@ import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.run.BenchTrouble;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
@@ -16,6 +18,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -44,6 +47,9 @@ final class PlayedEvening {
 
   /** That, and what nobody told it. */
   private final List<RunEvent> happened = new ArrayList<>();
+
+  /** Pours that came out of another cup than they should. */
+  private final Map<Cup.Pour, CupId> otherCups = new LinkedHashMap<>();
 
   private final List<Rehearsed.Frame> frames = new ArrayList<>();
   private final Set<Mishap> over = new HashSet<>();
@@ -254,6 +260,10 @@ final class PlayedEvening {
     if (choice == null) {
       return;
     }
+    cameOutOf(here, other.id());
+    if (choice == Mishap.Choice.SWAP_THE_COLOURS && step.cupId() != null) {
+      cameOutOf(theirs, step.cupId());
+    }
     flaws.add(new Judged.Flaw(here.line(), here.cavity(), Rehearsed.Why.OTHER_COLOUR));
     flaws.add(
         new Judged.Flaw(
@@ -264,11 +274,16 @@ final class PlayedEvening {
                 : Rehearsed.Why.RAN_SHORT));
   }
 
+  /** The record knows of it; the bench was told nothing but that it was poured. */
+  private void cameOutOf(Cup.Pour pour, CupId cup) {
+    otherCups.put(pour, cup);
+  }
+
   /** A cup of the same batch of another colour, from which something is still to be poured. */
   private @Nullable Cup other(RunState.Step step) {
     return run.plan().batches().get(step.batch() - 1).cups().stream()
         .filter(c -> !c.id().equals(step.cupId()) && !c.pours().isEmpty())
-        .filter(c -> !RunReader.done(told, TaskId.pour(c.pours().getLast().id())))
+        .filter(c -> !RunReader.done(run, told).contains(TaskId.pour(c.pours().getLast().id())))
         .findFirst()
         .orElse(null);
   }
@@ -337,12 +352,19 @@ final class PlayedEvening {
     happened.add(event);
   }
 
-  private RunEvent event(RunEvent.Kind kind, @Nullable String of, @Nullable Double value) {
+  private RunEvent event(
+      RunEvent.Kind kind, @Nullable String of, @Nullable Double value, String... codes) {
     return new RunEvent(
-        "e" + (told.size() + happened.size()), at(now), kind, of, value, List.of(), null);
+        "e" + (told.size() + happened.size()), at(now), kind, of, value, List.of(codes), null);
   }
 
   private Rehearsed over() {
+    otherCups.forEach((pour, cup) -> {
+      if (RunReader.done(run, told).contains(TaskId.pour(pour.id()))) {
+        String of = BenchTrouble.Kind.WRONG_COLOUR + "/" + pour.id() + "/" + cup;
+        happened.add(event(RunEvent.Kind.TROUBLE, of, null, BenchTrouble.Answer.STAYS.name()));
+      }
+    });
     Judged judged = new Judged(run.session().habits().ratioTolerancePercent(), flaws);
     Instant end = at(now);
     // What was really so: the label as it is, and the room also where nobody told it.

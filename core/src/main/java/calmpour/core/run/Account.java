@@ -28,6 +28,9 @@ final class Account {
   private final Map<CupId, Double> left = new HashMap<>();
   private final Map<Integer, double[]> parts = new HashMap<>();
   private final Map<Integer, Double> stays = new HashMap<>();
+  private final Map<CupId, Double> lost = new HashMap<>();
+  private final Map<Integer, Double> lostMix = new HashMap<>();
+  private final Map<Integer, Double> shares = new HashMap<>();
   private double colourG;
 
   private Account(History history) {
@@ -79,10 +82,18 @@ final class Account {
       colourG += whole;
     }
     double available = a + b + whole;
+    List<Troubles.Loss> losses =
+        new ArrayList<>(history.troubles.fromMix.getOrDefault(batch.number(), List.of()));
+    shares.put(
+        batch.number(), done(second) ? Math.min(1, (a + b) / batch.measuring().totalG()) : 1.0);
+    if (!batch.split()) {
+      available = spill(batch, losses, available, Integer.MAX_VALUE);
+    }
     List<Cup> inOrder = new ArrayList<>(batch.cups());
     inOrder.sort(Comparator.comparingInt(c -> splitAt(batch, c)));
     for (Cup cup : inOrder) {
       double got = 0;
+      available = spill(batch, losses, available, splitAt(batch, cup));
       if (!batch.split()) {
         got = available;
       } else if (done(task(cup, Task.Kind.SPLIT))) {
@@ -100,7 +111,7 @@ final class Account {
       }
       pour(cup, got);
     }
-    stays.put(batch.number(), available);
+    stays.put(batch.number(), spill(batch, losses, available, Integer.MAX_VALUE));
   }
 
   private int splitAt(Batch batch, Cup cup) {
@@ -111,19 +122,51 @@ final class Account {
   private void pour(Cup cup, double got) {
     content.put(cup.id(), got);
     double inCup = got;
+    double gone = 0;
     List<Cup.Pour> inOrder =
-        cup.pours().stream()
+        history.troubles.pours(cup).stream()
             .filter(p -> done(TaskId.pour(p.id())))
-            .sorted(
-                Comparator.comparingInt(
-                    p -> known(history.done.get(TaskId.pour(p.id()))).atSeconds()))
+            .sorted(Comparator.comparingInt(this::atSeconds))
             .toList();
+    List<Troubles.Loss> losses =
+        new ArrayList<>(history.troubles.fromCup.getOrDefault(cup.id(), List.of()));
     for (Cup.Pour pour : inOrder) {
+      while (!losses.isEmpty() && losses.getFirst().atSeconds() < atSeconds(pour)) {
+        double out = losses.removeFirst().outOf(inCup);
+        gone += out;
+        inCup -= out;
+      }
       double out = Math.min(inCup, grams(TaskId.pour(pour.id()), pour.massG()));
       poured.put(pour.id(), out);
       inCup -= out;
     }
+    for (Troubles.Loss loss : losses) {
+      double out = loss.outOf(inCup);
+      gone += out;
+      inCup -= out;
+    }
     left.put(cup.id(), inCup);
+    lost.put(cup.id(), gone);
+  }
+
+  private int atSeconds(Cup.Pour pour) {
+    return known(history.done.get(TaskId.pour(pour.id()))).atSeconds();
+  }
+
+  /**
+   * What is left in the mixing cup after what was spilled out of it until then; every cup that is
+   * filled later gets so much less.
+   */
+  private double spill(Batch batch, List<Troubles.Loss> losses, double there, int until) {
+    double left = there;
+    while (!losses.isEmpty() && losses.getFirst().atSeconds() <= until) {
+      double out = losses.removeFirst().outOf(left);
+      double share = left > 0 ? (left - out) / left : 1;
+      shares.merge(batch.number(), share, (before, less) -> before * less);
+      lostMix.merge(batch.number(), out, Double::sum);
+      left -= out;
+    }
+    return left;
   }
 
   private double added(Batch batch, String part) {
@@ -138,11 +181,12 @@ final class Account {
     return firstG > 0 ? second * firstG / first : second;
   }
 
-  /** Of what was planned, what there is of a batch once both parts are in, 0 to 1; 1 until then. */
+  /**
+   * Of what was planned, what there is for each cup of a batch that is not filled yet, 0 to 1; 1
+   * until both parts are in.
+   */
   double share(Batch batch) {
-    return done(task(batch, Task.Kind.WEIGH_SECOND))
-        ? Math.min(1, (inAG(batch.number()) + inBG(batch.number())) / batch.measuring().totalG())
-        : 1;
+    return shares.getOrDefault(batch.number(), 1.0);
   }
 
   double inAG(int batch) {
@@ -161,6 +205,16 @@ final class Account {
     return content.getOrDefault(cupId, 0.0);
   }
 
+  /** What was spilled out of a cup, or tipped out of a mould again, g. */
+  double lostG(CupId cupId) {
+    return lost.getOrDefault(cupId, 0.0);
+  }
+
+  /** What was spilled out of a mixing cup, g. */
+  double lostMixG(int batch) {
+    return lostMix.getOrDefault(batch, 0.0);
+  }
+
   /** What was really poured; null where it was not. */
   @Nullable Double pouredG(PourId pourId) {
     return poured.get(pourId);
@@ -177,7 +231,9 @@ final class Account {
         colourG,
         poured.values().stream().mapToDouble(g -> g).sum(),
         left.values().stream().mapToDouble(g -> g).sum(),
-        stays.values().stream().mapToDouble(g -> g).sum());
+        stays.values().stream().mapToDouble(g -> g).sum(),
+        lost.values().stream().mapToDouble(g -> g).sum()
+            + lostMix.values().stream().mapToDouble(g -> g).sum());
   }
 
   /** A batch with what is really in its cups, as far as that is known. */
@@ -191,7 +247,7 @@ final class Account {
       double content =
           got <= 0 ? cup.amounts().contentG() : tinted ? got : got + sum(cup.tint().doses());
       List<Cup.Pour> pours =
-          cup.pours().stream()
+          history.troubles.pours(cup).stream()
               .map(p -> pouredG(p.id()) == null ? p : p.of(Math.max(0, known(poured.get(p.id())))))
               .toList();
       cups.add(cup.holding(content, pours));

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param deviations in the order in which they came about
  * @param pieces every cavity of the session
  * @param pot the log of the pressure pot
+ * @param troubles what went wrong and was told
  */
 public record AsRun(
     int endSeconds,
@@ -22,6 +23,7 @@ public record AsRun(
     List<Deviation> deviations,
     List<PieceOut> pieces,
     List<PotLog> pot,
+    List<BenchTrouble> troubles,
     Masses masses) {
   public AsRun {
     batches = List.copyOf(batches);
@@ -30,6 +32,7 @@ public record AsRun(
     deviations = List.copyOf(deviations);
     pieces = List.copyOf(pieces);
     pot = List.copyOf(pot);
+    troubles = List.copyOf(troubles);
   }
 
   /**
@@ -50,7 +53,11 @@ public record AsRun(
       int contactSeconds,
       @Nullable Integer mixedSeconds) {}
 
-  /** A cup of an opened batch, with what came into it and what stayed there. */
+  /**
+   * A cup of an opened batch, with what came into it and what stayed there.
+   *
+   * @param lostG spilled, or tipped out of a mould again
+   */
   public record CupIn(
       CupId cupId,
       int batch,
@@ -58,7 +65,8 @@ public record AsRun(
       String swatch,
       double plannedG,
       double filledG,
-      double leftG) {}
+      double leftG,
+      double lostG) {}
 
   /** What became of a pour. */
   public enum Outcome {
@@ -72,6 +80,7 @@ public record AsRun(
   /**
    * One pour.
    *
+   * @param cupId it was to come out of; where it was poured, the cup that it did come out of
    * @param grams null where it was not poured
    * @param weighed whether that was read off a scale; as planned where it was not
    * @param atSeconds its end; null where it was not poured
@@ -143,6 +152,7 @@ public record AsRun(
    * @param poured layers that are in, whole
    * @param layers that it was to have
    * @param demoulded whether it is out of its mould
+   * @param givenUp whether it is not used any more, because its mould leaked or something fell in
    * @param lookedOver null until somebody looked
    */
   public record PieceOut(
@@ -153,5 +163,6 @@ public record AsRun(
       int poured,
       int layers,
       boolean demoulded,
+      boolean givenUp,
       @Nullable LookOver lookedOver) {}
 }

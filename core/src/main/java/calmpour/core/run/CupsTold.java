@@ -132,9 +132,11 @@ final class CupsTold {
               grams,
               each.hot()
                   ? RunState.Advice.OUTDOORS
-                  : bench.now >= each.gelsSeconds()
-                      ? RunState.Advice.LET_CURE
-                      : thick ? RunState.Advice.SPREAD_THIN : RunState.Advice.FILLERS));
+                  : bench.history.troubles.spoilt.contains(each.cup().id())
+                      ? RunState.Advice.THROW_AWAY
+                      : bench.now >= each.gelsSeconds()
+                          ? RunState.Advice.LET_CURE
+                          : thick ? RunState.Advice.SPREAD_THIN : RunState.Advice.FILLERS));
     }
     return left;
   }

@@ -44,7 +44,11 @@ public final class FullMoulds {
       if (step.kind() == Task.Kind.DEMOULD && gone) {
         out.add(step.taskId().text());
       }
-      if (step.pourId() != null && step.line() != null && step.status() == RunState.Status.DONE) {
+      boolean in =
+          step.pourId() != null
+              && step.status() == RunState.Status.DONE
+              && !state.givenUp().contains(step.pourId().into());
+      if (in && step.pourId() != null && step.line() != null) {
         poured.computeIfAbsent(step.line(), l -> new HashSet<>()).add(step.pourId().cavity());
       }
     }

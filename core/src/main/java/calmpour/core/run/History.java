@@ -33,6 +33,7 @@ final class History {
           RunEvent.Kind.THICK,
           RunEvent.Kind.HOT,
           RunEvent.Kind.POT,
+          RunEvent.Kind.TROUBLE,
           RunEvent.Kind.FINISHED);
 
   private static final String ANSWERED_RATIO = "RATIO/";
@@ -80,13 +81,18 @@ final class History {
   /** What can be taken back, the last first: a step together with what was told with it. */
   final Deque<List<RunEvent>> undoable = new ArrayDeque<>();
 
-  private History() {}
+  /** What went wrong. */
+  final Troubles troubles;
+
+  private History(Run run) {
+    this.troubles = new Troubles(run.plan(), done, givenUp);
+  }
 
   /**
    * @param events in the order in which they were told, which need not be that of their times
    */
   static History of(Run run, List<RunEvent> events) {
-    History history = new History();
+    History history = new History(run);
     List<RunEvent> stand = standing(events);
     // A screen that was cut off tells later what was done before.
     stand.sort(Comparator.comparing(RunEvent::at));
@@ -189,6 +195,9 @@ final class History {
       case LOOKED_OVER ->
           LookOver.of(event.codes(), event.text())
               .ifPresent(l -> CavityId.read(of).ifPresent(piece -> lookedOver.put(piece, l)));
+      case TROUBLE ->
+          BenchTrouble.read(of, event.codes(), event.value(), event.text(), at)
+              .ifPresent(t -> troubles.add(t, event.id()));
       case UNDONE -> {}
     }
     if (BY_HAND.contains(event.kind()) && !answers(event)) {

@@ -10,6 +10,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.Times;
@@ -88,7 +89,8 @@ final class Laid {
     static List<Mix> all(BenchMoment bench, List<Batch> batches, CureModel cure, Underway rules) {
       List<Mix> mixes = new ArrayList<>();
       for (Batch batch : batches) {
-        boolean met = bench.done(BenchMoment.task(batch, Task.Kind.WEIGH_SECOND));
+        boolean met =
+            bench.opened(batch) && bench.done(BenchMoment.task(batch, Task.Kind.WEIGH_SECOND));
         double left = batch.split() ? bench.account.staysG(batch.number()) : 0;
         boolean splits =
             batch.cups().stream().anyMatch(c -> bench.open(TaskId.cup(c.id(), Task.Kind.SPLIT)));
@@ -124,6 +126,28 @@ final class Laid {
     return rules.span(id, times, null);
   }
 
+  /**
+   * One thing that a task waits for.
+   *
+   * @param moment when its clock started, s
+   * @param until null for no latest
+   */
+  record Wait(Lag lag, int moment, int from, @Nullable Integer until) {}
+
+  /** All that a task waits for, as far as it is laid. */
+  List<Wait> waits(TaskId id) {
+    List<Lag> lags = rules.lags(id);
+    List<Wait> waits = new ArrayList<>();
+    for (Lag lag : lags == null ? List.<Lag>of() : lags) {
+      Integer moment = lag.ends() ? null : times.moment(lag);
+      if (moment != null) {
+        Integer until = lag.atMostSeconds() == null ? null : moment + lag.atMostSeconds();
+        waits.add(new Wait(lag, moment, moment + lag.atLeastSeconds(), until));
+      }
+    }
+    return waits;
+  }
+
   /** When a layer meets what lies below, s. */
   Underway.Span join(TaskId pour) {
     return rules.span(pour, times, Lag.Why.JOIN);
@@ -136,6 +160,32 @@ final class Laid {
     return pour.pour()
         .map(p -> shut.get(new Job.LayerAt(p.line() - 1, p.layer() - 1)))
         .orElse(null);
+  }
+
+  /**
+   * Until when the layer that an embed goes into gives way, s: until the first of its cavities has
+   * thickened. Null before anything of it is poured.
+   */
+  @Nullable Integer givesWayUntil(Task embed) {
+    Integer until = null;
+    for (Batch batch : batches) {
+      for (Cup cup : batch.cups()) {
+        Follows follows = cups.get(cup.id());
+        for (Cup.Pour pour : cup.pours()) {
+          String layer = "/" + LineLayer.of(pour) + "/";
+          boolean its = batch.number() == embed.batch() && embed.id().text().contains(layer);
+          if (its && follows != null && bench.done(BenchMoment.pourTask(pour))) {
+            double minutes =
+                cure.thickens(bench.job.in(batch.resinId()).resin(), rules.layer(batch, cup, pour))
+                        .workingMinutes()
+                    * follows.times();
+            int thick = follows.contactSeconds() + (int) Math.floor(minutes * 60);
+            until = until == null ? thick : Math.min(until, thick);
+          }
+        }
+      }
+    }
+    return until;
   }
 
   boolean late() {

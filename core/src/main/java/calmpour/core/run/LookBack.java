@@ -48,7 +48,9 @@ final class LookBack {
     List<Batch> opened = plan.batches().stream().filter(bench::opened).toList();
     List<AsRun.PourIn> pours = new ArrayList<>();
     for (Batch batch : plan.batches()) {
-      batch.cups().forEach(cup -> cup.pours().forEach(p -> pours.add(pour(cup, p))));
+      batch
+          .cups()
+          .forEach(cup -> bench.history.troubles.pours(cup).forEach(p -> pours.add(pour(cup, p))));
     }
     pours.sort(
         Comparator.comparingInt(
@@ -66,6 +68,7 @@ final class LookBack {
         deviations,
         pieces(pours),
         bench.history.pot,
+        bench.history.troubles.all,
         bench.account.masses());
   }
 
@@ -112,7 +115,8 @@ final class LookBack {
         cup.colour().swatch(),
         cup.amounts().contentG(),
         bench.account.contentG(cup.id()),
-        bench.account.leftG(cup.id()));
+        bench.account.leftG(cup.id()),
+        bench.account.lostG(cup.id()));
   }
 
   private AsRun.PourIn pour(Cup cup, Cup.Pour pour) {
@@ -252,6 +256,7 @@ final class LookBack {
                         .count(),
                 layers.size(),
                 bench.done(group.taskId(Task.Kind.DEMOULD)),
+                bench.history.troubles.givenUp.contains(piece),
                 bench.history.lookedOver.get(piece)));
       }
     }

@@ -1,5 +1,6 @@
 package calmpour.core.run;
 
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
@@ -25,14 +26,15 @@ final class Made {
 
   /**
    * @param gone pours that were not and will not be made
+   * @param givenUp pieces that are not used although something was poured into them
    */
-  Made(Plan plan, Predicate<TaskId> gone) {
+  Made(Plan plan, Predicate<TaskId> gone, Set<CavityId> givenUp) {
     Map<Integer, Set<Integer>> filled = new HashMap<>();
     plan.batches()
         .forEach(b ->
             b.cups().stream()
                 .flatMap(c -> c.pours().stream())
-                .filter(p -> !gone.test(TaskId.pour(p.id())))
+                .filter(p -> !gone.test(TaskId.pour(p.id())) && !givenUp.contains(p.id().into()))
                 .forEach((Cup.Pour p) ->
                     filled.computeIfAbsent(p.line(), l -> new HashSet<>()).add(p.cavity())));
     for (int line = 0; line < plan.pieces().size(); line++) {

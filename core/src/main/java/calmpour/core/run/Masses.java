@@ -8,5 +8,7 @@ package calmpour.core.run;
  * @param pouredG into moulds
  * @param leftG in cups
  * @param staysG in mixing cups
+ * @param lostG spilled, or tipped out again
  */
-public record Masses(double resinG, double colourG, double pouredG, double leftG, double staysG) {}
+public record Masses(
+    double resinG, double colourG, double pouredG, double leftG, double staysG, double lostG) {}

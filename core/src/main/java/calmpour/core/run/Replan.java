@@ -7,6 +7,7 @@ import calmpour.core.design.Join;
 import calmpour.core.plan.Underway;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.Times;
@@ -57,6 +58,7 @@ final class Replan {
     this.bench = bench;
     this.cure = cure;
     this.blocks = StillToDo.blocks(bench.run.plan().tasks());
+    bench.history.troubles.rests.forEach(this::rests);
     List<Task> planned = bench.run.plan().tasks();
     Laid rough = laid(planned, bench.history.givenUp);
     this.missed = missed(rough);
@@ -96,7 +98,8 @@ final class Replan {
             t ->
                 bench.open(t)
                     ? notMade.contains(t)
-                    : bench.history.givenUp.contains(t) && !bench.done(t));
+                    : bench.history.givenUp.contains(t) && !bench.done(t),
+            bench.history.troubles.givenUp);
     this.tooLate =
         late.stream().filter(p -> !nowGone.contains(p)).collect(Collectors.toUnmodifiableSet());
     this.reordered = otherOrder;
@@ -143,6 +146,15 @@ final class Replan {
 
   Laid laid() {
     return laid;
+  }
+
+  /** Nothing is poured from a cup that rests. */
+  private void rests(CupId cup, int until) {
+    for (Task task : bench.run.plan().tasks()) {
+      if (task.kind() == Task.Kind.POUR && cup.equals(task.cupId())) {
+        blocks.merge(task.id(), until, Math::max);
+      }
+    }
   }
 
   private Laid laid(List<Task> inOrder, Set<TaskId> leftOut) {

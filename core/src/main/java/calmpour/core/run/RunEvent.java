@@ -80,6 +80,12 @@ public record RunEvent(
      * LookOver}; {@code text}: a line of the maker's.
      */
     LOOKED_OVER,
+    /**
+     * {@code of}: what went wrong and to what, such as {@code SPILLED/1.2}, see {@link
+     * BenchTrouble}; {@code value}: grams, or minutes of a rest; {@code codes}: what is done about
+     * it; {@code text}: a line of the maker's.
+     */
+    TROUBLE,
     /** The run is over; what is not done will not be. */
     FINISHED
   }
@@ -105,6 +111,9 @@ public record RunEvent(
             Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
         .that(
             kind != Kind.POT || of == null || PotLog.of(of, value, 0).isPresent(),
+            Problem.of("of", Problem.Code.UNKNOWN_WORD, of))
+        .that(
+            kind != Kind.TROUBLE || BenchTrouble.read(of, codes, value, text, 0).isPresent(),
             Problem.of("of", Problem.Code.UNKNOWN_WORD, of))
         .atMost("text", text, TEXT_LENGTH)
         .atMost("person", person, NAME_LENGTH)

@@ -4,11 +4,15 @@ import static calmpour.core.check.Known.known;
 
 import calmpour.core.cure.CureCurve;
 import calmpour.core.cure.CureModel;
+import calmpour.core.derive.Derivation;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.work.Helpers;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 
 /**
  * How a run stands: what was done, where everything is, how every cup follows, and the rest planned
@@ -60,22 +64,26 @@ public final class RunReader {
     return new LookedBack(new LookBack(bench, replan).asRun(), curves(bench, replan));
   }
 
-  /** Whether a task counts as done by what was told: told, and not taken back since. */
-  public static boolean done(List<RunEvent> events, TaskId task) {
-    boolean done = false;
-    for (RunEvent event : events) {
-      if (event.kind() == RunEvent.Kind.DONE && task.text().equals(event.of())) {
-        done = true;
-      } else if (event.kind() == RunEvent.Kind.UNDONE) {
-        done &=
-            events.stream()
-                .noneMatch(e ->
-                    e.kind() == RunEvent.Kind.DONE
-                        && e.id().equals(event.of())
-                        && task.text().equals(e.of()));
-      }
-    }
-    return done;
+  /**
+   * How a figure of a run came about, see {@link RunHow}.
+   *
+   * @param events in the order in which they were told
+   * @param planned how a figure of its plan came about
+   * @return empty for what is no figure of this run
+   */
+  public Optional<Derivation> how(
+      Run run,
+      List<RunEvent> events,
+      Instant now,
+      String quantity,
+      Function<String, Optional<Derivation>> planned) {
+    BenchMoment bench = new BenchMoment(run, events, now, labels);
+    return new RunHow(bench, new Replan(bench, cure), planned).of(quantity);
+  }
+
+  /** The tasks that count as done by what was told: told, and not taken back since. */
+  public static Set<TaskId> done(Run run, List<RunEvent> events) {
+    return Set.copyOf(History.of(run, events).done.keySet());
   }
 
   /** A run looked back on, and how its cups followed. */

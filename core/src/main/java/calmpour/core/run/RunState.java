@@ -1,6 +1,8 @@
 package calmpour.core.run;
 
 import calmpour.core.design.Join;
+import calmpour.core.plan.bench.StepCard;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
@@ -31,6 +33,7 @@ import org.jspecify.annotations.Nullable;
  *     while it is needed
  * @param room as it was measured last; null while it was not
  * @param pot the log of the pressure pot so far
+ * @param givenUp pieces that will not be used although something may be in them
  */
 public record RunState(
     int atSeconds,
@@ -51,7 +54,8 @@ public record RunState(
     @Nullable Integer leavesUntil,
     @Nullable Integer finishedSeconds,
     @Nullable RoomReading room,
-    List<PotLog> pot) {
+    List<PotLog> pot,
+    List<CavityId> givenUp) {
   /** Further back nobody goes step by step. */
   public static final int MOST_UNDOABLE = 12;
 
@@ -63,6 +67,7 @@ public record RunState(
     leftOvers = List.copyOf(leftOvers);
     undoable = List.copyOf(undoable);
     pot = List.copyOf(pot);
+    givenUp = List.copyOf(givenUp);
   }
 
   /** How a step stands. */
@@ -99,6 +104,7 @@ public record RunState(
    * @param untilSeconds of what has a window, and of the opening of a batch whose layers have one,
    *     the latest; null for none
    * @param joinNow how its layer meets what lies below, where it can no longer as designed
+   * @param card what design, mould and habits have to say about it
    */
   public record Step(
       TaskId taskId,
@@ -123,7 +129,8 @@ public record RunState(
       @Nullable Double overflowsG,
       @Nullable Integer notBeforeSeconds,
       @Nullable Integer untilSeconds,
-      @Nullable Join joinNow) {}
+      @Nullable Join joinNow,
+      StepCard card) {}
 
   /** What a cup is like. */
   public enum CupState {
@@ -195,7 +202,9 @@ public record RunState(
     /** Let it cure where it is, then throw it away as local rules say. */
     LET_CURE,
     /** Outdoors, on something that does not burn, and keep away from the fumes. */
-    OUTDOORS
+    OUTDOORS,
+    /** Spoilt: nothing more is poured from it; let it cure, then throw it away. */
+    THROW_AWAY
   }
 
   public record LeftOver(CupId cupId, double grams, Advice advice) {}

@@ -4,7 +4,9 @@ import static calmpour.core.check.Known.known;
 
 import calmpour.core.cure.RoomCourse;
 import calmpour.core.habit.Habits;
+import calmpour.core.plan.bench.StepCards;
 import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.PourId;
@@ -29,12 +31,14 @@ final class Telling {
   private final Replan replan;
   private final Laid laid;
   private final CupsTold cups;
+  private final StepCards cards;
 
   Telling(BenchMoment bench, Replan replan) {
     this.bench = bench;
     this.replan = replan;
     this.laid = replan.laid();
     this.cups = new CupsTold(bench, replan);
+    this.cards = new StepCards(bench.job, bench.run.plan(), laid.tasks());
   }
 
   RunState state() {
@@ -82,7 +86,10 @@ final class Telling {
         leaves ? (Integer) known(current).startSeconds() : null,
         bench.history.finished,
         room(),
-        bench.history.pot);
+        bench.history.pot,
+        bench.history.troubles.givenUp.stream()
+            .sorted(Comparator.comparingInt(CavityId::line).thenComparingInt(CavityId::cavity))
+            .toList());
   }
 
   private List<RunState.Undoable> undoable() {
@@ -190,7 +197,8 @@ final class Telling {
             .map(laid::joinNow)
             .filter(Objects::nonNull)
             .max(Comparator.naturalOrder())
-            .orElse(null));
+            .orElse(null),
+        cards.of(task));
   }
 
   /** The pours whose windows a task has to keep: its own, or all of the batch that it opens. */
@@ -208,7 +216,8 @@ final class Telling {
 
   private @Nullable Integer until(Task task, List<TaskId> joins) {
     if (joins.isEmpty()) {
-      return laid.span(task.id()).until();
+      Integer planned = laid.span(task.id()).until();
+      return planned == null && task.kind() == Task.Kind.EMBED ? laid.givesWayUntil(task) : planned;
     }
     return joins.stream()
         .map(id -> laid.join(id).until())

@@ -95,7 +95,7 @@ class RunProperties {
       // The other screen was cut off, or somebody set the clock back.
       Instant at = random.nextInt(4) == 0 ? now.minusSeconds(random.nextInt(4_000)) : now;
       String before = events.isEmpty() ? "none" : events.get(random.nextInt(events.size())).id();
-      return switch (random.nextInt(9)) {
+      return switch (random.nextInt(11)) {
         case 0 -> RunEvent.of(id, at, RunEvent.Kind.UNDONE, before);
         case 1 -> RunEvent.of(id, at, RunEvent.Kind.THICK, cup);
         case 2 -> RunEvent.of(id, at, RunEvent.Kind.AWAY, null);
@@ -108,10 +108,38 @@ class RunProperties {
                 id, at, RunEvent.Kind.WARMTH, cup, 18 + random.nextDouble(60), List.of(), null);
         case 6 -> RunEvent.of(id, at, RunEvent.Kind.GIVEN_UP, any);
         case 7 -> RunEvent.of(id, at, RunEvent.Kind.DONE, random.nextBoolean() ? any : "no/such");
+        case 8, 9 -> trouble(id, at, cups, cup, any);
         default ->
             new RunEvent(
                 id, at, RunEvent.Kind.ADDED, "1/A", random.nextDouble(20), List.of(), null);
       };
+    }
+
+    private RunEvent trouble(String id, Instant at, List<Cup> cups, String cup, String any) {
+      BenchTrouble.Kind[] kinds = BenchTrouble.Kind.values();
+      BenchTrouble.Kind kind = kinds[random.nextInt(kinds.length)];
+      List<Cup.Pour> pours = cups.stream().flatMap(c -> c.pours().stream()).toList();
+      Cup.Pour pour = pours.get(random.nextInt(pours.size()));
+      String of =
+          kind
+              + switch (kind) {
+                case WRONG_COLOUR -> "/" + pour.id() + "/" + cup;
+                case SPILLED, CUP_EMPTY, FELL_INTO_CUP, FOAM -> "/" + cup;
+                case SPILLED_MIX -> "/1";
+                case LEAKS, FELL_INTO_PIECE -> "/" + pour.id().into();
+                case EMBED_FORGOTTEN -> "/" + any;
+                case NOTE -> "";
+              };
+      List<BenchTrouble.Answer> answers = kind.answers();
+      Double by = random.nextBoolean() ? (Double) random.nextDouble(40) : null;
+      return new RunEvent(
+          id,
+          at,
+          RunEvent.Kind.TROUBLE,
+          of,
+          by,
+          List.of(answers.get(random.nextInt(answers.size())).name()),
+          "a line");
     }
   }
 
@@ -152,10 +180,11 @@ class RunProperties {
 
   private static void holds(Run run, List<RunEvent> events, RunState state) {
     Masses masses = state.masses();
-    assertThat(masses.pouredG() + masses.leftG() + masses.staysG())
+    assertThat(masses.pouredG() + masses.leftG() + masses.staysG() + masses.lostG())
         .isCloseTo(masses.resinG() + masses.colourG(), within(1e-6));
     assertThat(masses.pouredG()).isGreaterThanOrEqualTo(0);
-    assertThat(masses.leftG()).isGreaterThanOrEqualTo(0);
+    assertThat(masses.leftG()).isGreaterThanOrEqualTo(-1e-9);
+    assertThat(masses.lostG()).isGreaterThanOrEqualTo(0);
     assertThat(masses.staysG()).isGreaterThanOrEqualTo(-1e-9);
     assertThat(masses.resinG()).isCloseTo(weighed(run, events), within(1e-6));
     Map<CupId, RunState.CupNow> cups = new HashMap<>();

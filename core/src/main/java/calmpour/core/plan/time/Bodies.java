@@ -99,7 +99,7 @@ public final class Bodies {
   }
 
   /** The whole layer as it lies in its cavity, or the coat on its piece, once this is poured. */
-  BodyHistory layer(Cup cup, Cup.Pour pour) {
+  public BodyHistory layer(Cup cup, Cup.Pour pour) {
     List<Segment> segments = new ArrayList<>(untilFilled(cup));
     int end = Math.max(from(cup), end(pour));
     segments.add(inCup(cup, cup.amounts().contentG()).lasting((end - from(cup)) / 60.0));

@@ -1,0 +1,105 @@
+package calmpour.core.plan.bench;
+
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.embed.Embed;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What design, mould and habits have to say about a step, beside its name and its quantity.
+ *
+ * @param embeds what is put in, looked after or made ready
+ * @param says the rest, in the order in which it is of use
+ */
+public record StepCard(List<EmbedCard> embeds, List<Say> says) {
+  public static final StepCard NOTHING = new StepCard(List.of(), List.of());
+
+  public StepCard {
+    embeds = List.copyOf(embeds);
+    says = List.copyOf(says);
+  }
+
+  /**
+   * One kind of embed of one layer.
+   *
+   * @param layer index from 0
+   * @param count how many in one piece
+   * @param anchored held where it is until the resin holds it
+   * @param standsOutPercent of it that is not in resin
+   * @param facing which side of it looks where, in the maker's words; null where nobody said
+   * @param tendency what it does when it is let go
+   * @param pointed whether it can poke through a dusted surface
+   */
+  public record EmbedCard(
+      String name,
+      int layer,
+      int count,
+      PlacedEmbed.Moment moment,
+      boolean anchored,
+      double standsOutPercent,
+      @Nullable String facing,
+      Embed.Tendency tendency,
+      boolean pointed,
+      List<PlacedEmbed.Prepare> prepare) {
+    public EmbedCard {
+      prepare = List.copyOf(prepare);
+    }
+  }
+
+  /**
+   * One line.
+   *
+   * @param value see the codes; null where there is no figure
+   * @param text in the maker's words, or a word of ours; null where there is none
+   */
+  public record Say(Code code, @Nullable Double value, @Nullable String text) {}
+
+  /** What there is to say. */
+  public enum Code {
+    /** Several colours of one layer, from two or more sides until they meet. */
+    FROM_SIDES,
+    /** This colour last, in the middle: it presses the others apart. */
+    PRESSED_APART,
+    /** Colours in turns into one cup, and out of it at once. */
+    ONE_CUP,
+    /** A first half; the embed comes before the second. */
+    FIRST_HALF,
+    SECOND_HALF,
+    /** The mould has a narrow mouth. */
+    FUNNEL,
+    /** The mould has undercuts that hold air. */
+    UNDERCUTS,
+    /** Lettering was primed: a little is brushed into it first. */
+    LETTERING,
+    /** The mould does not stand level by itself. */
+    LEVEL,
+    /** {@code value}: g to lay on the inner form, so that it stays down. */
+    BALLAST,
+    /** What lies below has cured: scuff and wipe it first. */
+    SCUFF,
+    /** {@code text}: how bubbles are brought out here, by the word of the habit. */
+    BUBBLES,
+    /** {@code value}: minutes under the lamp. */
+    LAMP,
+    /** {@code text}: kind of work on the inside of the mould. */
+    SURFACE,
+    /** {@code value}: minutes until resin, or the next coat, may touch it. */
+    DRIES,
+    /** {@code text}: with what, in the maker's words. */
+    WITH,
+    /** {@code value}: hours until the same is done once more. */
+    AGAIN,
+    /** {@code value}: kPa that the pot is set to. */
+    SET_TO,
+    /** {@code value}: kPa that the pot is rated for. */
+    RATED,
+    /** {@code value}: °C in the warm box. */
+    BOX_AT,
+    /** {@code value}: seconds on the plan's clock until which it stays shut in pot or box. */
+    SHUT_UNTIL,
+    /** {@code text}: how this mould likes to be opened, in the maker's words. */
+    OPENS_BY,
+    /** The mould's undercuts hold the piece. */
+    HOLDS_ON
+  }
+}

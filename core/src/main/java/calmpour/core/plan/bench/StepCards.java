@@ -1,0 +1,304 @@
+package calmpour.core.plan.bench;
+
+import calmpour.core.design.FinishStep;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.design.SurfaceWork;
+import calmpour.core.habit.Care;
+import calmpour.core.mould.InnerMould;
+import calmpour.core.mould.MouldMake;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.session.Job;
+import calmpour.core.tool.Tool;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+
+/** Reads off design, mould and habits what a step has to say. */
+public final class StepCards {
+  private final Job job;
+  private final Map<Object, Cup> cups = new HashMap<>();
+  private final Map<Object, Cup.Pour> pours = new HashMap<>();
+  private final Map<Task.Kind, Map<Integer, Integer>> shutUntil = new HashMap<>();
+
+  /**
+   * @param tasks with the times at which they are really done
+   */
+  public StepCards(Job job, Plan plan, List<Task> tasks) {
+    this.job = job;
+    plan.batches()
+        .forEach(b ->
+            b.cups()
+                .forEach(c ->
+                    c.pours()
+                        .forEach(p -> {
+                          cups.put(p.id(), c);
+                          pours.put(p.id(), p);
+                        })));
+    for (Task task : tasks) {
+      if (task.kind() == Task.Kind.IN_POT || task.kind() == Task.Kind.IN_BOX) {
+        shutUntil
+            .computeIfAbsent(task.kind(), k -> new HashMap<>())
+            .put(task.batch(), task.endSeconds());
+      }
+    }
+  }
+
+  /** Nothing for a step that says all of it by its name. */
+  public StepCard of(Task task) {
+    List<StepCard.Say> says = new ArrayList<>();
+    switch (task.kind()) {
+      case POUR -> pour(task, says);
+      case GATHER -> say(says, StepCard.Code.ONE_CUP);
+      case BUBBLE_PASS, LOOK -> {
+        say(says, StepCard.Code.BUBBLES, null, care().bubbles().name());
+        if (job.lines().stream().anyMatch(StepCards::undercut)) {
+          say(says, StepCard.Code.UNDERCUTS);
+        }
+      }
+      case UNDER_LAMP -> say(says, StepCard.Code.LAMP, care().lampMinutes(), null);
+      case WIPE_MOULDS, SPRAY_MOULDS ->
+          say(says, StepCard.Code.DRIES, care().mouldDryMinutes(), null);
+      case SURFACE_WORK -> surface(task, says);
+      case LOAD_POT, IN_POT -> pot(task, says);
+      case LOAD_BOX, IN_BOX -> box(task, says);
+      case DEMOULD -> opening(task, says);
+      case FINISH -> finishing(task, says);
+      default -> {}
+    }
+    List<StepCard.EmbedCard> embeds = embeds(task);
+    return says.isEmpty() && embeds.isEmpty() ? StepCard.NOTHING : new StepCard(embeds, says);
+  }
+
+  private Care care() {
+    return job.session().habits().care();
+  }
+
+  private static boolean undercut(Job.Line line) {
+    MouldMake make = make(line);
+    return make != null && Boolean.TRUE.equals(make.undercuts());
+  }
+
+  private static void say(List<StepCard.Say> says, StepCard.Code code) {
+    says.add(new StepCard.Say(code, null, null));
+  }
+
+  private static void say(
+      List<StepCard.Say> says, StepCard.Code code, @Nullable Double value, @Nullable String text) {
+    says.add(new StepCard.Say(code, value, text));
+  }
+
+  private Job.@Nullable Line line(Task task) {
+    return task.line() == null ? null : job.lines().get(task.line());
+  }
+
+  private static @Nullable MouldMake make(Job.Line line) {
+    return line.mould().make();
+  }
+
+  private void pour(Task task, List<StepCard.Say> says) {
+    Job.Line line = line(task);
+    Cup.Pour pour = task.pourId() == null ? null : pours.get(task.pourId());
+    Cup cup = task.pourId() == null ? null : cups.get(task.pourId());
+    if (line == null || pour == null || cup == null) {
+      return;
+    }
+    Job.Level level = line.level(pour.layer());
+    MouldMake make = make(line);
+    boolean first = pour.layer() == 0 && pour.part() <= 1;
+    if (level.join() == Join.CURED && pour.layer() > 0 && pour.part() <= 1) {
+      say(says, StepCard.Code.SCUFF);
+    }
+    if (!level.coat() && level.colours().size() > 1 && !level.gathered()) {
+      meeting(line, pour, level, cup, says);
+    }
+    if (level.inHalves()) {
+      say(says, pour.half() == 2 ? StepCard.Code.SECOND_HALF : StepCard.Code.FIRST_HALF);
+    }
+    if (level.coat() || make == null) {
+      return;
+    }
+    if (first && Boolean.FALSE.equals(make.levelBase())) {
+      say(says, StepCard.Code.LEVEL);
+    }
+    if (first
+        && line.piece().workOrNone().surface().stream()
+            .anyMatch(s -> s.kind() == SurfaceWork.Kind.PRIME)) {
+      say(says, StepCard.Code.LETTERING);
+    }
+    if (Boolean.TRUE.equals(make.narrowMouth())) {
+      say(says, StepCard.Code.FUNNEL);
+    }
+    if (undercut(line)) {
+      say(says, StepCard.Code.UNDERCUTS);
+    }
+    ballast(line, cup, first, says);
+  }
+
+  private void meeting(
+      Job.Line line, Cup.Pour pour, Job.Level level, Cup cup, List<StepCard.Say> says) {
+    Layer.Meeting meeting = line.piece().layers().get(pour.layer()).meeting();
+    boolean middle = cup.colour().id().equals(level.colour().id());
+    if (meeting == Layer.Meeting.FROM_SIDES) {
+      say(says, StepCard.Code.FROM_SIDES);
+    } else if (meeting == Layer.Meeting.PRESSED_APART && middle) {
+      say(says, StepCard.Code.PRESSED_APART);
+    }
+  }
+
+  private static void ballast(Job.Line line, Cup cup, boolean first, List<StepCard.Say> says) {
+    InnerMould inner = line.piece().workOrNone().inner();
+    InnerMould its = inner == null ? line.cavity().inner() : inner;
+    if (its == null || !first) {
+      return;
+    }
+    double density = cup.amounts().contentG() / cup.amounts().contentMl();
+    double grams = its.effect(line.cavity().bare(), density).ballastG();
+    if (grams > 0) {
+      say(says, StepCard.Code.BALLAST, grams, null);
+    }
+  }
+
+  private void surface(Task task, List<StepCard.Say> says) {
+    Job.Line line = line(task);
+    int which = last(task) - 1;
+    List<SurfaceWork> all = line == null ? List.of() : line.piece().workOrNone().surface();
+    if (which < 0 || which >= all.size()) {
+      return;
+    }
+    SurfaceWork work = all.get(which);
+    say(says, StepCard.Code.SURFACE, null, work.kind().name());
+    if (work.with() != null) {
+      say(says, StepCard.Code.WITH, null, work.with());
+    }
+    if (work.dryingMinutes() > 0) {
+      say(says, StepCard.Code.DRIES, work.dryingMinutes(), null);
+    }
+  }
+
+  private void pot(Task task, List<StepCard.Say> says) {
+    for (Tool pot : job.tools()) {
+      if (pot.kind() == Tool.Kind.PRESSURE_POT) {
+        if (pot.workKPa() != null) {
+          say(says, StepCard.Code.SET_TO, pot.workKPa(), null);
+        }
+        if (pot.ratedKPa() != null) {
+          say(says, StepCard.Code.RATED, pot.ratedKPa(), null);
+        }
+        break;
+      }
+    }
+    shut(task, Task.Kind.IN_POT, says);
+  }
+
+  private void box(Task task, List<StepCard.Say> says) {
+    job.tools().stream()
+        .filter(t -> t.kind() == Tool.Kind.HOT_BOX && t.temperatureC() != null)
+        .findFirst()
+        .ifPresent(t -> say(says, StepCard.Code.BOX_AT, t.temperatureC(), null));
+    shut(task, Task.Kind.IN_BOX, says);
+  }
+
+  private void shut(Task task, Task.Kind kind, List<StepCard.Say> says) {
+    Integer until = shutUntil.getOrDefault(kind, Map.of()).get(task.batch());
+    if (until != null) {
+      say(says, StepCard.Code.SHUT_UNTIL, (double) until, null);
+    }
+  }
+
+  private void opening(Task task, List<StepCard.Say> says) {
+    Job.Line line = line(task);
+    MouldMake make = line == null ? null : make(line);
+    if (line == null || make == null) {
+      return;
+    }
+    if (make.opensBy() != null && !make.opensBy().isBlank()) {
+      say(says, StepCard.Code.OPENS_BY, null, make.opensBy());
+    }
+    if (undercut(line)) {
+      say(says, StepCard.Code.HOLDS_ON);
+    }
+  }
+
+  private void finishing(Task task, List<StepCard.Say> says) {
+    Job.Line line = line(task);
+    int turn = last(task);
+    for (FinishStep step :
+        line == null ? List.<FinishStep>of() : line.piece().workOrNone().finishing()) {
+      if (turn > step.times()) {
+        turn -= step.times();
+        continue;
+      }
+      if (step.with() != null) {
+        say(says, StepCard.Code.WITH, null, step.with());
+      }
+      if (turn < step.times() && step.againHours() > 0) {
+        say(says, StepCard.Code.AGAIN, step.againHours(), null);
+      }
+      return;
+    }
+  }
+
+  /** The number that a task's name ends in; 0 for none. */
+  private static int last(Task task) {
+    String text = task.id().text();
+    String end = text.substring(text.lastIndexOf('/') + 1);
+    return end.matches("\\d{1,6}") ? Integer.parseInt(end) : 0;
+  }
+
+  private List<StepCard.EmbedCard> embeds(Task task) {
+    Job.Line line = line(task);
+    if (line == null) {
+      return List.of();
+    }
+    String id = task.id().text();
+    Predicate<PlacedEmbed> which =
+        switch (task.kind()) {
+          case PREPARE_EMBEDS -> p -> !p.prepare().isEmpty();
+          case LAY_EMBEDS -> p -> p.moment() == PlacedEmbed.Moment.BEFORE_POUR;
+          case EMBED -> p -> id.endsWith("/" + p.moment());
+          case NUDGE -> p -> !p.anchored();
+          default -> p -> false;
+        };
+    List<StepCard.EmbedCard> embeds = new ArrayList<>();
+    for (int layer = 0; layer < line.levels().size(); layer++) {
+      Job.Level level = line.level(layer);
+      // A task of a batch names its layer; one of a whole line is about all of them.
+      boolean here =
+          task.batch() == 0
+              ? task.kind() != Task.Kind.LAY_EMBEDS || level.stage() == 0
+              : id.contains("/" + (known(task) + 1) + "." + (layer + 1) + "/");
+      for (Job.EmbedIn inside : here ? level.embeds() : List.<Job.EmbedIn>of()) {
+        if (which.test(inside.placed())) {
+          embeds.add(card(inside, layer, level));
+        }
+      }
+    }
+    return embeds;
+  }
+
+  private static int known(Task task) {
+    return task.line() == null ? -1 : task.line();
+  }
+
+  private StepCard.EmbedCard card(Job.EmbedIn inside, int layer, Job.Level level) {
+    PlacedEmbed placed = inside.placed();
+    return new StepCard.EmbedCard(
+        inside.embed().name(),
+        layer,
+        placed.count(),
+        placed.moment(),
+        placed.anchored(),
+        placed.standsOutPercent(),
+        placed.facing() == null ? inside.embed().face() : placed.facing(),
+        inside.embed().in(job.tint(level, level.colour()).mixDensity()),
+        Boolean.TRUE.equals(inside.embed().pointed()),
+        placed.prepare());
+  }
+}

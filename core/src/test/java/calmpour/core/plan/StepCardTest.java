@@ -1,0 +1,160 @@
+package calmpour.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import calmpour.core.Samples;
+import calmpour.core.cure.EngineModel;
+import calmpour.core.design.Fill;
+import calmpour.core.design.FinishStep;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
+import calmpour.core.design.PieceWork;
+import calmpour.core.design.PlacedEmbed;
+import calmpour.core.design.SurfaceWork;
+import calmpour.core.embed.Embed;
+import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
+import calmpour.core.plan.bench.StepCard;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.resin.ResinKind;
+import calmpour.core.session.Piece;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colour;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What design, mould and habits say comes with the step that it is of use for. */
+class StepCardTest {
+  private static final Colour BLUE =
+      new Colour("blue", "Harbour", "#335577", List.of(new Colour.Part("tint", 1.5)));
+  private static final Colour BROWN =
+      new Colour("brown", "Bracken", "#775533", List.of(new Colour.Part("tint", 1.0)));
+
+  private static final MouldMake MAKE =
+      new MouldMake(
+          MouldMake.Material.SILICONE,
+          null,
+          null,
+          null,
+          false,
+          true,
+          true,
+          null,
+          null,
+          null,
+          "peel the rim, then push from below",
+          null,
+          null);
+
+  private final WorkedPlan worked = worked();
+
+  private static WorkedPlan worked() {
+    Mould bare = Samples.mould("knob", 14, 20.0);
+    Mould mould = new Mould(bare.id(), bare.name(), bare.cavities(), MAKE, null);
+    PlacedEmbed insert =
+        new PlacedEmbed(
+            "insert",
+            1,
+            PlacedEmbed.Moment.AFTER_POUR,
+            true,
+            40,
+            "open end to the back",
+            List.of(PlacedEmbed.Prepare.DRY_FIT));
+    Layer two =
+        new Layer("blue", Fill.ofShare(0.5), Join.TOGETHER)
+            .withBeside(List.of(new Layer.BesideColour("brown", 0.4)));
+    Layer top = new Layer("brown", null, Join.CURED).withEmbeds(List.of(insert));
+    PieceWork work =
+        PieceWork.NONE
+            .withSurface(List.of(new SurfaceWork(SurfaceWork.Kind.PRIME, 2, 25, "clear primer")))
+            .withFinishing(
+                List.of(new FinishStep(FinishStep.Kind.VARNISH, 1.5, 4, 2, "matt varnish")));
+    Workshop workshop =
+        Samples.workshop(
+                Samples.resin(ResinKind.CASTING, 40, 100, 24, null),
+                List.of(mould),
+                List.of(BLUE, BROWN, Colour.CLEAR))
+            .withEmbeds(
+                List.of(
+                    new Embed(
+                        "insert", "Brass insert M4", 2.0, null, 8.4, true, false, null, null)));
+    Session session =
+        Samples.session(List.of(new Piece("knob", 2, List.of(two, top)).withWork(work)));
+    return Samples.planner(new EngineModel()).work(session, workshop);
+  }
+
+  private StepCard card(Task.Kind kind, int nth) {
+    Plan plan = worked.plan();
+    Task task = plan.tasks().stream().filter(t -> t.kind() == kind).toList().get(nth);
+    return worked.stepCards().stream()
+        .filter(c -> c.taskId().equals(task.id()))
+        .findFirst()
+        .map(WorkedPlan.TaskCard::card)
+        .orElse(StepCard.NOTHING);
+  }
+
+  private static List<StepCard.Code> codes(StepCard card) {
+    return card.says().stream().map(StepCard.Say::code).toList();
+  }
+
+  @Test
+  void theFirstPourSaysWhatTheMouldAndTheLayerWant() {
+    assertThat(codes(card(Task.Kind.POUR, 0)))
+        .containsExactlyInAnyOrder(
+            StepCard.Code.FROM_SIDES,
+            StepCard.Code.LEVEL,
+            StepCard.Code.LETTERING,
+            StepCard.Code.FUNNEL,
+            StepCard.Code.UNDERCUTS);
+  }
+
+  @Test
+  void aPourOntoWhatHasCuredIsScuffedFirstAndNeedsNoLevelAnyMore() {
+    int last = (int) worked.plan().tasks().stream().filter(t -> t.kind() == Task.Kind.POUR).count();
+    assertThat(codes(card(Task.Kind.POUR, last - 1)))
+        .contains(StepCard.Code.SCUFF, StepCard.Code.FUNNEL)
+        .doesNotContain(StepCard.Code.LEVEL, StepCard.Code.LETTERING, StepCard.Code.FROM_SIDES);
+  }
+
+  @Test
+  void anEmbedSaysHowManyWhichWayAndHowItIsHeld() {
+    assertThat(card(Task.Kind.EMBED, 0).embeds())
+        .singleElement()
+        .satisfies(e -> {
+          assertThat(e.name()).isEqualTo("Brass insert M4");
+          assertThat(e.layer()).isEqualTo(1);
+          assertThat(e.count()).isEqualTo(1);
+          assertThat(e.facing()).isEqualTo("open end to the back");
+          assertThat(e.standsOutPercent()).isEqualTo(40);
+          assertThat(e.anchored()).isTrue();
+          // Brass in resin.
+          assertThat(e.tendency()).isEqualTo(Embed.Tendency.SINKS);
+        });
+    assertThat(card(Task.Kind.PREPARE_EMBEDS, 0).embeds())
+        .singleElement()
+        .matches(e -> e.prepare().equals(List.of(PlacedEmbed.Prepare.DRY_FIT)));
+  }
+
+  @Test
+  void whatDriesSaysHowLongAndWithWhatItWasDone() {
+    assertThat(card(Task.Kind.SURFACE_WORK, 0).says())
+        .containsExactly(
+            new StepCard.Say(StepCard.Code.SURFACE, null, "PRIME"),
+            new StepCard.Say(StepCard.Code.WITH, null, "clear primer"),
+            new StepCard.Say(StepCard.Code.DRIES, 25.0, null));
+    // Varnished twice, four hours apart: said at the first coat alone.
+    assertThat(card(Task.Kind.FINISH, 0).says())
+        .contains(new StepCard.Say(StepCard.Code.AGAIN, 4.0, null));
+    assertThat(codes(card(Task.Kind.FINISH, 1))).containsExactly(StepCard.Code.WITH);
+  }
+
+  @Test
+  void aMouldSaysHowItIsOpened() {
+    assertThat(card(Task.Kind.DEMOULD, 0).says())
+        .contains(
+            new StepCard.Say(StepCard.Code.OPENS_BY, null, "peel the rim, then push from below"),
+            new StepCard.Say(StepCard.Code.HOLDS_ON, null, null));
+  }
+}

@@ -1,0 +1,131 @@
+import type { StepCard } from "../api/client";
+import { showWith, type Units } from "../units/units";
+import { capital } from "./steps";
+import { SURFACE_WORDS } from "./tasks";
+
+type Say = StepCard["says"][number];
+type EmbedCard = StepCard["embeds"][number];
+
+const BUBBLES: Record<string, string> = {
+  SOFT_TOOL: "Tap the mould, then tease with a soft tool.",
+  HOT_AIR: "Hot air, quick and always moving. Not near alcohol or ink.",
+  FLAME: "A flame, quick and always moving. Never near alcohol or ink; it ages the rubber.",
+  LAMP: "Under the lamp: warmth brings them up.",
+  ALCOHOL_MIST: "A fine mist of alcohol. No flame and no hot air near it.",
+};
+
+const MOMENTS: Record<EmbedCard["moment"], string> = {
+  BEFORE_POUR: "before the pour",
+  HALF_FILL: "between the halves",
+  AFTER_POUR: "straight into the fresh layer",
+  WHEN_THICK: "when the layer holds it",
+};
+
+const PREPARES: Record<EmbedCard["prepare"][number], string> = {
+  TRIM: "trimmed",
+  DRY_FIT: "tried dry",
+  GLUE: "glued down",
+  WET: "wetted with resin first",
+};
+
+const LET_GO = {
+  FLOATS: "floats when it is let go",
+  HOVERS: "stays where it is put",
+  SINKS: "sinks when it is let go",
+} as const;
+
+/** An embed of a step: which, how many, how it looks and how it is held. */
+export function embedWords(embed: EmbedCard, kind: string): string {
+  const parts = [
+    `${embed.count} a piece`,
+    ...(embed.facing ? [embed.facing] : []),
+    ...(embed.standsOutPercent > 0 ? [`stands out ${Math.round(embed.standsOutPercent)} %`] : []),
+    embed.anchored ? "held until the resin holds it" : LET_GO[embed.tendency],
+    ...(kind === "EMBED" || kind === "LAY_EMBEDS" ? [MOMENTS[embed.moment]] : []),
+    ...(kind === "NUDGE" ? [] : embed.prepare.map((p) => PREPARES[p])),
+    ...(embed.pointed ? ["its point can poke through dust and paint"] : []),
+  ];
+  return `${embed.name}: ${parts.join(", ")}.`;
+}
+
+/** Workshops read a pot in bar, or in psi. */
+function pressure(kPa: number, units: Units): string {
+  return units.PRESSURE.symbol === "kPa"
+    ? `${Math.round(kPa) / 100} bar`
+    : showWith(units.PRESSURE, kPa);
+}
+
+function long(minutes: number): string {
+  return minutes < 90 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 6) / 10} h`;
+}
+
+/**
+ * What else a step says.
+ *
+ * @param at a moment of the plan or the run, as it is said
+ */
+export function sayWords(say: Say, units: Units, at: (seconds: number) => string): string {
+  const value = say.value ?? 0;
+  const text = say.text ?? "";
+  switch (say.code) {
+    case "FROM_SIDES":
+      return "From two sides at once, until the colours meet.";
+    case "PRESSED_APART":
+      return "Last, into the middle: it presses the others apart.";
+    case "ONE_CUP":
+      return "In turns down the wall of the cup; then out of it at once, without stirring.";
+    case "FIRST_HALF":
+      return "The first half only: the embed comes before the second.";
+    case "SECOND_HALF":
+      return "The second half, gently over the embed.";
+    case "FUNNEL":
+      return "Narrow mouth: through a funnel, slowly, so that the air gets out.";
+    case "UNDERCUTS":
+      return "Undercuts hold air: squeeze the mould and tease it out.";
+    case "LETTERING":
+      return "Brush a little into the lettering first.";
+    case "LEVEL":
+      return "Prop the mould level: it does not stand so by itself.";
+    case "BALLAST":
+      return `Weigh the inner form down with ${showWith(units.MASS, value, 0)}, or it rises.`;
+    case "SCUFF":
+      return "What lies below has cured: scuff it and wipe it first.";
+    case "BUBBLES":
+      return BUBBLES[text] ?? "";
+    case "LAMP":
+      return `${Math.round(value)} min under the lamp.`;
+    case "SURFACE":
+      return `${capital(SURFACE_WORDS[text as keyof typeof SURFACE_WORDS])}.`;
+    case "DRIES":
+      return `Then it dries ${long(value)} before resin touches it.`;
+    case "WITH":
+      return `With ${text}.`;
+    case "AGAIN":
+      return `Once more ${long(value * 60)} later.`;
+    case "SET_TO":
+      return `Set it to ${pressure(value, units)}.`;
+    case "RATED":
+      return `Rated for ${pressure(value, units)}: stay below, and below its relief valve.`;
+    case "BOX_AT":
+      return `The box stands at ${showWith(units.TEMPERATURE, value)}.`;
+    case "SHUT_UNTIL":
+      return `It stays shut until ${at(value)}.`;
+    case "OPENS_BY":
+      return `How this mould is opened: ${text}.`.replace("..", ".");
+    case "HOLDS_ON":
+      return "Undercuts hold the piece: bend the mould away, do not pull.";
+  }
+}
+
+/** All that a step says beside its name, a line each. */
+export function cardLines(
+  card: StepCard,
+  kind: string,
+  units: Units,
+  at: (seconds: number) => string,
+): string[] {
+  return [
+    ...card.embeds.map((e) => embedWords(e, kind)),
+    ...card.says.map((s) => sayWords(s, units, at)),
+  ];
+}
