@@ -48,13 +48,12 @@ export function Bench({ run, running }: BenchProps) {
   const units = useUnits();
   const { opened, stands, clock } = running;
   const { plan, session } = opened;
-  const { state } = stands;
   const begun = Date.parse(opened.begunAt);
   const now = (clockNow(clock) - begun) / 1000;
 
   // What was done while nobody could be told counts here already.
-  const told = asTold(state, run.untold);
-  const { checked, undoable } = told;
+  const told = asTold(stands.state, run.untold, begun);
+  const { state, checked, undoable } = told;
   const { whose, handsWords, turnHands } = useHands(told.steps);
   const hands = told.steps.filter(
     (s) =>
@@ -186,7 +185,7 @@ export function Bench({ run, running }: BenchProps) {
           onRoom={() => setReadsRoom(true)}
           silent={silent}
           onSilent={setSilent}
-          onFootSwitch={foot.choose}
+          onFootSwitch={ready ? null : foot.choose}
           reads={reads}
           onReads={setReads}
           hands={handsWords}

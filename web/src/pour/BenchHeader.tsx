@@ -19,7 +19,8 @@ interface Props {
   onSilent: (on: boolean) => void;
   reads: boolean;
   onReads: (on: boolean) => void;
-  onFootSwitch: () => void;
+  /** Chosen before anything is opened; null from then on. */
+  onFootSwitch: (() => void) | null;
   /** Whose steps this screen shows; null where one pair of hands pours. */
   hands: string | null;
   onHands: () => void;
@@ -92,17 +93,19 @@ export function BenchHeader(props: Props) {
         </Box>
         <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
         <Small label={props.room} onClick={props.onRoom} />
-        {!silent && isShut() && (
-          <Small label="Sound is off: touch here" onClick={() => undefined} />
-        )}
         {props.hands && <Small label={props.hands} onClick={props.onHands} />}
         <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5, [LOW]: { display: "none" } }}>
-          <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
+          {!silent && isShut() ? (
+            // Touching it is all the browser waits for.
+            <Small label="Sound off: touch" onClick={() => undefined} />
+          ) : (
+            <Small label={silent ? "Sound on" : "Silent"} onClick={() => props.onSilent(!silent)} />
+          )}
           <Small
             label={reads ? "Do not read" : "Read aloud"}
             onClick={() => props.onReads(!reads)}
           />
-          <Small label="Foot switch" onClick={props.onFootSwitch} />
+          {props.onFootSwitch && <Small label="Foot switch" onClick={props.onFootSwitch} />}
           <Small
             label="Full screen"
             onClick={() =>

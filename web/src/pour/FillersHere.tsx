@@ -25,7 +25,11 @@ export function FillersHere({ runId, plan, told, at }: Props) {
     return null;
   }
   return (
-    <Box component="ul" aria-label="What takes what is left" sx={{ m: 0, pl: 3 }}>
+    <Box
+      component="ul"
+      aria-label="What takes what is left"
+      sx={{ m: 0, pl: 3, fontSize: { xs: "1.05rem", md: "1.35rem" } }}
+    >
       {data.map((cup) => {
         const [best] = cup.fillers.filter((f) => f.inTime);
         return (

@@ -70,7 +70,10 @@ export function StepView(props: Props) {
               sx={{
                 fontWeight: 700,
                 lineHeight: 1.1,
-                fontSize: { xs: "clamp(3.2rem, 21vw, 6.5rem)", md: "6.5rem" },
+                fontSize: {
+                  xs: "clamp(3.2rem, 21vw, 6.5rem)",
+                  md: props.lines.length > 0 ? "5rem" : "6.5rem",
+                },
                 [LOW]: { fontSize: "2.8rem" },
               }}
             >

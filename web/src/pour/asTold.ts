@@ -6,6 +6,8 @@ export type Undoable = RunState["undoable"][number];
 
 /** The run with what could not be told yet: without a line the bench goes on as with one. */
 export interface AsTold {
+  /** With who is away and which cups went, also where that could not be told. */
+  state: RunState;
   steps: RunStep[];
   checked: string[];
   /** The last thing that was done by hand; null for nothing. */
@@ -30,9 +32,44 @@ function byHand(event: RunEvent): boolean {
   return BY_HAND.has(event.kind) && !(event.kind === "CHECKED" && ANSWER.test(event.of ?? ""));
 }
 
-export function asTold(state: RunState, untold: RunEvent[]): AsTold {
+/** Who left the bench, or came back, without a line; seconds from when the run was begun. */
+function awaySince(state: RunState, stand: RunEvent[], begun: number): number | undefined {
+  let since = state.awaySinceSeconds;
+  for (const { kind, at } of stand) {
+    if (kind === "AWAY") {
+      since ??= (Date.parse(at) - begun) / 1000;
+    } else if (kind === "BACK") {
+      since = undefined;
+    }
+  }
+  return since;
+}
+
+/**
+ * @param begun when the run was begun, ms since 1970
+ */
+export function asTold(reached: RunState, untold: RunEvent[], begun: number): AsTold {
   const back = new Set(untold.filter((e) => e.kind === "UNDONE").map((e) => e.of));
   const stand = untold.filter((e) => e.kind !== "UNDONE" && !back.has(e.id));
+  const of = (kind: RunEvent["kind"]) =>
+    new Set(stand.filter((e) => e.kind === kind).map((e) => e.of));
+  const [hot, thick, givenUp] = [of("HOT"), of("THICK"), of("GIVEN_UP")];
+  const away = awaySince(reached, stand, begun);
+  const state: RunState = {
+    ...reached,
+    cups: reached.cups.map((c) => ({
+      ...c,
+      hot: c.hot || hot.has(c.cupId),
+      state: c.state === "POURABLE" && thick.has(c.cupId) ? ("THICK" as const) : c.state,
+    })),
+  };
+  if (away === undefined) {
+    delete state.awaySinceSeconds;
+  } else {
+    state.awaySinceSeconds = away;
+  }
+  const gone = (s: RunStep) =>
+    s.kind === "POUR" && s.status === "TO_DO" && (hot.has(s.cupId) || thick.has(s.cupId));
   const done = new Set(stand.filter((e) => e.kind === "DONE").map((e) => e.of));
   const isBack = (u: Undoable) => u.eventIds.some((id) => back.has(id));
   const again = new Set(
@@ -43,12 +80,17 @@ export function asTold(state: RunState, untold: RunEvent[]): AsTold {
       ? { ...s, status: "DONE" }
       : again.has(s.taskId) && s.status === "DONE"
         ? { ...s, status: "TO_DO" }
-        : s,
+        : givenUp.has(s.taskId)
+          ? { ...s, status: "GIVEN_UP" }
+          : gone(s)
+            ? { ...s, status: "LOST" }
+            : s,
   );
   const last = stand.filter(byHand).at(-1);
   const together = stand.filter((e) => e.at === last?.at && byHand(e));
   const named = together.find((e) => e.kind === "DONE") ?? last;
   return {
+    state,
     steps,
     checked: answered(state.checked, stand),
     undoable: named

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { OpenedExercise, RehearsalFrame } from "../api/client";
+import { useState } from "react";
+import type { Cup, OpenedExercise, RehearsalFrame } from "../api/client";
 import { useExercise } from "../api/queries";
 import { OpenCups } from "../pour/OpenCups";
 import { Cautions } from "../ui/Cautions";
@@ -8,6 +9,8 @@ import { Fetched } from "../ui/Fetched";
 import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { cupName } from "../words/places";
 import { pourPlace } from "../words/record";
 import { choiceWords, questionWords } from "../words/rehearsal";
 import { taskName } from "../words/tasks";
@@ -22,9 +25,66 @@ const SPEEDS = [0, 30, 60, 120, 240];
 export function RehearsalScreen({ id }: { id: string }) {
   return (
     <Fetched query={useExercise(id)} loading="Laying the exercise out…">
-      {(exercise) => <Evening exercise={exercise} />}
+      {(exercise) => <PlanFirst key={exercise.id} exercise={exercise} />}
     </Fetched>
   );
+}
+
+/** The plan is seen before it goes wrong: what is poured from which cup, in which order. */
+function PlanFirst({ exercise }: { exercise: OpenedExercise }) {
+  const units = useUnits();
+  const [begun, setBegun] = useState(false);
+  const { plan, session } = exercise;
+  const at = (seconds: number) => clockTime(new Date(exercise.begunAt), seconds, session.zoneId);
+  if (begun) {
+    return <Evening exercise={exercise} />;
+  }
+  return (
+    <Box sx={{ px: 1, display: "grid", gap: 1.5 }}>
+      <PracticeTabs here="rehearsal" />
+      <Box component="h1" sx={{ typography: "h1", m: 0 }}>
+        {session.name}
+      </Box>
+      <Sheet
+        title="The plan"
+        aside={`room ${showWith(units.TEMPERATURE, session.room.temperatureC)}`}
+      >
+        {plan.batches.map((batch) => (
+          <Box key={batch.number} sx={{ mt: 1 }}>
+            <b>Batch {batch.number}</b>, {batch.resinName}:{" "}
+            {showWith(units.MASS, batch.measuring.partA.massG)} of A,{" "}
+            {showWith(units.MASS, batch.measuring.partB.massG)} of B.
+            <Box component="ul" sx={{ m: 0, pl: 3 }}>
+              {[...batch.cups].sort(soonestFirst).map((cup) => (
+                <li key={cup.id}>
+                  {at(cup.pours[0]?.startSeconds ?? 0)} {cupName(batch.cups, cup)},{" "}
+                  {showWith(units.MASS, cup.amounts.contentG)}: {cup.pours.length}{" "}
+                  {cup.pours.length === 1 ? "pour" : "pours"} into{" "}
+                  {[...new Set(cup.pours.map((p) => plan.pieces[p.line]?.mouldName ?? ""))].join(
+                    ", ",
+                  )}
+                  ; it pours until {at(cup.times.thickensSeconds)}
+                </li>
+              ))}
+            </Box>
+          </Box>
+        ))}
+        <Button
+          variant="contained"
+          onClick={() => setBegun(true)}
+          sx={{ mt: 2, minHeight: 84, fontSize: "1.4rem", px: 4 }}
+        >
+          Begin the evening
+        </Button>
+      </Sheet>
+      <Cautions />
+    </Box>
+  );
+}
+
+/** By their first pour. */
+function soonestFirst(a: Cup, b: Cup): number {
+  return (a.pours[0]?.startSeconds ?? 0) - (b.pours[0]?.startSeconds ?? 0);
 }
 
 function Evening({ exercise }: { exercise: OpenedExercise }) {

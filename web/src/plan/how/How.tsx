@@ -1,5 +1,6 @@
 import ButtonBase from "@mui/material/ButtonBase";
 import { type ReactNode, useId, useState } from "react";
+import { useAbout } from "../../api/asking";
 import { later } from "../../ui/later";
 
 const CameAbout = later(() => import("./CameAbout").then((m) => m.CameAbout));
@@ -16,7 +17,12 @@ export function Fig({
   what: string;
 }) {
   const id = useId();
+  const { session, run } = useAbout();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  // In a rehearsal nothing was weighed or read that could be opened.
+  if (session === null && run === undefined) {
+    return <>{children}</>;
+  }
   return (
     <>
       <ButtonBase

@@ -75,7 +75,7 @@ class PourScreensTest extends DemoScreens {
         new Page.GetByRoleOptions()
             .setName(
                 Pattern.compile(
-                    "^(Weighed|Stirred|Stirred again|Filled|Tinted|Poured|Done|Covered|Clean|Shut|Go on now)( space)?$")));
+                    "^(Weighed|Stirred|Stirred again|Filled|Tinted|Both are in|All \\d are in|Poured|Done|Covered|Clean|Shut|Go on now)( space)?$")));
   }
 
   private static JsonNode state(String run) {

@@ -10,9 +10,17 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 
 /** A run looked back on, and evenings that are only rehearsed, in a browser. */
@@ -69,12 +77,49 @@ class RecordScreensTest extends DemoScreens {
     assertThat(page.getByText("To the bench")).hasCount(0);
   }
 
+  /** Table, curves and tags of a record, as they come out of a printer. */
+  @Test
+  void theRecordPrintsAsOneDocument() throws IOException {
+    String run =
+        demo.begin(RunningApp.demoDocument("sessions/pantry-knobs")).body().get("id").asString();
+    for (int i = 0; i < 12; i++) {
+      String next =
+          demo.get("/api/runs/" + run + "/state").body().get("state").get("currentId").asString();
+      demo.post(
+          "/api/runs/" + run + "/events",
+          Map.of(
+              "events",
+              List.of(
+                  Map.of(
+                      "id", "p" + i, "at", "2099-01-01T00:00:00Z", "kind", "DONE", "of", next))));
+    }
+    Page page = browser.page(1280, 900);
+    page.navigate(demo.url("/pour/" + run + "/record"));
+    role(page, AriaRole.REGION, "Cavity by cavity").waitFor();
+    browser.quiet(page);
+    byte[] printed = page.pdf(new Page.PdfOptions().setFormat("A4"));
+    if (System.getenv("CALM_POUR_PRINTED") != null) {
+      Files.write(Path.of(System.getenv("CALM_POUR_PRINTED")), printed);
+    }
+    try (PDDocument pdf = Loader.loadPDF(printed)) {
+      String text = new PDFTextStripper().getText(pdf);
+      assertThat(text)
+          .contains("Cavity by cavity", "How the cups followed", "What went in")
+          .contains("Tags for the cups", "Tags for the pieces", "cup 1.1")
+          // Keys are not for paper.
+          .doesNotContain("Look over", "To the bench");
+    }
+  }
+
   @Test
   void anExerciseRunsAsksAndIsScored() {
     Page page = browser.page(390, 844);
     page.navigate(demo.url("/practice/rehearsal"));
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Rehearse One Harbour knob"))
         .click();
+    // The plan is seen before it goes wrong.
+    assertThat(role(page, AriaRole.REGION, "The plan")).containsText("1 pour into");
+    button(page, "Begin the evening").click();
     assertThat(page.getByText("The hands are at")).isVisible();
     button(page, "×240").click();
     Locator asked = role(page, AriaRole.ALERTDIALOG, "The phone rings");

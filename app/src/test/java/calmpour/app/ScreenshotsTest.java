@@ -125,6 +125,7 @@ class ScreenshotsTest {
       shoot(record, "record");
 
       Page rehearsal = open(browser, app, "/practice/rehearsal/three-colours", 1280, 1180);
+      button(rehearsal, "Begin the evening").click();
       for (String choice :
           java.util.List.of("Add the other part", "Swap the two colours", "Take the call")) {
         button(rehearsal, "To the next thing").click();
