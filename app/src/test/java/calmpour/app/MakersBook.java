@@ -125,37 +125,42 @@ final class MakersBook {
     return answered;
   }
 
-  /** What has to be done before a step, by the trade: of its batch, its cup and its cavity. */
+  /**
+   * What has to be done just before a step, by the trade: of its batch, its cup and its cavity. Who
+   * says that B is in has put A in.
+   */
   Set<String> before(JsonNode task) {
-    Set<String> before = new LinkedHashSet<>();
     int batch = task.get("batch").asInt();
-    String kind = task.get("kind").asString();
-    if (batch == 0 || !Set.of("WEIGH_SECOND", "STIR", "SPLIT", "TINT", "POUR").contains(kind)) {
-      return before;
-    }
-    before.add("batch/" + batch + "/WEIGH_FIRST");
-    if (kind.equals("WEIGH_SECOND")) {
-      return before;
-    }
-    before.add("batch/" + batch + "/WEIGH_SECOND");
-    if (kind.equals("STIR")) {
-      return before;
-    }
-    before.add("batch/" + batch + "/STIR");
-    for (JsonNode other : plan.get("tasks")) {
-      String its = other.get("kind").asString();
-      boolean sameCup = task.has("cupId") && task.get("cupId").equals(other.get("cupId"));
-      boolean readies =
-          (its.equals("SPLIT") && !kind.equals("SPLIT"))
-              || (its.equals("TINT") && kind.equals("POUR"));
-      if (sameCup && readies) {
-        before.add(other.get("id").asString());
+    String of = "batch/" + batch + "/";
+    Set<String> before = new LinkedHashSet<>();
+    switch (task.get("kind").asString()) {
+      case "WEIGH_SECOND" -> before.add(of + "WEIGH_FIRST");
+      case "STIR" -> before.add(of + "WEIGH_SECOND");
+      case "SPLIT" -> before.add(of + "STIR");
+      case "TINT" -> before.add(ofCup(task, List.of("SPLIT"), of));
+      case "POUR" -> {
+        before.add(ofCup(task, List.of("TINT", "SPLIT"), of));
+        plan.get("tasks")
+            .valueStream()
+            .filter(t -> t.get("kind").asString().equals("POUR") && lower(t, task))
+            .forEach(t -> before.add(t.get("id").asString()));
       }
-      if (kind.equals("POUR") && its.equals("POUR") && lower(other, task)) {
-        before.add(other.get("id").asString());
-      }
+      default -> {}
     }
     return before;
+  }
+
+  /** What was done with the cup last, by the plan; where nothing is, the batch was stirred. */
+  private String ofCup(JsonNode task, List<String> kinds, String batch) {
+    for (String kind : kinds) {
+      for (JsonNode other : plan.get("tasks")) {
+        boolean same = task.has("cupId") && task.get("cupId").equals(other.get("cupId"));
+        if (same && other.get("kind").asString().equals(kind)) {
+          return other.get("id").asString();
+        }
+      }
+    }
+    return batch + "STIR";
   }
 
   private static boolean lower(JsonNode one, JsonNode other) {

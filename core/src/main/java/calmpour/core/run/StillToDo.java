@@ -45,6 +45,9 @@ final class StillToDo {
   /** Until when somebody is at a cup or a cavity, s. */
   private final Map<String, Integer> taken = new HashMap<>();
 
+  /** Waits that were cut short: when what follows them was done, s. */
+  private final Map<TaskId, Integer> over = new HashMap<>();
+
   /** As planned, by batch. */
   private final Map<Integer, List<Task>> pours = new HashMap<>();
 
@@ -128,6 +131,11 @@ final class StillToDo {
         free[task.pair()] = Math.max(free[task.pair()], end);
       }
       laid.put(task.id(), task.lasting(start, end));
+      for (Lag lag : lags(task)) {
+        if (lag.clock() == Lag.Clock.DONE && !lag.ends()) {
+          over.merge(lag.task(), end, Math::min);
+        }
+      }
     }
   }
 
@@ -155,7 +163,12 @@ final class StillToDo {
         soonest = start(next, notBefore);
       }
       open.remove(next.id());
-      laid.put(next.id(), next.lasting(soonest, soonest + next.takesSeconds()));
+      int ends = soonest + next.takesSeconds();
+      // What follows it is done: nobody waits for it any more.
+      laid.put(
+          next.id(),
+          next.lasting(
+              soonest, next.hands() ? ends : Math.min(ends, over.getOrDefault(next.id(), ends))));
       if (next.hands()) {
         free[next.pair()] = Math.max(free[next.pair()], soonest + next.takesSeconds());
         int end = soonest + next.takesSeconds();

@@ -34,6 +34,31 @@ class ToldTest extends Evening {
     assertThat(state().undoable().getFirst().of()).isNotEqualTo(pour.toString());
   }
 
+  /** A rest that is cut short is over for every cup: nothing changes places. */
+  @Test
+  void aRestThatIsCutShortMovesThePoursButNotTheirOrder() {
+    upTo(Task.Kind.SPLIT);
+    RunState before = state();
+    now = RUN.begunAt().plusSeconds(task("batch/1/STIR").endSeconds() + 20);
+    List<?> order = pours(state());
+    tell(RunEvent.Kind.DONE, state().currentId(), null);
+    Change change = Change.between(before, state(), 24);
+    assertThat(change == null ? List.of() : change.moved()).isEmpty();
+    assertThat(pours(state())).isEqualTo(order);
+    // The other cups are filled next, not when the rest would have been over.
+    assertThat(state().steps())
+        .filteredOn(s -> s.kind() == Task.Kind.SPLIT && s.status() == RunState.Status.TO_DO)
+        .isNotEmpty()
+        .allMatch(s -> s.startSeconds() < state().atSeconds() + 120);
+  }
+
+  private static List<?> pours(RunState state) {
+    return state.steps().stream()
+        .filter(s -> s.kind() == Task.Kind.POUR)
+        .map(RunState.Step::taskId)
+        .toList();
+  }
+
   @Test
   void undoReachesPastAnAbsence() {
     upTo(Task.Kind.POUR);
