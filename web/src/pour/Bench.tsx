@@ -371,7 +371,8 @@ export function Bench({ run, running }: BenchProps) {
         plan={plan}
         now={now}
         tell={tell}
-        returning={returning}
+        // First what has become of the cups, then what is left to do.
+        returning={returning && gone.length === 0}
         onReturning={setReturning}
         hot={hot}
         onSeenHot={() =>

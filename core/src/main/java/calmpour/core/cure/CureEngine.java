@@ -123,6 +123,11 @@ public final class CureEngine {
         run.gels() == null ? minutes : run.gels());
   }
 
+  /**
+   * A reading and a pour at the same moment differ by less, min: no integrator takes such a step.
+   */
+  private static final double NO_TIME = 1e-9;
+
   /** How much of a body's history is asked for. */
   private enum Until {
     THICK,
@@ -149,14 +154,14 @@ public final class CureEngine {
       BodyHistory.Segment segment = segments.get(i);
       boolean last = i == segments.size() - 1;
       double to = last ? minutes : Math.min(minutes, from + segment.minutes());
-      if (to > from) {
+      if (to - from > NO_TIME) {
         Body body = new Body(chemistry, segment);
         state = body.takeOver(state, before == null || pouredOver(before, segment));
         before = segment;
         watch.enter(body, from, state);
         ODEState end = integrate(body, from, to, state, watch, last && stopsWhenDone);
         state = end.getPrimaryState();
-        while (end.getTime() < to && !(last && stopsWhenDone && watch.done())) {
+        while (to - end.getTime() > NO_TIME && !(last && stopsWhenDone && watch.done())) {
           // It has come to rest in one way or other, and the days that are left go faster.
           state = body.calmed(state);
           body = body.calmer();

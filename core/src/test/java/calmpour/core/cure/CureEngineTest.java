@@ -164,6 +164,18 @@ class CureEngineTest {
         .isSortedAccordingTo(java.util.Comparator.comparingDouble(CureRun.CurvePoint::minutes));
   }
 
+  /** Read and poured at the same moment: what lies between is no time at all. */
+  @Test
+  void aMomentThatIsNoTimeChangesNothing() {
+    BodyShape cup = high(200);
+    BodyHistory.Segment first = new BodyHistory.Segment(12, 200, cup, 24);
+    BodyHistory.Segment last = new BodyHistory.Segment(0, 120, cup, 24);
+    double sure = working(new BodyHistory(24, List.of(first, last)));
+    BodyHistory.Segment blink = new BodyHistory.Segment(Math.ulp(12.0), 160, cup, 25);
+    assertThat(working(new BodyHistory(24, List.of(first, blink, last))))
+        .isCloseTo(sure, within(1e-6));
+  }
+
   /** Cold it never fully cures: the glass stops it, and a warm box lets it go on. */
   @Test
   void aColdRoomNeverFullyCures() {
