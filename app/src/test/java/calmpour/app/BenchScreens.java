@@ -87,7 +87,8 @@ abstract class BenchScreens extends DemoScreens {
   static Page bench(String run, int width, int height) {
     Page page = browser.page(width, height);
     page.navigate(demo.url("/pour/" + run));
-    page.getByRole(AriaRole.MAIN).waitFor();
+    // The first page of a server that has just started takes its time beside other tests.
+    page.getByRole(AriaRole.MAIN).waitFor(new Locator.WaitForOptions().setTimeout(30_000));
     return page;
   }
 
