@@ -123,9 +123,7 @@ public final class CureEngine {
         run.gels() == null ? minutes : run.gels());
   }
 
-  /**
-   * A reading and a pour at the same moment differ by less, min: no integrator takes such a step.
-   */
+  /** A reading and a pour at the same moment differ by less, min; no integrator steps so far. */
   private static final double NO_TIME = 1e-9;
 
   /** How much of a body's history is asked for. */

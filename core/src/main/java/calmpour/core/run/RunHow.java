@@ -28,6 +28,8 @@ import org.jspecify.annotations.Nullable;
  * cup/1.2/thicks}, {@code cup/1.2/stands}, {@code cup/1.2/leftG}, {@code mix/1/thicks}, {@code
  * pour/1.1.1/grams}, {@code pour/1.1.1/spareMinutes}, {@code batch/1/ratioPercent}, {@code
  * batch/1/A}, {@code run/spareMinutes}, {@code run/lateMinutes} and {@code run/allG}.
+ *
+ * <p>Longer than other files: a figure is a few lines, and all of them share what was told.
  */
 final class RunHow {
   private static final String CLOCK = "clock";
@@ -202,7 +204,7 @@ final class RunHow {
     in("came into it", cup.colour().name(), content, G, Origin.WORKED_OUT);
     in("poured out of it", null, out - lost, G, Origin.WORKED_OUT);
     if (lost > 0) {
-      in("lost out of it", null, lost, G, Origin.MEASURED);
+      in("lost out of it", null, lost, G, Origin.WORKED_OUT);
     }
   }
 
@@ -383,8 +385,8 @@ final class RunHow {
         if (batch.ratioErrorPercent() == null) {
           yield null;
         }
-        in("in the cup", "A", batch.aG(), G, Origin.MEASURED);
-        in("in the cup", "B", batch.bG(), G, Origin.MEASURED);
+        in("in the cup", "A", batch.aG(), G, Origin.WORKED_OUT);
+        in("in the cup", "B", batch.bG(), G, Origin.WORKED_OUT);
         yield is(quantity, batch.ratioErrorPercent(), "%", Formula.RATIO_ERROR);
       }
       default -> null;
@@ -397,7 +399,7 @@ final class RunHow {
       case "lateMinutes" -> late(quantity);
       case "allG" -> {
         Masses m = record.masses();
-        in("resin", null, m.resinG(), G, Origin.MEASURED);
+        in("resin", null, m.resinG(), G, Origin.WORKED_OUT);
         in("colour", null, m.colourG(), G, Origin.WORKED_OUT);
         in("into moulds", null, m.pouredG(), G, Origin.WORKED_OUT);
         in("left in cups", null, m.leftG(), G, Origin.WORKED_OUT);
