@@ -10,6 +10,12 @@ import java.util.List;
  * @param segments at least one, in time order
  */
 public record BodyHistory(double startC, List<Segment> segments) {
+  /**
+   * A reading and a pour at the same moment differ by less, min: no integrator steps so far, and
+   * nothing happens meanwhile.
+   */
+  static final double NO_TIME = 1e-6;
+
   public BodyHistory {
     segments = List.copyOf(segments);
     if (segments.isEmpty()) {

@@ -123,9 +123,6 @@ public final class CureEngine {
         run.gels() == null ? minutes : run.gels());
   }
 
-  /** A reading and a pour at the same moment differ by less, min; no integrator steps so far. */
-  private static final double NO_TIME = 1e-9;
-
   /** How much of a body's history is asked for. */
   private enum Until {
     THICK,
@@ -152,14 +149,15 @@ public final class CureEngine {
       BodyHistory.Segment segment = segments.get(i);
       boolean last = i == segments.size() - 1;
       double to = last ? minutes : Math.min(minutes, from + segment.minutes());
-      if (to - from > NO_TIME) {
+      if (to - from > BodyHistory.NO_TIME) {
         Body body = new Body(chemistry, segment);
         state = body.takeOver(state, before == null || pouredOver(before, segment));
         before = segment;
         watch.enter(body, from, state);
         ODEState end = integrate(body, from, to, state, watch, last && stopsWhenDone);
         state = end.getPrimaryState();
-        while (to - end.getTime() > NO_TIME && !(last && stopsWhenDone && watch.done())) {
+        while (to - end.getTime() > BodyHistory.NO_TIME
+            && !(last && stopsWhenDone && watch.done())) {
           // It has come to rest in one way or other, and the days that are left go faster.
           state = body.calmed(state);
           body = body.calmer();

@@ -14,7 +14,7 @@ final class QuickRun {
   private static final double FIRST = 2e-3;
 
   private static final double MOST_STEP = 24 * 60;
-  private static final double LEAST_STEP = 1e-9;
+  private static final double LEAST_STEP = 1e-12;
   private static final int MOST_STEPS = 20_000;
   private static final double PAST_PEAK_K = 2;
 
@@ -111,7 +111,7 @@ final class QuickRun {
       BodyHistory.Segment segment = segments.get(i);
       boolean last = i == segments.size() - 1;
       double to = last ? minutes : Math.min(minutes, from + segment.minutes());
-      if (to > from) {
+      if (to - from > BodyHistory.NO_TIME) {
         Body body = new Body(chemistry, segment);
         state = body.takeOver(state, before == null || CureEngine.pouredOver(before, segment));
         before = segment;
@@ -141,7 +141,7 @@ final class QuickRun {
     double t = from;
     double h = Math.min(to - from, firstStep(body, slope));
     note(body, y);
-    for (int steps = 0; t < to; steps++) {
+    for (int steps = 0; to - t > BodyHistory.NO_TIME; steps++) {
       if (steps > MOST_STEPS || !(h > LEAST_STEP * Math.max(1, t))) {
         throw new IllegalStateException("bug: steps of " + h + " min after " + t + " min");
       }

@@ -1,6 +1,7 @@
 package calmpour.core.cure;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
 import calmpour.core.resin.ResinKind;
@@ -49,6 +50,22 @@ class QuickRunTest {
     if (fine != null) {
       assertThat(Math.abs(quick / fine - 1)).as(what).isLessThan(to);
     }
+  }
+
+  /** What is read and poured at the same moment has nothing between, however late it is. */
+  @Property(tries = 30, seed = "20261128")
+  void aMomentThatIsNoTimeChangesNothing(
+      @ForAll @DoubleRange(min = 0.5, max = 3000) double minutes,
+      @ForAll @IntRange(min = -16, max = -3) int digits) {
+    Calibrated label = Calibration.of(Samples.resin(ResinKind.CASTING, 40.0, 100, 23, null));
+    BodyHistory.Segment cup = Calibration.asLabelled(100, 25).last();
+    double blink = Math.max(Math.ulp(minutes), Math.pow(10, digits));
+    BodyHistory plain = new BodyHistory(25, List.of(cup.lasting(minutes), cup));
+    BodyHistory blinked =
+        new BodyHistory(25, List.of(cup.lasting(minutes), cup.lasting(blink), cup));
+    double gels = QuickRun.of(label.chemistry(), null, plain, 6000).gels();
+    assertThat(QuickRun.of(label.chemistry(), null, blinked, 6000).gels())
+        .isCloseTo(gels, within(0.01 * gels));
   }
 
   /** A hundredth of the error that is let pass brings it far nearer. */
