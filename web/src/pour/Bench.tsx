@@ -4,6 +4,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { findingText } from "../words/findings";
 import { batchOf, heatLine, heatWarnings } from "../words/heat";
+import { soonWords } from "../words/soon";
 import { stepShort, stepWords, waitWords } from "../words/steps";
 import { clockTime } from "../words/time";
 import { undoneWords } from "../words/undone";
@@ -23,6 +24,7 @@ import { LineTrouble } from "./LineTrouble";
 import { LOW } from "./low";
 import { OverTheBench } from "./OverTheBench";
 import { RoomKey } from "./RoomKey";
+import { soon } from "./soon";
 import { StandIns } from "./StandIns";
 import { speak } from "./sounds";
 import { useBenchKeyboard } from "./useBenchKeyboard";
@@ -141,7 +143,9 @@ export function Bench({ run, running }: BenchProps) {
     undo,
   });
 
-  const flash = useBenchSounds(state, now, wait, silent);
+  const soons = ready ? soon(state, told.steps, now) : [];
+  const soonTold = soonWords(soons, plan, session, units);
+  const flash = useBenchSounds(state, soons, now, wait, silent);
   useTurns(state, wait, now, run.refresh);
   const words = shown && stepWords(shown, plan, session, units);
   const spoken = waits ? waitWords(waits) : words && `${words.title} ${words.figure ?? ""}`;
@@ -228,6 +232,7 @@ export function Bench({ run, running }: BenchProps) {
             waits={offset === 0 ? waits : undefined}
             ahead={offset !== 0}
             rescue={rescue}
+            soon={soonTold}
             now={now}
             running={running}
             checked={checked}
@@ -370,6 +375,7 @@ export function Bench({ run, running }: BenchProps) {
         state={state}
         plan={plan}
         now={now}
+        soon={soonTold}
         tell={tell}
         // First what has become of the cups, then what is left to do.
         returning={returning && gone.length === 0}

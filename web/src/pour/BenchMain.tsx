@@ -30,6 +30,8 @@ interface Props {
   waits: RunStep | undefined;
   ahead: boolean;
   rescue: RunState["rescue"];
+  /** What is lost unless somebody goes on; null for nothing. */
+  soon: string | null;
   /** Seconds from when the run was begun. */
   now: number;
   running: Running;
@@ -89,6 +91,7 @@ export function BenchMain(props: Props) {
     <>
       <Stand
         sentence={standWords(state, plan)}
+        soon={props.soon}
         change={changeWords(stands.change, plan, units)}
         onGiveUp={state.giveUp.length > 0 ? props.onGiveUp : null}
       />
@@ -112,7 +115,7 @@ export function BenchMain(props: Props) {
               ? at(shown.startSeconds)
               : null
           }
-          window={windowWords(shown, at)}
+          window={windowWords(shown, at, now)}
           lines={cardLines(shown.card, shown.kind, units, at)}
           drawn={shown.card.embeds.length > 0}
           measured={scale !== null && target !== undefined}

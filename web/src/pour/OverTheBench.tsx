@@ -9,6 +9,8 @@ interface Props {
   state: RunState;
   plan: Plan;
   now: number;
+  /** What is lost unless somebody goes on; null for nothing. */
+  soon: string | null;
   tell: ReturnType<typeof useRun>["tell"];
   returning: boolean;
   onReturning: (returning: boolean) => void;
@@ -50,6 +52,7 @@ export function OverTheBench(props: Props) {
         <SteppedAway
           state={state}
           now={now}
+          soon={props.soon}
           onBack={() => {
             wakeSound();
             tell({ kind: "BACK" });

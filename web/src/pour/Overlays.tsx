@@ -36,17 +36,27 @@ export function HotCup({ cups, onSeen }: { cups: CupNow[]; onSeen: () => void })
 interface AwayProps {
   state: RunState;
   now: number;
+  /** What is lost unless somebody comes back; null for nothing. */
+  soon: string | null;
   onBack: () => void;
 }
 
 /** While nobody is at the bench: what goes on without them. */
-export function SteppedAway({ state, now, onBack }: AwayProps) {
+export function SteppedAway({ state, now, soon, onBack }: AwayProps) {
   const since = Math.max(0, Math.round((now - (state.awaySinceSeconds ?? now)) / 60));
   return (
     <Over warns label="Stepped away">
       <Box sx={{ typography: "h1", fontSize: { xs: "1.8rem", md: "2.6rem" } }}>
         Away for {since} min
       </Box>
+      {soon !== null && (
+        <Box
+          role="alert"
+          sx={{ color: "error.main", fontWeight: 700, fontSize: { xs: "1.3rem", md: "1.9rem" } }}
+        >
+          {soon}
+        </Box>
+      )}
       <OpenCups cups={state.cups} mixes={state.mixes} now={now} />
       <Button
         variant="contained"

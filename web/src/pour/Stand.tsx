@@ -8,19 +8,22 @@ import { LOW } from "./low";
 
 interface Props {
   sentence: Standing;
+  /** What is lost unless somebody goes on; null for nothing. */
+  soon: string | null;
   /** What the last thing made of the rest; null where it stayed as it was. */
   change: string | null;
   onGiveUp: (() => void) | null;
 }
 
 /** How the run stands beside its plan, in one line above the step. */
-export function Stand({ sentence, change, onGiveUp }: Props) {
+export function Stand({ sentence, soon, change, onGiveUp }: Props) {
+  const wrong = sentence.wrong || soon !== null;
   return (
     <Box
       role="status"
       sx={{
-        color: sentence.wrong ? "error.main" : "text.secondary",
-        fontWeight: sentence.wrong ? 700 : 400,
+        color: wrong ? "error.main" : "text.secondary",
+        fontWeight: wrong ? 700 : 400,
         fontSize: { xs: "1rem", md: "1.2rem" },
         display: "flex",
         gap: 1,
@@ -28,8 +31,9 @@ export function Stand({ sentence, change, onGiveUp }: Props) {
         [LOW]: { fontSize: "0.9rem" },
       }}
     >
-      {sentence.wrong && <WrongMark />}
+      {wrong && <WrongMark />}
       <span>
+        {soon !== null && `${soon} `}
         {sentence.parts.map(({ words, of }, i) => (
           <Fragment key={words}>
             {i > 0 && "; "}

@@ -1,22 +1,23 @@
 import { useEffect, useRef, useState } from "react";
 import type { RunState, RunStep } from "../api/client";
 import { isWarm } from "./going";
+import type { Soon } from "../words/soon";
+import { SOON_SECONDS } from "./soon";
 import { play } from "./sounds";
-
-/** So long before a cup thickens "soon" sounds, s. */
-const SOON_SECONDS = 180;
 
 const FLASH_MS = 900;
 
 /**
  * Soon, now and stop, once each.
  *
+ * @param soons what is lost unless somebody goes on
  * @param now seconds from when the run was begun
  * @param wait that is running; missing for none
  * @returns whether it is shown just now, where nothing may sound
  */
 export function useBenchSounds(
-  { cups, mixes }: Pick<RunState, "cups" | "mixes">,
+  { cups, mixes, giveUp }: Pick<RunState, "cups" | "mixes" | "giveUp">,
+  soons: Soon[],
   now: number,
   wait: RunStep | undefined,
   silent: boolean,
@@ -56,6 +57,12 @@ export function useBenchSounds(
       } else if (mix.thicksSeconds - now < SOON_SECONDS) {
         once(`soon batch ${mix.batch}`, "soon");
       }
+    }
+    for (const { key, left } of soons) {
+      once(key, left > 0 ? "soon" : "stop");
+    }
+    if (giveUp.length > 0) {
+      once(`stop ${giveUp.length} too late`, "stop");
     }
     if (wait && wait.endSeconds <= now) {
       once(`now ${wait.taskId}`, "now");

@@ -30,8 +30,11 @@ export interface Running {
 export type RunView =
   { status: "loading" } | { status: "trouble"; trouble: Trouble } | ({ status: "open" } & Running);
 
-/** How often a run is asked for although nothing was told, ms of the world. */
+/** How often a run is asked for although nothing was told, ms of its own clock, */
 const AGAIN_MS = 10_000;
+
+/** and of the world at the most, where its clock runs faster. */
+const OFTEN_MS = 1_000;
 
 /** How soon a telling is tried again, ms. */
 const RETRY_MS = 1_500;
@@ -198,12 +201,17 @@ export function useRun(id: string) {
       setCutOff(false);
     });
     stream.addEventListener("error", () => setCutOff(true));
+    let asked = performance.now();
     const timer = setInterval(() => {
-      if (performance.now() - heard > SILENT_MS) {
+      const now = performance.now();
+      if (now - heard > SILENT_MS) {
         setCutOff(true);
       }
-      void refresh();
-    }, AGAIN_MS);
+      if ((now - asked) * (clock.current?.speed ?? 1) >= AGAIN_MS) {
+        asked = now;
+        void refresh();
+      }
+    }, OFTEN_MS);
     return () => {
       stream.close();
       clearInterval(timer);

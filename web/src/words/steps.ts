@@ -169,8 +169,15 @@ export function stepShort(step: RunStep, plan: Plan, session: Session, units: Un
     : `${words.title} · ${words.figure} ${words.unit ?? ""}`.trim();
 }
 
+export const GAVE_WAY =
+  "Its layer no longer gives way: leave it out, or press it in and look whether it stands straight.";
+
 /** Until when a next layer bonds, and what it takes after that; null where there is no window. */
-export function windowWords(step: RunStep, at: (seconds: number) => string): string | null {
+export function windowWords(
+  step: RunStep,
+  at: (seconds: number) => string,
+  now: number,
+): string | null {
   if (step.joinNow === "CURED") {
     return "What lies below has gelled for too long to bond: let it cure, scuff it, wipe it, then pour.";
   }
@@ -179,6 +186,9 @@ export function windowWords(step: RunStep, at: (seconds: number) => string): str
   }
   if (step.untilSeconds === undefined || (step.status !== "TO_DO" && step.status !== "RUNNING")) {
     return null;
+  }
+  if (step.kind === "EMBED" && now > step.untilSeconds) {
+    return GAVE_WAY;
   }
   const until = at(step.untilSeconds);
   return step.kind === "POUR" || step.kind === "WEIGH_FIRST" || step.kind === "WARM"

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -142,6 +143,46 @@ class AtTheBench {
     double[] all = values.stream().mapToDouble(v -> v).toArray();
     Arrays.sort(all);
     return all;
+  }
+
+  /** Every mishap of the exercises that shows in what is told or measured, and nobody goes on. */
+  @Test
+  void mishaps() throws Exception {
+    try (RunningApp app = RunningApp.demo(data);
+        Browser browser = new Browser();
+        var exercises = AtTheBench.class.getResourceAsStream("/exercises.json")) {
+      System.out.println(
+          "| exercise | mishap | warned, min | first lost, min | in time |\n|---|---|---|---|---|");
+      for (JsonNode exercise : RunningApp.JSON.readTree(exercises)) {
+        for (JsonNode mishap : exercise.get("mishaps")) {
+          String kind = mishap.get("kind").asString();
+          if (LeftAlone.SEEN.contains(kind)) {
+            LeftAlone.Seen seen =
+                LeftAlone.after(
+                    app,
+                    browser,
+                    exercise.get("session"),
+                    kind,
+                    mishap.get("at").asString(),
+                    mishap.get("nth").asInt(),
+                    mishap.get("size").asDouble());
+            System.out.printf(
+                "| %s | %s | %s | %s | %s: %s |%n",
+                exercise.get("id").asString(),
+                kind,
+                minutes(seen.warned()),
+                minutes(seen.lost()),
+                seen.inTime() ? "yes" : "no",
+                seen.words());
+          }
+        }
+      }
+      assertThat(browser.complaints()).isEmpty();
+    }
+  }
+
+  private static String minutes(@Nullable Integer seconds) {
+    return seconds == null ? "–" : String.valueOf(seconds / 60);
   }
 
   @Test

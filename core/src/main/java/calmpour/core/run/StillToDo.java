@@ -207,7 +207,12 @@ final class StillToDo {
   private boolean ready(Task task, Map<TaskId, Task> open) {
     for (Lag lag : lags(task)) {
       TaskId of = waitsFor(lag);
-      if (of != null && !of.equals(task.id()) && open.containsKey(of)) {
+      if (of == null || of.equals(task.id())) {
+        continue;
+      }
+      Task before = laid.get(of);
+      boolean told = before == null || before.hands() || ready(before, open);
+      if (open.containsKey(of) || !told) {
         return false;
       }
     }
@@ -236,15 +241,22 @@ final class StillToDo {
     return opens;
   }
 
-  private int start(Task task, Map<TaskId, Integer> notBefore) {
+  /** By what it waits for. A wait that was told to be over says nothing of what it follows. */
+  private int earliest(Task task) {
     int earliest = 0;
     for (Lag lag : lags(task)) {
       TaskId of = waitsFor(lag);
-      Task before = of == null ? null : laid.get(of);
+      Task before = of == null || of.equals(task.id()) ? null : laid.get(of);
       if (before != null) {
         earliest = Math.max(earliest, before.endSeconds() + lag.atLeastSeconds());
+        earliest = Math.max(earliest, before.hands() ? 0 : earliest(before));
       }
     }
+    return earliest;
+  }
+
+  private int start(Task task, Map<TaskId, Integer> notBefore) {
+    int earliest = earliest(task);
     if (!task.hands()) {
       return earliest;
     }

@@ -143,6 +143,30 @@ class RunProperties {
     }
   }
 
+  /** A rest told to be over before anything was mixed: mixing comes first all the same. */
+  @Property(tries = 60, seed = "20261127")
+  void aWaitToldToBeOverBringsNothingForward(@ForAll RandomSessions.Case each, @ForAll long seed) {
+    Run run = run(each, seed);
+    Maker maker = new Maker(run, seed);
+    for (Task wait : run.plan().tasks()) {
+      if (wait.kind() == Task.Kind.REST) {
+        maker.events.add(
+            RunEvent.of(wait.id() + "over", maker.now, RunEvent.Kind.DONE, wait.id().text()));
+      }
+    }
+    Map<TaskId, RunState.Step> steps = new HashMap<>();
+    maker.state().steps().forEach(s -> steps.put(s.taskId(), s));
+    for (Task task : run.plan().tasks()) {
+      RunState.Step step = steps.get(task.id());
+      if (task.kind() == Task.Kind.SPLIT && step.status() == RunState.Status.TO_DO) {
+        RunState.Step stirred = steps.get(TaskId.batch(task.batch(), Task.Kind.STIR));
+        assertThat(step.startSeconds())
+            .as(task.id().text())
+            .isGreaterThanOrEqualTo(stirred.endSeconds());
+      }
+    }
+  }
+
   @Property(tries = 12, seed = "20261126")
   void nothingIsLostAndNothingGelledIsOffered(@ForAll RandomSessions.Case each, @ForAll long seed) {
     Maker maker = new Maker(run(each, seed), seed);
