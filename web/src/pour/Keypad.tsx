@@ -74,7 +74,7 @@ export function Keypad(props: Props) {
           : value === null || value === undefined
             ? "That is no number."
             : value === 0
-              ? "Nothing cannot be told; go back if nothing went in."
+              ? "0 is not a weight. Go back if nothing went in."
               : mostIs
                 ? `${mostIs} ${most} ${unit}.`
                 : `No more than ${most} ${unit}.`}

@@ -39,14 +39,7 @@ export function ScaleBar({ reading, simulated, targetG, units }: Props) {
   const tooMuch = share > 1.03;
   const word = tooMuch ? "too much" : share > 0.99 ? "enough" : share > SLOWLY ? "slowly now" : "";
   return (
-    <Box
-      role="meter"
-      aria-label="On the scale"
-      aria-valuemin={0}
-      aria-valuemax={Number(targetG.toFixed(1))}
-      aria-valuenow={Number(grams.toFixed(1))}
-      aria-valuetext={`${showWith(units.MASS, grams)} of ${showWith(units.MASS, targetG)} ${word}`}
-    >
+    <Box>
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5 }}>
         <Box sx={{ fontWeight: 700, fontSize: { xs: "1.8rem", md: "2.6rem" } }}>
           {show(units.MASS, grams)}
@@ -72,7 +65,15 @@ export function ScaleBar({ reading, simulated, targetG, units }: Props) {
           Tare
         </Button>
       </Box>
-      <Box sx={{ position: "relative", height: 26, bgcolor: "divider", borderRadius: 1, mt: 0.5 }}>
+      <Box
+        role="meter"
+        aria-label="On the scale"
+        aria-valuemin={0}
+        aria-valuemax={Number(targetG.toFixed(1))}
+        aria-valuenow={Number(grams.toFixed(1))}
+        aria-valuetext={`${showWith(units.MASS, grams)} of ${showWith(units.MASS, targetG)} ${word}`}
+        sx={{ position: "relative", height: 26, bgcolor: "divider", borderRadius: 1, mt: 0.5 }}
+      >
         <Box
           sx={{
             height: 26,

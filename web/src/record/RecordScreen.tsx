@@ -334,7 +334,7 @@ function Record({ looked }: { looked: LookedBack }) {
         </Sheet>
       )}
       <Box
-        component="aside"
+        component="section"
         aria-label="Cautions"
         sx={{ display: "flex", gap: 1.5, color: "text.secondary", maxWidth: 980 }}
       >

@@ -87,7 +87,7 @@ function Boards({ shelf, kind }: { shelf: ShelfView; kind: string }) {
       {here === "tools" && <Board key={here} kind={TOOLS} editor={ToolEditor} {...props} />}
       {here === "designs" && <Board key={here} kind={DESIGNS} editor={DesignEditor} {...props} />}
       <Box
-        component="aside"
+        component="section"
         aria-label="Cautions"
         sx={{ color: "text.secondary", fontSize: "0.87rem", px: 2.5, pt: 1.5, maxWidth: 1100 }}
       >

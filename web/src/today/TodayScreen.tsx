@@ -196,7 +196,7 @@ function Due({ today }: { today: Today }) {
       {list("Due now", ready)}
       {list("Later", later)}
       <Box
-        component="aside"
+        component="section"
         aria-label="Cautions"
         sx={{ display: "flex", gap: 1.5, mt: 2, color: "text.secondary", maxWidth: 980 }}
       >

@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 export function Cautions() {
   return (
     <Box
-      component="aside"
+      component="section"
       aria-label="Cautions"
       sx={{
         color: "text.secondary",

@@ -20,7 +20,8 @@ final class LeftAlone {
 
   /** Said while something can still be done, or at once where it no longer can. */
   private static final Pattern WARNS =
-      Pattern.compile("within \\d+ min|\\bnow, or a pour|: now[.,]|Too much [AB]|cannot be in time");
+      Pattern.compile(
+          "within \\d+ min|\\bnow, or a pour|: now[.,]|Too much [AB]|cannot be in time");
 
   private static final int SPEED = 120;
   private static final int MOST_LOOKS = 900;

@@ -3,11 +3,13 @@ package calmpour.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.args.AxeRuleOptions;
+import com.deque.html.axecore.args.AxeRunOnlyOptions;
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.Map;
 
@@ -18,11 +20,27 @@ final class Seen {
 
   private Seen() {}
 
-  /** Fits its width and passes the rules of accessibility. */
+  /** Fits its width and passes the rules of accessibility, its colours by day and by night. */
   static void readable(Page page, String which) {
     Object beyond = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
     assertThat(((Number) beyond).intValue()).as(which + " is too wide").isNotPositive();
-    assertThat(broken(page)).as(which).isEmpty();
+    AxeRunOptions options = new AxeRunOptions();
+    options.setResultTypes(List.of("violations"));
+    // Who says what is written on a key has to reach it; not among the rules that run unasked.
+    AxeRuleOptions wanted = new AxeRuleOptions();
+    wanted.setEnabled(true);
+    options.setRules(Map.of(WRITTEN, wanted));
+    assertThat(broken(page, options)).as(which).isEmpty();
+    // Only the colours are others in the dark.
+    AxeRunOptions colours = new AxeRunOptions();
+    colours.setResultTypes(List.of("violations"));
+    AxeRunOnlyOptions only = new AxeRunOnlyOptions();
+    only.setType("rule");
+    only.setValues(List.of("color-contrast"));
+    colours.setRunOnly(only);
+    page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+    assertThat(broken(page, colours)).as(which + ", dark").isEmpty();
+    page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
   }
 
   /**
@@ -31,13 +49,7 @@ final class Seen {
    * <p>Run in the page itself: there are no frames here, and the other way of asking, which carries
    * all that was right as well from one page into another, takes four times as long.
    */
-  private static List<String> broken(Page page) {
-    AxeRunOptions options = new AxeRunOptions();
-    options.setResultTypes(List.of("violations"));
-    // Who says what is written on a key has to reach it; not among the rules that run unasked.
-    AxeRuleOptions wanted = new AxeRuleOptions();
-    wanted.setEnabled(true);
-    options.setRules(Map.of(WRITTEN, wanted));
+  private static List<String> broken(Page page, AxeRunOptions options) {
     return new AxeBuilder(page)
         .options(options).setLegacyMode(true).analyze().getViolations().stream()
             .flatMap(v -> v.getNodes().stream().map(n -> v.getId() + ": " + n.getHtml()))
