@@ -5,7 +5,7 @@ import { showWith } from "../units/units";
 import { findingText } from "../words/findings";
 import { batchOf, heatLine, heatWarnings } from "../words/heat";
 import { soonWords } from "../words/soon";
-import { stepShort, stepWords, waitWords } from "../words/steps";
+import { allInWords, stepShort, stepWords, waitWords } from "../words/steps";
 import { clockTime } from "../words/time";
 import { undoneWords } from "../words/undone";
 import { leftRatio, seenHot } from "./answered";
@@ -260,7 +260,7 @@ export function Bench({ run, running }: BenchProps) {
               ? "Waiting for the scale"
               : waits && offset === 0
                 ? "Go on now"
-                : (words?.done ?? "Done")
+                : ((shown && allInWords(shown, plan, checked)) ?? words?.done ?? "Done")
           }
           enabled={waits !== undefined || shown?.status === "TO_DO"}
           onDone={taking.take}

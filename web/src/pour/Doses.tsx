@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import type { Dose } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
 import { doseFigure } from "../words/doses";
+import { doseTick } from "../words/steps";
 import type { Happened } from "./useRun";
 
 interface Props {
@@ -19,7 +20,7 @@ export function Doses({ taskId, doses, checked, onTell }: Props) {
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       {doses.map((dose) => {
-        const of = `DOSE/${taskId}/${dose.colourantId}`;
+        const of = doseTick(taskId, dose);
         const ticked = checked.includes(of);
         const { figure, unit } = doseFigure(dose, units);
         return (

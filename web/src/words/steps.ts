@@ -161,6 +161,20 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
   }
 }
 
+/** What the large key says of several pigments: by name what was not ticked one by one. */
+export function allInWords(step: RunStep, plan: Plan, checked: string[]): string | null {
+  const doses = dosesOf(plan, step);
+  const open = doses.filter((d) => !checked.includes(doseTick(step.taskId, d)));
+  return doses.length < 2 || open.length === 0 || open.length === doses.length
+    ? null
+    : `${open.map((d) => d.colourantName).join(" and ")}: in too`;
+}
+
+/** Under which the tick of one pigment of a tint is kept. */
+export function doseTick(taskId: string, dose: Dose): string {
+  return `DOSE/${taskId}/${dose.colourantId}`;
+}
+
 /** The same step in a few words. */
 export function stepShort(step: RunStep, plan: Plan, session: Session, units: Units): string {
   const words = stepWords(step, plan, session, units);

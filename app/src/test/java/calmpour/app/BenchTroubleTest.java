@@ -109,6 +109,90 @@ class BenchTroubleTest extends BenchScreens {
     assertThat(poured(run)).isEqualTo(before - 1);
   }
 
+  /** What the record's tag says is what is in the piece, not what was meant. */
+  @Test
+  void aWrongColourThatStaysStandsOnTheTag() {
+    String run = begun();
+    String pour = upTo(run, "POUR");
+    JsonNode meant = step(run, pour);
+    String own = colour(run, meant.get("cupId").asString());
+    JsonNode other =
+        state(run)
+            .get("cups")
+            .valueStream()
+            .filter(c -> !c.get("colourName").asString().equals(own))
+            .findFirst()
+            .orElseThrow();
+    String tagged = tag(run, pour);
+    trouble(
+        run,
+        "WRONG_COLOUR/" + pour.substring("pour/".length()) + "/" + other.get("cupId").asString(),
+        "STAYS");
+    assertThat(tag(run, pour))
+        .isNotEqualTo(tagged)
+        .contains(other.get("colourName").asString())
+        .doesNotContain(own);
+  }
+
+  /**
+   * The tag of the piece that a pour goes into; the demo's first line has a tag for each cavity.
+   */
+  private static String tag(String run, String pour) {
+    String[] at = pour.substring("pour/".length()).split("\\.", -1);
+    JsonNode looked = demo.get("/api/runs/" + run + "/record").body();
+    JsonNode piece = looked.get("plan").get("pieces").get(Integer.parseInt(at[0]) - 1);
+    int count = piece.get("count").asInt();
+    String title = piece.get("mouldName").asString() + (count > 1 ? ", " + at[1] + " of " : "");
+    return looked
+        .get("pieceTags")
+        .valueStream()
+        .filter(t -> t.get("title").asString().startsWith(title))
+        .findFirst()
+        .orElseThrow()
+        .get("lines")
+        .toString();
+  }
+
+  private static void trouble(String run, String of, String answer) {
+    demo.post(
+        "/api/runs/" + run + "/events",
+        Map.of(
+            "events",
+            List.of(
+                Map.of(
+                    "id",
+                    UUID.randomUUID().toString(),
+                    "at",
+                    "2099-01-01T00:00:00Z",
+                    "kind",
+                    "TROUBLE",
+                    "of",
+                    of,
+                    "codes",
+                    List.of(answer)))));
+  }
+
+  /** Nobody presses an insert into a mould that has leaked. */
+  @Test
+  void aPieceThatIsGivenUpGetsNoEmbed() {
+    String run =
+        demo.begin(RunningApp.demoDocument("sessions/fern-bell-pushes"))
+            .body()
+            .get("id")
+            .asString();
+    tell(run, "CHECKED", "READY", null);
+    String embed = upTo(run, "EMBED");
+    JsonNode before = step(run, embed);
+    String piece = (before.get("line").asInt() + 1) + ".1";
+    trouble(run, "LEAKS/" + piece, "GIVEN_UP");
+    assertThat(step(run, embed).get("places").asInt()).isEqualTo(before.get("places").asInt() - 1);
+    for (int cavity = 2; cavity <= before.get("places").asInt(); cavity++) {
+      trouble(run, "LEAKS/" + (before.get("line").asInt() + 1) + "." + cavity, "GIVEN_UP");
+    }
+    assertThat(state(run).get("steps").valueStream().map(s -> s.get("taskId").asString()))
+        .doesNotContain(embed);
+  }
+
   private static String colour(String run, String cupId) {
     return state(run)
         .get("cups")

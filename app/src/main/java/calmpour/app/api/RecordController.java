@@ -111,7 +111,7 @@ public class RecordController {
         looked.curves(),
         photos.of(id),
         TagPages.cups(run),
-        TagPages.pieces(run, states.state(run, kept.events(), now)));
+        TagPages.pieces(run, states.state(run, kept.events(), now), looked.asRun()));
   }
 
   /** Keeps a picture of a piece, such as {@code 1.2}. */
@@ -157,10 +157,15 @@ public class RecordController {
   }
 
   private List<TagPages.Tag> tagsOf(KeptRun kept, TagsFor what) {
+    Run run = kept.run();
+    Instant now = clock.instant();
     List<TagPages.Tag> tags =
         what == TagsFor.CUPS
-            ? TagPages.cups(kept.run())
-            : TagPages.pieces(kept.run(), states.state(kept.run(), kept.events(), clock.instant()));
+            ? TagPages.cups(run)
+            : TagPages.pieces(
+                run,
+                states.state(run, kept.events(), now),
+                states.lookBack(run, kept.events(), now));
     if (tags.isEmpty()) {
       throw new NotFoundException("this run has nothing to put tags on");
     }

@@ -3,10 +3,13 @@ package calmpour.app.format;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.run.AsRun;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunState;
 import java.awt.Color;
@@ -18,9 +21,11 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -96,28 +101,50 @@ public final class TagPages {
     return tags;
   }
 
-  /** One for every piece that is there or still to come, with its days. */
-  public static List<Tag> pieces(Run run, RunState state) {
+  /**
+   * One for every piece that is there or still to come, with its days and the colours that really
+   * went into it.
+   */
+  public static List<Tag> pieces(Run run, RunState state, AsRun asRun) {
+    Map<PourId, AsRun.PourIn> others = otherCups(run, asRun);
     List<Tag> tags = new ArrayList<>();
     List<Plan.PieceView> lines = run.plan().pieces();
     for (int line = 0; line < lines.size(); line++) {
       Plan.PieceView piece = lines.get(line);
-      Set<String> colours = new LinkedHashSet<>();
-      piece.layers().forEach(l -> colours.add(l.colourName()));
       for (int cavity = 1; cavity <= piece.count(); cavity++) {
         if (!thereOrToCome(state, line, cavity)) {
           continue;
         }
+        Set<String> colours = new LinkedHashSet<>();
+        List<String> swatches = new ArrayList<>();
+        for (int layer = 1; layer <= piece.layers().size(); layer++) {
+          Plan.LayerView planned = piece.layers().get(layer - 1);
+          AsRun.PourIn other = others.get(new PourId(line + 1, cavity, layer, 0));
+          colours.add(other == null ? planned.colourName() : other.colourName());
+          swatches.add(other == null ? planned.swatch() : other.swatch());
+        }
         PieceGroup group = PieceGroup.of(run.plan().batches(), line, piece.count(), cavity);
         String which = piece.count() > 1 ? ", " + cavity + " of " + piece.count() : "";
-        tags.add(
-            new Tag(
-                piece.mouldName() + which,
-                days(run, state, group, colours),
-                piece.layers().stream().map(Plan.LayerView::swatch).toList()));
+        tags.add(new Tag(piece.mouldName() + which, days(run, state, group, colours), swatches));
       }
     }
     return tags;
+  }
+
+  /** What was poured out of another cup than planned. */
+  private static Map<PourId, AsRun.PourIn> otherCups(Run run, AsRun asRun) {
+    Map<PourId, CupId> planned = new HashMap<>();
+    run.plan().batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .forEach(c -> c.pours().forEach(p -> planned.put(p.id(), c.id())));
+    Map<PourId, AsRun.PourIn> others = new HashMap<>();
+    for (AsRun.PourIn pour : asRun.pours()) {
+      boolean in = pour.outcome() == AsRun.Outcome.POURED;
+      if (in && !pour.cupId().equals(planned.get(pour.pourId()))) {
+        others.put(pour.pourId().whole(), pour);
+      }
+    }
+    return others;
   }
 
   private static boolean thereOrToCome(RunState state, int line, int cavity) {

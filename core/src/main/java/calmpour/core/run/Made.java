@@ -2,6 +2,7 @@ package calmpour.core.run;
 
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
@@ -22,7 +23,13 @@ final class Made {
   private static final Set<Task.Kind> OF_PIECES =
       EnumSet.of(Task.Kind.DEMOULD, Task.Kind.FINISH, Task.Kind.READY);
 
+  /** What goes into the pieces of a layer. */
+  private static final Set<Task.Kind> INTO_PIECES = EnumSet.of(Task.Kind.EMBED, Task.Kind.NUDGE);
+
   private final Map<String, Integer> pieces = new HashMap<>();
+
+  /** By batch and layer, such as {@code batch/1/2.1}: the pieces that have it. */
+  private final Map<String, Set<CavityId>> layers = new HashMap<>();
 
   /**
    * @param gone pours that were not and will not be made
@@ -35,8 +42,13 @@ final class Made {
             b.cups().stream()
                 .flatMap(c -> c.pours().stream())
                 .filter(p -> !gone.test(TaskId.pour(p.id())) && !givenUp.contains(p.id().into()))
-                .forEach((Cup.Pour p) ->
-                    filled.computeIfAbsent(p.line(), l -> new HashSet<>()).add(p.cavity())));
+                .forEach((Cup.Pour p) -> {
+                  filled.computeIfAbsent(p.line(), l -> new HashSet<>()).add(p.cavity());
+                  layers
+                      .computeIfAbsent(
+                          "batch/" + b.number() + "/" + LineLayer.of(p), l -> new HashSet<>())
+                      .add(p.id().into());
+                }));
     for (int line = 0; line < plan.pieces().size(); line++) {
       Set<Integer> its = filled.getOrDefault(line, Set.of());
       List<PieceGroup> groups =
@@ -51,6 +63,11 @@ final class Made {
   /** How many pieces a task is for; all of them where it is about something else. */
   int places(Task task) {
     String text = task.id().text();
+    if (INTO_PIECES.contains(task.kind())) {
+      String[] parts = text.split("/", -1);
+      Set<CavityId> its = layers.get("batch/" + task.batch() + "/" + parts[3]);
+      return its == null ? 0 : Math.min(its.size(), task.places());
+    }
     if (!OF_PIECES.contains(task.kind())) {
       return task.places();
     }
@@ -63,6 +80,7 @@ final class Made {
 
   /** Whether nothing of what a task is for is there. */
   boolean none(Task task) {
-    return OF_PIECES.contains(task.kind()) && places(task) == 0;
+    boolean counted = OF_PIECES.contains(task.kind()) || INTO_PIECES.contains(task.kind());
+    return counted && places(task) == 0;
   }
 }
