@@ -40,19 +40,25 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
     all.map((d) => `${d.colourantName}: ${doseWords(d, units)}`).join("; ");
   const cards = useStepCards(session);
   const said = (task: Task) => {
-    const card = cards.get(task.id);
+    // A nudge comes five times: how the embed lies stands where it goes in.
+    const card = task.kind === "NUDGE" ? undefined : cards.get(task.id);
     return card ? cardLines(card, task.kind, units, at) : [];
   };
   const begins = Math.min(...plan.batches.map((b) => b.times.startSeconds), Infinity);
   const steps = (of: Task[]) =>
     of.map((t) => (
-      <p key={t.id}>
+      <p key={t.id} style={{ breakInside: "avoid", margin: "0.45em 0" }}>
         ☐{" "}
         {t.batch > 0
           ? at(t.startSeconds)
           : dueText(t.kind, new Date(startsAt.getTime() + t.startSeconds * 1000), zoneId)}{" "}
-        {taskName(t, plan, session)}
-        {said(t).map((line) => ` ${line}`)}
+        <b>{taskName(t, plan, session)}</b>
+        {said(t).map((line) => (
+          <span key={line}>
+            <br />
+            {line}
+          </span>
+        ))}
       </p>
     ));
   const table = {

@@ -13,8 +13,6 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /** The cups as the heart of the plan: carried, put together, split, made stronger, tinted more. */
 class CupScreensTest extends DemoScreens {
@@ -186,12 +184,11 @@ class CupScreensTest extends DemoScreens {
     assertThat(cup(page, "Ember")).isVisible();
   }
 
-  @ParameterizedTest
-  @ValueSource(ints = {390, 768, 1280})
-  void anOpenCupFitsItsWidthAndPassesTheAccessibilityRules(int width) {
-    Page page = pantry("Open", width);
+  @Test
+  void anOpenCupFitsItsWidthAndPassesTheAccessibilityRules() {
+    Page page = pantry("Open", 1280);
     button(page, "Open the Lichen cup").click();
     button(page, "Stronger").waitFor();
-    Seen.readable(page, "an open cup at " + width);
+    Seen.readableOnAnyWidth(page, "an open cup");
   }
 }

@@ -12,8 +12,6 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /** Designs drawn on the mould, tasks moved by hand, days, and what the audit says of it. */
 class DesignScreensTest extends DemoScreens {
@@ -204,10 +202,9 @@ class DesignScreensTest extends DemoScreens {
     return Seen.button(page, name);
   }
 
-  @ParameterizedTest
-  @ValueSource(ints = {390, 768, 1280})
-  void theDesignFitsItsWidthAndPassesTheAccessibilityRules(int width) {
-    Page page = opened("Measured " + width, width);
-    Seen.readable(page, "a design at " + width);
+  @Test
+  void theDesignFitsItsWidthAndPassesTheAccessibilityRules() {
+    Page page = opened("Measured", 1280);
+    Seen.readableOnAnyWidth(page, "a design");
   }
 }

@@ -12,7 +12,6 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -243,11 +242,10 @@ class PracticeTest extends DemoScreens {
         .containsText(Pattern.compile("out \\w{3} \\d\\d:\\d\\d"));
   }
 
-  @ParameterizedTest
-  @ValueSource(ints = {390, 768, 1280})
-  void practiceFitsItsWidthAndPassesTheAccessibilityRules(int width) {
-    Page page = practice(width);
+  @Test
+  void practiceFitsItsWidthAndPassesTheAccessibilityRules() {
+    Page page = practice(1280);
     in(set(page, "The first"), "Rest, lamp, colour, damp…").click();
-    Seen.readable(page, "Practice at " + width);
+    Seen.readableOnAnyWidth(page, "Practice");
   }
 }
