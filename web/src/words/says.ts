@@ -114,6 +114,26 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return `How this mould is opened: ${text}.`.replace("..", ".");
     case "HOLDS_ON":
       return "Undercuts hold the piece: bend the mould away, do not pull.";
+    case "BOTTLES_FROM":
+      return `The label wants the bottles at ${showWith(units.TEMPERATURE, value)} or more: warm them, shut and dried.`;
+    case "BOTTLES_TO":
+      return `The label wants the bottles no warmer than ${showWith(units.TEMPERATURE, value)}.`;
+    case "READY_COLOURED":
+      return "A part is coloured already: clear cups get its colour too.";
+    case "DRAIN":
+      return "Drain both bottles of the kit fully, or the ratio shifts.";
+    case "OPEN_LONG":
+      return `${text}: open for ${Math.round(value)} months. Try a little first: damp stock foams.`;
+    case "SECOND_CUP_ASKED":
+      return "The label asks for a second, clean cup: pour over and stir on with a clean stick.";
+    case "CAP":
+      return "Closed mould: wet the face of its cap first, fill a little over, then press the lid over its keys with an even weight.";
+    case "SETTING":
+      return "It stays in its setting: nothing is taken out.";
+    case "STAYS_FLEXIBLE":
+      return "This resin stays flexible: that the piece bends does not mean it is not cured.";
+    case "MATTE":
+      return "A matte mould gives a matte piece: varnish or polish it if it is to shine.";
   }
 }
 

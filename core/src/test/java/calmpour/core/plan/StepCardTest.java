@@ -17,11 +17,16 @@ import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.bench.StepCard;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
+import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
+import calmpour.core.stock.Lot;
+import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -156,5 +161,91 @@ class StepCardTest {
         .contains(
             new StepCard.Say(StepCard.Code.OPENS_BY, null, "peel the rim, then push from below"),
             new StepCard.Say(StepCard.Code.HOLDS_ON, null, null));
+  }
+
+  /** Everything a label, a shelf and a mould can say, and nothing where they say nothing. */
+  @Test
+  void labelBottlesAndMouldSayTheirPartWithTheirStep() {
+    LabelFacts facts =
+        new LabelFacts(
+            null, true, true, null, null, null, null, null, true, 25.0, 40.0, null, List.of());
+    ResinSystem resin =
+        Samples.resin(ResinKind.CASTING, 40, 100, 24, null)
+            .withFacts(facts)
+            .withPartAId("a")
+            .withPartBId("b");
+    Mould bare = Samples.mould("knob", 14, 20.0);
+    MouldMake make =
+        new MouldMake(
+            null,
+            MouldMake.Finish.MATTE,
+            MouldMake.Opening.CLOSED,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null);
+    Session session =
+        Samples.session(
+            List.of(new Piece("knob", 2, List.of(new Layer("clear", null, Join.TOGETHER)))));
+    LocalDate ago = session.startsAt().toLocalDate().minusDays(400);
+    Workshop workshop =
+        Samples.workshop(
+                resin,
+                List.of(new Mould(bare.id(), bare.name(), bare.cavities(), make, null)),
+                List.of(Colour.CLEAR))
+            .withParts(
+                List.of(
+                    new ResinPart(
+                        "a",
+                        "Slow casting A",
+                        ResinPart.Side.A,
+                        null,
+                        500.0,
+                        null,
+                        List.of(new Lot("K-7", ago, 300.0, null, null))),
+                    new ResinPart(
+                        "b",
+                        "Slow casting B",
+                        ResinPart.Side.B,
+                        null,
+                        null,
+                        null,
+                        List.of(
+                            new Lot("K-8", ago.plusDays(300), 200.0, null, null),
+                            new Lot("K-2", ago, 0.0, null, null)))));
+    WorkedPlan all = Samples.planner(new EngineModel()).work(session, workshop);
+    // 400 days are 13 months; the room has 22 °C where the label wants 25.
+    assertThat(says(all, Task.Kind.WEIGH_FIRST))
+        .containsExactlyInAnyOrder(
+            new StepCard.Say(StepCard.Code.BOTTLES_FROM, 25.0, null),
+            new StepCard.Say(StepCard.Code.READY_COLOURED, null, null),
+            new StepCard.Say(StepCard.Code.DRAIN, null, null),
+            new StepCard.Say(StepCard.Code.OPEN_LONG, 13.0, "Slow casting A, K-7"));
+    assertThat(says(all, Task.Kind.STIR))
+        .containsExactly(new StepCard.Say(StepCard.Code.SECOND_CUP_ASKED, null, null));
+    assertThat(says(all, Task.Kind.POUR)).contains(new StepCard.Say(StepCard.Code.CAP, null, null));
+    assertThat(says(all, Task.Kind.DEMOULD))
+        .containsExactlyInAnyOrder(
+            new StepCard.Say(StepCard.Code.STAYS_FLEXIBLE, null, null),
+            new StepCard.Say(StepCard.Code.MATTE, null, null));
+    assertThat(says(worked, Task.Kind.WEIGH_FIRST)).isEmpty();
+    assertThat(says(worked, Task.Kind.STIR)).isEmpty();
+    assertThat(codes(card(Task.Kind.DEMOULD, 0)))
+        .containsExactly(StepCard.Code.OPENS_BY, StepCard.Code.HOLDS_ON);
+  }
+
+  private static List<StepCard.Say> says(WorkedPlan worked, Task.Kind kind) {
+    Task task =
+        worked.plan().tasks().stream().filter(t -> t.kind() == kind).findFirst().orElseThrow();
+    return worked.stepCards().stream()
+        .filter(c -> c.taskId().equals(task.id()))
+        .flatMap(c -> c.card().says().stream())
+        .toList();
   }
 }

@@ -100,6 +100,26 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     /** {@code text}: how this mould likes to be opened, in the maker's words. */
     OPENS_BY,
     /** The mould's undercuts hold the piece. */
-    HOLDS_ON
+    HOLDS_ON,
+    /** {@code value}: °C; the label wants the bottles no colder, and they are. */
+    BOTTLES_FROM,
+    /** {@code value}: °C; the label wants them no warmer, and they are. */
+    BOTTLES_TO,
+    /** A part comes coloured out of its bottle. */
+    READY_COLOURED,
+    /** A kit of fixed bottles: what stays in one of them shifts the ratio. */
+    DRAIN,
+    /** {@code value}: months that a bottle has been open; {@code text}: which. */
+    OPEN_LONG,
+    /** The label asks for a second cup, and the habit has one. */
+    SECOND_CUP_ASKED,
+    /** A closed mould: its cap is wetted, it is filled a little over, and shut. */
+    CAP,
+    /** A setting that stays with the piece: nothing is taken out. */
+    SETTING,
+    /** The resin stays flexible, by its label. */
+    STAYS_FLEXIBLE,
+    /** Out of a matte mould, and nothing is to make it gloss. */
+    MATTE
   }
 }

@@ -25,6 +25,11 @@ public final class StepCards {
   private final Job job;
   private final Map<Object, Cup> cups = new HashMap<>();
   private final Map<Object, Cup.Pour> pours = new HashMap<>();
+  private final LabelSays label;
+
+  /** By number. */
+  private final Map<Integer, String> resins = new HashMap<>();
+
   private final Map<Task.Kind, Map<Integer, Integer>> shutUntil = new HashMap<>();
 
   /**
@@ -32,6 +37,8 @@ public final class StepCards {
    */
   public StepCards(Job job, Plan plan, List<Task> tasks) {
     this.job = job;
+    this.label = new LabelSays(job);
+    plan.batches().forEach(b -> resins.put(b.number(), b.resinId()));
     plan.batches()
         .forEach(b ->
             b.cups()
@@ -55,6 +62,12 @@ public final class StepCards {
     List<StepCard.Say> says = new ArrayList<>();
     switch (task.kind()) {
       case POUR -> pour(task, says);
+      case WARM, WEIGH_FIRST, STIR -> {
+        String resin = resins.get(task.batch());
+        if (resin != null) {
+          says.addAll(label.ofBatch(task.kind(), job.in(resin).resin()));
+        }
+      }
       case GATHER -> say(says, StepCard.Code.ONE_CUP);
       case BUBBLE_PASS, LOOK -> {
         say(says, StepCard.Code.BUBBLES, null, care().bubbles().name());
@@ -131,6 +144,9 @@ public final class StepCards {
         && line.piece().workOrNone().surface().stream()
             .anyMatch(s -> s.kind() == SurfaceWork.Kind.PRIME)) {
       say(says, StepCard.Code.LETTERING);
+    }
+    if (first) {
+      says.addAll(LabelSays.pouredInto(make));
     }
     if (Boolean.TRUE.equals(make.narrowMouth())) {
       say(says, StepCard.Code.FUNNEL);
@@ -215,6 +231,9 @@ public final class StepCards {
   private void opening(Task task, List<StepCard.Say> says) {
     Job.Line line = line(task);
     MouldMake make = line == null ? null : make(line);
+    if (line != null) {
+      says.addAll(label.out(line));
+    }
     if (line == null || make == null) {
       return;
     }
