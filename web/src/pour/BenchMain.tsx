@@ -92,7 +92,7 @@ export function BenchMain(props: Props) {
       <Stand
         sentence={standWords(state, plan)}
         soon={props.soon}
-        change={changeWords(stands.change, plan, units)}
+        change={changeWords(stands.change, plan, units, state.giveUp.length)}
         onGiveUp={state.giveUp.length > 0 ? props.onGiveUp : null}
       />
       {rescue ? (

@@ -28,11 +28,12 @@ export function Stand({ sentence, soon, change, onGiveUp }: Props) {
         display: "flex",
         gap: 1,
         alignItems: "center",
+        flexWrap: { xs: "wrap", md: "nowrap" },
         [LOW]: { fontSize: "0.9rem" },
       }}
     >
       {wrong && <WrongMark />}
-      <span>
+      <Box component="span" sx={{ flex: "1 1 0", minWidth: 220 }}>
         {soon !== null && `${soon} `}
         {sentence.parts.map(({ words, of }, i) => (
           <Fragment key={words}>
@@ -48,9 +49,12 @@ export function Stand({ sentence, soon, change, onGiveUp }: Props) {
         ))}
         {sentence.parts.length > 0 && "."}
         {change && <b> {change}</b>}
-      </span>
+      </Box>
       {onGiveUp && (
-        <Button onClick={onGiveUp} sx={{ minHeight: 64, [LOW]: { minHeight: 44 } }}>
+        <Button
+          onClick={onGiveUp}
+          sx={{ minHeight: 64, whiteSpace: "nowrap", [LOW]: { minHeight: 44 } }}
+        >
           See what to give up
         </Button>
       )}

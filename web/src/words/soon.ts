@@ -1,6 +1,6 @@
 import type { Plan, RunStep, Session } from "../api/client";
 import type { Units } from "../units/units";
-import { GAVE_WAY, stepWords } from "./steps";
+import { stepWords } from "./steps";
 
 /** What is lost unless somebody goes on, or was lost a moment ago. */
 export interface Soon {
@@ -27,7 +27,7 @@ export function soonWords(
     if (step) {
       const { title } = stepWords(step, plan, session, units);
       if (step.kind === "EMBED" && left <= 0) {
-        return `Too late for: ${title}. ${GAVE_WAY}`;
+        return `Too late: ${title}.`;
       }
       if (left > 0) {
         return `${title}: ${within}${step.kind === "EMBED" ? "" : ", while it still bonds"}.`;

@@ -49,8 +49,17 @@ function pours(tasks: string[], plan: Plan): string {
   return tasks.length === 1 ? pourName(tasks[0], plan) : `${tasks.length} pours`;
 }
 
-/** One line that tells what the last thing made of the rest; null where it stayed as it was. */
-export function changeWords(change: Change | undefined, plan: Plan, units: Units): string | null {
+/**
+ * One line that tells what the last thing made of the rest; null where it stayed as it was.
+ *
+ * @param given pours that cannot be in time, which are told beside it
+ */
+export function changeWords(
+  change: Change | undefined,
+  plan: Plan,
+  units: Units,
+  given: number,
+): string | null {
   if (!change) {
     return null;
   }
@@ -73,7 +82,7 @@ export function changeWords(change: Change | undefined, plan: Plan, units: Units
   if (change.lost.length > 0) {
     parts.push(`${pours(change.lost, plan)} ${change.lost.length === 1 ? "is" : "are"} lost`);
   }
-  if (change.tooLate.length > 0) {
+  if (change.tooLate.length > 0 && change.tooLate.length !== given) {
     parts.push(`${pours(change.tooLate, plan)} cannot be in time any more`);
   }
   if (change.saved.length > 0) {
