@@ -22,7 +22,6 @@ export function soon(state: RunState, steps: RunStep[], now: number): Soon[] {
   for (const step of open) {
     if (WINDOWED.has(step.kind) && step.untilSeconds !== undefined) {
       const left = step.untilSeconds - (step.endSeconds - step.startSeconds) - now;
-      // Too late is told while the window is still the one that was shown, and no longer.
       if (left < SOON_SECONDS) {
         found.push({ key: `step ${step.taskId} ${left <= 0}`, what: "STEP", step, left });
       }

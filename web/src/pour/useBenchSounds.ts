@@ -23,6 +23,7 @@ export function useBenchSounds(
   silent: boolean,
 ): boolean {
   const [flash, setFlash] = useState(false);
+  const worst = useRef(0);
   const sounded = useRef(new Set<string>());
   useEffect(() => {
     const once = (key: string, sound: "soon" | "now" | "stop") => {
@@ -61,9 +62,11 @@ export function useBenchSounds(
     for (const { key, left } of soons) {
       once(key, left > 0 ? "soon" : "stop");
     }
-    if (giveUp.length > 0) {
-      once(`stop ${giveUp.length} too late`, "stop");
+    // One more is told; that they become fewer while they are given up is no news.
+    if (giveUp.length > worst.current) {
+      once(`stop ${giveUp.join(" ")}`, "stop");
     }
+    worst.current = giveUp.length;
     if (wait && wait.endSeconds <= now) {
       once(`now ${wait.taskId}`, "now");
     }

@@ -35,8 +35,7 @@ class AtTheBench {
   }
 
   private static JsonNode tell(RunningApp app, String run, String kind, String of) {
-    return app.post("/api/runs/" + run + "/events", Map.of("events", List.of(event(kind, of))))
-        .body();
+    return app.tell(run, kind, of, null).body();
   }
 
   private static Page bench(RunningApp app, Browser browser, String run) {

@@ -9,7 +9,6 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -154,22 +153,7 @@ class BenchTroubleTest extends BenchScreens {
   }
 
   private static void trouble(String run, String of, String answer) {
-    demo.post(
-        "/api/runs/" + run + "/events",
-        Map.of(
-            "events",
-            List.of(
-                Map.of(
-                    "id",
-                    UUID.randomUUID().toString(),
-                    "at",
-                    "2099-01-01T00:00:00Z",
-                    "kind",
-                    "TROUBLE",
-                    "of",
-                    of,
-                    "codes",
-                    List.of(answer)))));
+    demo.tell(run, "TROUBLE", of, null, answer);
   }
 
   /** Nobody presses an insert into a mould that has leaked. */
@@ -349,20 +333,7 @@ class BenchTroubleTest extends BenchScreens {
               .body()
               .get("id")
               .asString();
-      own.post(
-          "/api/runs/" + its + "/events",
-          Map.of(
-              "events",
-              List.of(
-                  Map.of(
-                      "id",
-                      UUID.randomUUID().toString(),
-                      "at",
-                      "2099-01-01T00:00:00Z",
-                      "kind",
-                      "CHECKED",
-                      "of",
-                      "READY"))));
+      own.tell(its, "CHECKED", "READY", null);
       Page page = browser.page(1280, 800);
       page.navigate(own.url("/pour/" + its));
       Locator told = page.getByRole(AriaRole.MAIN);

@@ -1,11 +1,9 @@
 package calmpour.app;
 
 import com.microsoft.playwright.Page;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
@@ -161,16 +159,6 @@ final class LeftAlone {
   }
 
   private void tell(String kind, @Nullable String of, @Nullable Double value) {
-    Map<String, Object> event = new HashMap<>();
-    event.put("id", UUID.randomUUID().toString());
-    event.put("at", "2099-01-01T00:00:00Z");
-    event.put("kind", kind);
-    if (of != null) {
-      event.put("of", of);
-    }
-    if (value != null) {
-      event.put("value", value);
-    }
-    app.post("/api/runs/" + run + "/events", Map.of("events", java.util.List.of(event)));
+    app.tell(run, kind, of, value);
   }
 }

@@ -11,7 +11,10 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.SpringApplication;
@@ -96,6 +99,23 @@ final class RunningApp implements AutoCloseable {
   /** Begins a session; tests share their moulds, and say that these are empty. */
   Answer begin(Object session) {
     return post("/api/runs", Map.of("session", session, "mouldsEmpty", true));
+  }
+
+  /** Tells one thing of an evening as it happens: a day to come is taken for now. */
+  Answer tell(
+      String run, String kind, @Nullable String of, @Nullable Double value, String... codes) {
+    Map<String, Object> event = new HashMap<>();
+    event.put("id", UUID.randomUUID().toString());
+    event.put("at", "2099-01-01T00:00:00Z");
+    event.put("kind", kind);
+    event.put("codes", List.of(codes));
+    if (of != null) {
+      event.put("of", of);
+    }
+    if (value != null) {
+      event.put("value", value);
+    }
+    return post("/api/runs/" + run + "/events", Map.of("events", List.of(event)));
   }
 
   Answer post(String path, Object body) {
