@@ -1,10 +1,18 @@
 import Box from "@mui/material/Box";
+import type { ReactNode } from "react";
 import type { CupCurve } from "../api/client";
 import { CureCurves } from "./CureCurves";
 import { commonEnd, commonHottest } from "./curveScale";
 
 /** The curve of every cup of a run, on the same axes, with a mark for each pour out of it. */
-export function CupCurves({ curves }: { curves: CupCurve[] }) {
+export function CupCurves({
+  curves,
+  name,
+}: {
+  curves: CupCurve[];
+  /** What stands above a curve; its colour where it is missing. */
+  name?: (cup: CupCurve) => ReactNode;
+}) {
   const drawn = curves.flatMap((c) => (c.curve ? [c.curve] : []));
   if (drawn.length === 0) {
     return (
@@ -25,7 +33,7 @@ export function CupCurves({ curves }: { curves: CupCurve[] }) {
         (cup) =>
           cup.curve && (
             <Box key={cup.cupId} sx={{ minWidth: 0 }}>
-              <b>{cup.colourName}</b>
+              <b>{name ? name(cup) : cup.colourName}</b>
               <CureCurves
                 curve={cup.curve}
                 until={until}

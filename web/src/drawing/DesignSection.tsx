@@ -20,6 +20,7 @@ const WIDEST = 320;
 const WALL = 16;
 const FLOOR = 12;
 const COAT_PX = 7;
+const DOME_PX = 4;
 const SIDE = 96;
 
 /** A design drawn on the mould: layers to scale, their joins, what is in them, front and base. */
@@ -32,9 +33,13 @@ export function DesignSection(props: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const pxPerMm = Math.min(TALLEST / view.depthMm, WIDEST / view.widthMm, 9);
   const paths = sectionPaths(view.section, pxPerMm);
-  const top = 14 + (view.coat ? COAT_PX : 0);
+  const surface = surfaceMm(view, asFinished);
+  // Drawn higher than it is where it would not be seen.
+  const dome = surface > view.depthMm ? Math.max(DOME_PX, (surface - view.depthMm) * pxPerMm) : 0;
+  const top = 14 + (view.coat ? COAT_PX : 0) + dome;
   const width = paths.widthPx + 2 * WALL + SIDE;
   const height = top + paths.depthPx + FLOOR + 26;
+  const rim = rimOf(view.section, pxPerMm);
   const y = (mm: number) => top + (view.depthMm - mm) * pxPerMm;
   // With its face up: a front that lay on the floor of the mould is turned over.
   const turned = asFinished && view.front === "FLOOR";
@@ -70,8 +75,23 @@ export function DesignSection(props: Props) {
         <clipPath id={clip}>
           <path d={paths.inside} transform={`translate(${WALL} ${top})`} />
         </clipPath>
+        <clipPath id={`${clip}-cured`}>
+          <rect
+            x={-WALL}
+            y={(view.depthMm - surface) * pxPerMm}
+            width={paths.widthPx + 2 * WALL}
+            height={paths.depthPx + FLOOR}
+          />
+        </clipPath>
         {!asFinished && (
           <path d={paths.inside} transform={`translate(${WALL} ${top})`} fill={ink?.sheet} />
+        )}
+        {dome > 0 && (
+          <path
+            d={`M${WALL + rim.from} ${top}q${rim.width / 2} ${-2 * dome} ${rim.width} 0z`}
+            fill={view.layers.at(-1)?.swatch}
+            stroke={ink?.line}
+          />
         )}
         <g clipPath={`url(#${clip})`}>
           {view.layers.map((layer, i) => (
@@ -80,8 +100,8 @@ export function DesignSection(props: Props) {
               layer={layer}
               x={WALL}
               width={paths.widthPx}
-              y={y(layer.toMm)}
-              height={Math.max(1, y(layer.fromMm) - y(layer.toMm))}
+              y={y(Math.min(surface, layer.toMm))}
+              height={Math.max(1, y(layer.fromMm) - y(Math.min(surface, layer.toMm)))}
               chosen={props.selected === i}
               line={ink?.line}
               onSelect={() => props.onSelect(i)}
@@ -129,7 +149,8 @@ export function DesignSection(props: Props) {
           />
         )}
         <path
-          d={asFinished ? paths.inside : paths.walls}
+          clipPath={asFinished && surface < view.depthMm ? `url(#${clip}-cured)` : undefined}
+          d={asFinished && dome === 0 ? paths.inside : paths.walls}
           transform={`translate(${WALL} ${top})`}
           fill="none"
           stroke={ink?.line}
@@ -176,6 +197,23 @@ export function DesignSection(props: Props) {
       )}
     </svg>
   );
+}
+
+/** Where its surface lies, mm above the floor: a dome stands above the rim. */
+function surfaceMm(view: PieceView, asFinished: boolean): number {
+  if (asFinished && view.finishedMm !== undefined) {
+    return view.finishedMm;
+  }
+  return (view.layers.at(-1)?.toMm ?? view.depthMm) + (view.aboveMm ?? 0);
+}
+
+/** Where the opening begins from the left of the widest place, and how wide it is, px. */
+function rimOf(rows: PieceView["section"], pxPerMm: number): { from: number; width: number } {
+  const left = Math.min(...rows.map((r) => r.leftMm));
+  const rim = rows.at(-1);
+  return rim
+    ? { from: (rim.leftMm - left) * pxPerMm, width: (rim.rightMm - rim.leftMm) * pxPerMm }
+    : { from: 0, width: 0 };
 }
 
 interface BandProps {

@@ -253,6 +253,24 @@ export const MAKE_FIELDS: FieldSpec[] = [
     ],
   },
   {
+    path: "make.surplusMl",
+    label: "A lid takes, over the rim",
+    kind: "number",
+    quantity: "VOLUME",
+    width: 190,
+  },
+  {
+    path: "make.pace",
+    label: "Fills",
+    kind: "choice",
+    choices: [
+      ["USUAL", "as usual"],
+      ["SLOW", "slowly: tall, narrow, fine"],
+      ["BY_STICK", "drop by drop, by stick"],
+    ],
+    width: 215,
+  },
+  {
     path: "make.front",
     label: "Front of the piece",
     kind: "choice",

@@ -35,7 +35,6 @@ import { BoardSheet } from "./board/BoardSheet";
 import { CupsSheet } from "./cups/CupsSheet";
 import { Fig } from "./how/How";
 import { Legend } from "./how/Legend";
-import { Findings } from "./verdict/Findings";
 import { Story } from "./verdict/Story";
 import { TitleLine } from "./verdict/TitleLine";
 
@@ -45,6 +44,7 @@ const Conditions = later(() => import("./conditions/Conditions").then((m) => m.C
 const PieceEditor = later(() => import("./board/PieceEditor").then((m) => m.PieceEditor));
 const LayBeside = later(() => import("./verdict/LayBeside").then((m) => m.LayBeside));
 const PrintSheet = later(() => import("./PrintSheet").then((m) => m.PrintSheet));
+const Findings = later(() => import("./verdict/Findings").then((m) => m.Findings));
 const Ways = later(() => import("./verdict/Ways").then((m) => m.Ways));
 const LayerStates = later(() => import("./how/States").then((m) => m.LayerStates));
 // Below what is seen at once.

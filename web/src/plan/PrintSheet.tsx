@@ -19,6 +19,7 @@ const BESIDE = new Set<Task["kind"]>([
   "GATHER",
   "EMBED",
   "BUBBLE_PASS",
+  "LID",
   "COVER",
   "LOAD_POT",
   "LOAD_BOX",

@@ -264,7 +264,15 @@ export function Bench({ run, running }: BenchProps) {
           }
           enabled={waits !== undefined || shown?.status === "TO_DO"}
           onDone={taking.take}
-          then={then.map((s) => ({ id: s.taskId, words: stepShort(s, plan, session, units) }))}
+          then={then.map((s) => {
+            const { title, figure, unit } = stepWords(s, plan, session, units);
+            return {
+              id: s.taskId,
+              title,
+              figure: figure === undefined ? null : `${figure} ${unit ?? ""}`.trim(),
+              of: s.targetG === undefined ? null : `step/${s.taskId}/targetG`,
+            };
+          })}
           onTurn={offset === 0 ? null : () => setOffset(0)}
           undo={
             undoable

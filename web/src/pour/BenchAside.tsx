@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Plan, RunState, Session } from "../api/client";
+import { Fig } from "../plan/how/How";
 import { cavityName } from "../words/places";
 import { asTask, capital, cupOf, pourOf, waitWords } from "../words/steps";
 import { taskName } from "../words/tasks";
@@ -103,6 +104,7 @@ function Waits({ state, plan, session, now }: Props) {
       id: s.taskId,
       words: s.status === "RUNNING" ? waitWords(s) : capital(taskName(asTask(s), plan, session)),
       ends: s.status === "RUNNING",
+      of: `step/${s.taskId}/${s.status === "RUNNING" ? "over" : "from"}`,
       in: (s.status === "RUNNING" ? s.endSeconds : s.startSeconds) - now,
     }))
     .filter((w) => w.in < SOON)
@@ -118,7 +120,9 @@ function Waits({ state, plan, session, now }: Props) {
         <Box key={w.id} sx={{ display: "flex", gap: 1, fontSize: "1.1rem", lineHeight: 1.35 }}>
           <span>{w.words}</span>
           <Box sx={{ ml: "auto", whiteSpace: "nowrap", fontWeight: 700 }}>
-            {w.in <= 0 ? "now" : `${w.ends ? "over in" : "in"} ${Math.ceil(w.in / 60)} min`}
+            <Fig of={w.of} what={w.ends ? "When it is over" : "When it is due"}>
+              {w.in <= 0 ? "now" : `${w.ends ? "over in" : "in"} ${Math.ceil(w.in / 60)} min`}
+            </Fig>
           </Box>
         </Box>
       ))}
@@ -149,7 +153,11 @@ function Filled({ state, plan, at, most = 2 }: Props & { most?: number }) {
             <span>
               {cup?.colour.name}, {pour && cavityName(plan, pour.line, pour.cavity)}
             </span>
-            <Box sx={{ ml: "auto", color: "text.secondary" }}>{at(s.endSeconds)}</Box>
+            <Box sx={{ ml: "auto", color: "text.secondary" }}>
+              <Fig of={`step/${s.taskId}/over`} what="When it was poured">
+                {at(s.endSeconds)}
+              </Fig>
+            </Box>
           </Box>
         );
       })}

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { Fig } from "../plan/how/How";
 import { LOW } from "./low";
 
 interface Props {
@@ -7,7 +8,7 @@ interface Props {
   enabled: boolean;
   onDone: () => void;
   /** The two steps that follow. */
-  then: { id: string; words: string }[];
+  then: { id: string; title: string; figure: string | null; of: string | null }[];
   /** Back to the step that is next; null while it is shown. */
   onTurn: (() => void) | null;
   /** What undo takes back, and how; null for nothing. */
@@ -87,11 +88,26 @@ export function BenchKeys(props: Props) {
         }}
       >
         {props.then.map((s, i) => (
-          <Box
-            key={s.id}
-            sx={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}
-          >
-            <b>{i === 0 ? "then" : "after"}</b> {s.words}
+          <Box key={s.id} sx={{ display: "flex", gap: 0.75, whiteSpace: "nowrap" }}>
+            <b>{i === 0 ? "then" : "after"}</b>
+            <Box
+              component="span"
+              sx={{ minWidth: 0, overflow: "hidden", textOverflow: "ellipsis" }}
+            >
+              {s.title}
+            </Box>
+            {s.figure !== null && (
+              <Box component="span" sx={{ flex: "none" }}>
+                {"· "}
+                {s.of === null ? (
+                  s.figure
+                ) : (
+                  <Fig of={s.of} what="How much">
+                    {s.figure}
+                  </Fig>
+                )}
+              </Box>
+            )}
           </Box>
         ))}
         {props.onTurn && (

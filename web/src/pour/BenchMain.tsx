@@ -1,6 +1,7 @@
 import type { RunState, RunStep, ScaleReading } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
+import type { SoonTold } from "../words/soon";
 import { changeWords, standWords } from "../words/stands";
 import { cardLines } from "../words/says";
 import { dosesOf, stepWords, waitWords, windowWords } from "../words/steps";
@@ -31,7 +32,7 @@ interface Props {
   ahead: boolean;
   rescue: RunState["rescue"];
   /** What is lost unless somebody goes on; null for nothing. */
-  soon: string | null;
+  soon: SoonTold | null;
   /** Seconds from when the run was begun. */
   now: number;
   running: Running;

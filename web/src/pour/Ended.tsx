@@ -6,7 +6,7 @@ export function Ended({ id, over }: { id: string; over: boolean }) {
   return (
     <Box>
       <Box component="h2" sx={{ typography: "h1", fontSize: "2.4rem" }}>
-        {over ? "This run is over" : "Everything is done"}
+        {over ? "This evening is over" : "Everything is done"}
       </Box>
       <Button
         variant="contained"

@@ -13,6 +13,8 @@ interface Props {
   most?: number;
   /** Why it cannot be more. */
   mostIs?: string;
+  /** Why it cannot be 0. */
+  zeroIs?: string;
   /** What was planned, as it is said. */
   planned?: string | undefined;
   onDone: (value: number) => void;
@@ -28,10 +30,13 @@ export function Keypad(props: Props) {
   const keys = useRef<HTMLDivElement>(null);
   useEffect(() => keys.current?.focus(), []);
   const [text, setText] = useState("");
+  const [pasted, setPasted] = useState(false);
   const value = readNumber(text);
   const legal = typeof value === "number" && value > 0 && value <= most;
-  const press = (key: string) =>
+  const press = (key: string) => {
+    setPasted(false);
     setText((t) => (key === "⌫" ? t.slice(0, -1) : t.length < 8 ? t + key : t));
+  };
   return (
     <Box
       ref={keys}
@@ -46,6 +51,13 @@ export function Keypad(props: Props) {
         } else if (e.key === "Enter" && legal) {
           onDone(value);
         }
+      }}
+      onPaste={(e) => {
+        // A number that was copied counts; half of a table would be a number that nobody meant.
+        const said = e.clipboardData.getData("text").trim();
+        const number = /^[0-9]*[.,]?[0-9]+$/.test(said) && said.length <= 8;
+        setText(number ? said.replace(",", ".") : "");
+        setPasted(!number);
       }}
       sx={{ maxWidth: 420, outline: 0 }}
     >
@@ -69,15 +81,17 @@ export function Keypad(props: Props) {
         )}
       </Box>
       <Box role="status" sx={{ minHeight: "1.5em", color: "text.secondary" }}>
-        {text === "" || legal
-          ? what
-          : value === null || value === undefined
-            ? "That is no number."
-            : value === 0
-              ? "0 is not a weight. Go back if nothing went in."
-              : mostIs
-                ? `${mostIs} ${most} ${unit}.`
-                : `No more than ${most} ${unit}.`}
+        {pasted
+          ? "What was pasted is no number."
+          : text === "" || legal
+            ? what
+            : value === null || value === undefined
+              ? "That is no number."
+              : value === 0
+                ? (props.zeroIs ?? "0 is not a weight. Go back if nothing went in.")
+                : mostIs
+                  ? `${mostIs} ${most} ${unit}.`
+                  : `No more than ${most} ${unit}.`}
       </Box>
       <Box
         sx={{

@@ -64,14 +64,25 @@ export function OpenCups({ cups, mixes = [], now, most }: Props) {
                   {cup.lostPours > 0 ? "given up" : "poured"}
                 </Box>
               )}
-              {!cup.empties && planned - pours >= 120 && (
-                <Box sx={{ color: "text.secondary", [LOW]: { display: "none" } }}>
-                  <Fig of={`cup/${cup.cupId}/thicks`} what={`How long ${cup.colourName} pours`}>
-                    {left(planned)} as planned
-                  </Fig>
-                </Box>
-              )}
-              {ahead && <Box sx={{ color: "text.secondary" }}>{ahead}</Box>}
+              <Box
+                sx={{
+                  color: "text.secondary",
+                  alignSelf: "center",
+                  display: "grid",
+                  fontSize: "0.95rem",
+                  lineHeight: 1.1,
+                  whiteSpace: "nowrap",
+                }}
+              >
+                {!cup.empties && planned - pours >= 120 && (
+                  <Box sx={{ [LOW]: { display: "none" } }}>
+                    <Fig of={`cup/${cup.cupId}/thicks`} what={`How long ${cup.colourName} pours`}>
+                      {left(planned)} as planned
+                    </Fig>
+                  </Box>
+                )}
+                {ahead && <span>{ahead}</span>}
+              </Box>
               <Box
                 sx={{
                   ml: "auto",

@@ -1,5 +1,6 @@
 import type { CupNow, Plan, RunState } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
+import type { SoonTold } from "../words/soon";
 import { HotCup, Return, SteppedAway } from "./Overlays";
 import { wakeSound } from "./sounds";
 import type { useRun } from "./useRun";
@@ -10,7 +11,7 @@ interface Props {
   plan: Plan;
   now: number;
   /** What is lost unless somebody goes on; null for nothing. */
-  soon: string | null;
+  soon: SoonTold | null;
   tell: ReturnType<typeof useRun>["tell"];
   returning: boolean;
   onReturning: (returning: boolean) => void;

@@ -1,8 +1,10 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { CupNow, Plan, RunState, RunStep } from "../api/client";
+import { Fig } from "../plan/how/How";
 import { WrongMark } from "../ui/Told";
 import { showWith, type Units } from "../units/units";
+import type { SoonTold } from "../words/soon";
 import { cupOf, pourOf } from "../words/steps";
 import { OpenCups } from "./OpenCups";
 import { Over } from "./Over";
@@ -37,7 +39,7 @@ interface AwayProps {
   state: RunState;
   now: number;
   /** What is lost unless somebody comes back; null for nothing. */
-  soon: string | null;
+  soon: SoonTold | null;
   onBack: () => void;
 }
 
@@ -54,7 +56,9 @@ export function SteppedAway({ state, now, soon, onBack }: AwayProps) {
           role="alert"
           sx={{ color: "error.main", fontWeight: 700, fontSize: { xs: "1.3rem", md: "1.9rem" } }}
         >
-          {soon}
+          <Fig of={soon.of} what="Until when">
+            {soon.words}
+          </Fig>
         </Box>
       )}
       <OpenCups cups={state.cups} mixes={state.mixes} now={now} />

@@ -40,6 +40,7 @@ export function RoomKey({ room, assumedC, at, tell, onClose }: Props) {
           what="What the thermometer says"
           unit={degrees.symbol}
           done="That is it"
+          zeroIs={`0 ${degrees.symbol} is too cold to pour in. Type what the thermometer says.`}
           most={Number(show(degrees, MOST_C))}
           onDone={(value) => {
             const inC = (value - degrees.zeroAt) * degrees.scale;

@@ -10,10 +10,10 @@ import { Empty } from "../ui/Told";
 import { Unreadable } from "../ui/Unreadable";
 import { dayAndTime } from "../words/time";
 
-/** Runs that are open, and those that are over. */
+/** Evenings that are open, and those that are over. */
 export function RunsScreen() {
   return (
-    <Fetched query={useRuns()} loading="Looking for runs…">
+    <Fetched query={useRuns()} loading="Looking for evenings…">
       {(lines) => <Runs lines={lines} />}
     </Fetched>
   );
@@ -37,7 +37,7 @@ function Runs({ lines }: { lines: RunLine[] }) {
   return (
     <Box sx={{ px: 1, pt: 1.5 }}>
       <Box component="h1" sx={{ typography: "h1", m: 0 }}>
-        Runs
+        Evenings
       </Box>
       <Unreadable names={unreadable} />
       <Box component="ul" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>

@@ -3,13 +3,14 @@ import Button from "@mui/material/Button";
 import { Fragment } from "react";
 import { Fig } from "../plan/how/How";
 import { WrongMark } from "../ui/Told";
+import type { SoonTold } from "../words/soon";
 import type { Standing } from "../words/stands";
 import { LOW } from "./low";
 
 interface Props {
   sentence: Standing;
   /** What is lost unless somebody goes on; null for nothing. */
-  soon: string | null;
+  soon: SoonTold | null;
   /** What the last thing made of the rest; null where it stayed as it was. */
   change: string | null;
   onGiveUp: (() => void) | null;
@@ -34,7 +35,13 @@ export function Stand({ sentence, soon, change, onGiveUp }: Props) {
     >
       {wrong && <WrongMark />}
       <Box component="span" sx={{ flex: "1 1 0", minWidth: 220 }}>
-        {soon !== null && `${soon} `}
+        {soon !== null && (
+          <>
+            <Fig of={soon.of} what="Until when">
+              {soon.words}
+            </Fig>{" "}
+          </>
+        )}
         {sentence.parts.map(({ words, of }, i) => (
           <Fragment key={words}>
             {i > 0 && "; "}

@@ -151,7 +151,7 @@ function Record({ looked }: { looked: LookedBack }) {
                 onClick={() => setEnding(true)}
                 sx={{ minHeight: 48 }}
               >
-                This run is over…
+                This evening is over…
               </Button>
             </>
           )}
@@ -166,7 +166,7 @@ function Record({ looked }: { looked: LookedBack }) {
       {ending && (
         <Box
           role="alertdialog"
-          aria-label="Is this run over?"
+          aria-label="Is this evening over?"
           sx={{
             border: 2,
             borderColor: "text.primary",
@@ -330,7 +330,14 @@ function Record({ looked }: { looked: LookedBack }) {
       </Sheet>
       {looked.curves.length > 0 && (
         <Sheet title="How the cups followed" aside="a mark for each pour">
-          <CupCurves curves={looked.curves} />
+          <CupCurves
+            curves={looked.curves}
+            name={(c) => (
+              <Fig of={`cup/${c.cupId}/thicks`} what={`How long ${c.colourName} poured`}>
+                {c.colourName}
+              </Fig>
+            )}
+          />
         </Sheet>
       )}
       <Box

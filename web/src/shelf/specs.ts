@@ -191,6 +191,10 @@ export const FORMS = [
   ["LIQUID_TINT", "liquid tint"],
   ["ALCOHOL_INK", "alcohol ink"],
   ["ACRYLIC_PAINT", "acrylic paint"],
+  ["OIL_PAINT", "oil-based hobby paint"],
+  ["FOOD_COLOUR", "food colour, powder or in oil"],
+  ["SILICONE_OIL", "silicone oil, for cells"],
+  ["THINNER", "thinner, alcohol"],
 ] as const;
 
 export const COLOURANT_SPECS: FieldSpec[] = [
@@ -268,6 +272,14 @@ export const EMBED_SPECS: FieldSpec[] = [
   { path: "dry", label: "Dried or sealed", kind: "yesno", yes: "dry", no: "not yet" },
   { path: "pointed", label: "Points", kind: "yesno", yes: "can poke through", no: "none" },
   { path: "face", label: "Which side is seen", kind: "text", width: 230 },
+  { path: "lengthMm", label: "Longest side", kind: "number", quantity: "LENGTH", width: 135 },
+  {
+    path: "heightMm",
+    label: "Height in the piece",
+    kind: "number",
+    quantity: "LENGTH",
+    width: 160,
+  },
   { path: "left", label: "Left", kind: "number", symbol: "pieces" },
 ];
 
@@ -359,6 +371,7 @@ export function toolSpecs(kind: string): FieldSpec[] {
     ...(kind === "PRESSURE_POT"
       ? ([
           { path: "ratedKPa", label: "Rated for", kind: "number", quantity: "PRESSURE" },
+          { path: "reliefKPa", label: "Relief valve", kind: "number", quantity: "PRESSURE" },
           { path: "workKPa", label: "Set to", kind: "number", quantity: "PRESSURE" },
         ] as const)
       : []),

@@ -25,7 +25,11 @@ export type FieldSpec = Base &
     | { kind: "number"; quantity?: Quantity; symbol?: string; factor?: number }
     | { kind: "text" | "long" | "date" | "moment" | "colour" }
     | { kind: "yesno"; yes: string; no: string }
-    | { kind: "choice"; choices: readonly (readonly [value: string, words: string])[] }
+    | {
+        kind: "choice";
+        choices: readonly (readonly [value: string, words: string])[];
+        blank?: string;
+      }
   );
 
 interface Props<T> {
@@ -115,7 +119,9 @@ function Field({ spec, value, error, onChange }: FieldProps) {
         sx={{ width: spec.width ?? 165 }}
         slotProps={{ select: { displayEmpty: true } }}
       >
-        {!spec.needed && <MenuItem value="">not known</MenuItem>}
+        {!spec.needed && (
+          <MenuItem value="">{(spec.kind === "choice" && spec.blank) || "not known"}</MenuItem>
+        )}
         {choices.map(([key, words]) => (
           <MenuItem key={key} value={key}>
             {words}

@@ -48,8 +48,8 @@ interface Typed {
   shown: Dayjs | null;
   /** What counts. */
   said: string;
-  /** What counted until that arrives; null once it has. */
-  before: string | null;
+  /** What counts until that arrives: what stood there, and what was typed on the way; then empty. */
+  before: string[];
   /** Whether it is no day or time, and what was there before counts. */
   wrong: boolean;
 }
@@ -59,11 +59,11 @@ interface Typed {
  */
 function useWhen({ label, value, onChange, error, width, needed }: WhenProps, kept: string) {
   const [typed, setTyped] = useState<Typed | null>(null);
-  if (typed !== null && typed.before !== null && typed.said === value) {
+  if (typed !== null && typed.before.length > 0 && typed.said === value) {
     // It arrived: from here on another value is somebody else's, such as an undo.
-    setTyped({ ...typed, before: null });
+    setTyped({ ...typed, before: [] });
   }
-  const mine = typed !== null && (value === typed.said || value === typed.before);
+  const mine = typed !== null && (value === typed.said || typed.before.includes(value));
   const told = error ?? (mine && typed.wrong ? "No such day or time." : undefined);
   return {
     label,
@@ -75,7 +75,13 @@ function useWhen({ label, value, onChange, error, width, needed }: WhenProps, ke
       const there =
         next === null ? needed !== true : next.isValid() && next.year() >= EARLIEST_YEAR;
       const said = there ? (next?.format(kept) ?? "") : value;
-      setTyped({ shown: next, said, before: value, wrong: !there });
+      // Who types quickly is ahead of what arrives, by more than one figure at times.
+      setTyped((now) => ({
+        shown: next,
+        said,
+        before: [...(now && now.before.length > 0 ? [...now.before, now.said] : []), value],
+        wrong: !there,
+      }));
       if (there) {
         onChange(said);
       }

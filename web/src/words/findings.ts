@@ -169,6 +169,26 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)}: its embed is lighter than the mix and rises. Anchor it, or put it in when the layer has thickened.`;
     case "EMBED_SINKS":
       return `${capital(place)}: its embed is heavier than the mix and sinks to the floor. Anchor it, or lay it on a bed.`;
+    case "EMBED_TOO_LARGE":
+      return `${capital(place)}: its embed is ${showWith(units.LENGTH, finding.value, 0)} long, the cavity ${showWith(units.LENGTH, finding.limit, 0)} wide. Try it dry first.`;
+    case "EMBED_NOT_COVERED":
+      return `${capital(place)}: its embed stands ${showWith(units.LENGTH, finding.value, 1)} high in a layer of ${showWith(units.LENGTH, finding.limit, 1)}. Pour a deeper layer, or let it stand out on purpose.`;
+    case "DOME_RUNS_OVER":
+      return `${capital(place)}: a dome of ${showWith(units.LENGTH, finding.value, 1)} runs over; the resin’s skin holds about ${showWith(units.LENGTH, finding.limit, 1)} over an opening so wide.`;
+    case "LID_LEAVES_A_VOID":
+      return `${capital(place)} is closed by a lid and not filled over: that leaves a void. Fill it to a slight dome.`;
+    case "LID_OVERFULL":
+      return `${capital(place)}: ${showWith(units.VOLUME, finding.value, 1)} over the rim lift the lid, ${showWith(units.VOLUME, finding.limit, 1)} is plenty. Expect a raised face to be sanded.`;
+    case "HEAT_UNDER_LID":
+      return `${capital(place)}: heat and mist do nothing under a lid. Wet the lid’s face, squeeze the mould, or use the pressure pot.`;
+    case "RESIN_COLD":
+      return `A and B meet at ${showWith(units.TEMPERATURE, finding.value, 0)}. Below ${showWith(units.TEMPERATURE, finding.limit, 0)} resin is thick, turns milky and keeps its bubbles.`;
+    case "REST_TOO_SHORT":
+      return `In this rest only bubbles of ${showWith(units.LENGTH, finding.value, 1)} and more get out of the mixing cup; ${showWith(units.LENGTH, finding.limit, 1)} can be seen. Warm the bottles, rest longer in a shallow cup, or use the pressure pot.`;
+    case "OIL_BRINGS_BUBBLES":
+      return `${capital(place)} has oil-based paint in it, which brings up bubbles: look again more often.`;
+    case "OIL_AGES_RESIN":
+      return `${capital(place)} has silicone oil in it: a drop or two, and the resin may age sooner.`;
     case "INNER_MOULD_RISES":
       return `${capital(place)}: the resin lifts the inner mould; lay ${showWith(units.MASS, finding.value, 0)} on it.`;
     case "INNER_WALL_THIN":
@@ -208,6 +228,8 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
   switch (mend.kind) {
     case "NO_WARMING":
       return "Leave the bottles cold";
+    case "WARM_BOTTLES":
+      return "Warm both bottles in water first";
     case "SHORTER_REST":
       return mend.value === 0
         ? "No rest"

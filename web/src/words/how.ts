@@ -64,6 +64,8 @@ const FORMULAS: Record<Derivation["formula"], string> = {
     "The same as if nothing more were poured from it: as warm as it is, and running down as the clock does.",
   WAITS_FOR: "The latest of what it waits for, and when hands are free.",
   WINDOW_ENDS: "The first of the moments by which it has to be begun.",
+  TAKES_SO_LONG: "When it began, and how long it takes.",
+  TOLD_THEN: "When it was told to be done.",
   POUR_SPARE: "When its cup was thick, less when it was poured.",
   RUN_SPARE: "Of the pour that comes nearest: when its cup is thick, less when it ends.",
   RUN_LATE: "When the last open pour ends as the rest is laid out now, less when it was to end.",

@@ -112,8 +112,36 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return `It stays shut until ${at(value)}.`;
     case "OPENS_BY":
       return `How this mould is opened: ${text}.`.replace("..", ".");
+    case "LIFT_EDGES":
+      return "Lift the edges all round first, so that air gets in; fine detail last.";
     case "HOLDS_ON":
-      return "Undercuts hold the piece: bend the mould away, do not pull.";
+      return "Undercuts hold the piece: turn the mould inside out or push from behind, do not pull. A little alcohol helps; no flame near it.";
+    case "MOULD_AWAY":
+      return "Then wipe the mould, drain and dry it, and put it away with its lid on.";
+    case "FLASH_OFF":
+      return "What was squeezed out is paper-thin: take it off with tape, or trim it.";
+    case "STANDS_LEVEL":
+      return "Try whether it stands level.";
+    case "DOME":
+      return `To a dome ${showWith(units.LENGTH, value)} above the rim.`;
+    case "FREE_RIM":
+      return `Stop ${showWith(units.LENGTH, value)} below the rim.`;
+    case "SLOWLY":
+      return "A slow one: a thin stream, so that the air gets out.";
+    case "BY_STICK":
+      return "Drop by drop, from a stick.";
+    case "SURPLUS":
+      return `A slight dome, ${showWith(units.MASS, value)} more than it holds: the lid presses that out.`;
+    case "KEYS":
+      return "Nobody looks in after that, and heat or mist do nothing inside.";
+    case "DUSTED":
+      return "Dusted wall: look for bare spots first, keep the stream moving.";
+    case "DARK_BEHIND":
+      return "Polished powder shines with a dark, clear colour behind it.";
+    case "POT_GENTLY":
+      return "Do not squeeze the moulds in, keep them clear of lid and fittings, let the air in gently.";
+    case "RELIEF":
+      return `Its relief valve opens at ${pressure(value, units)}.`;
     case "BOTTLES_FROM":
       return `The label wants the bottles at ${showWith(units.TEMPERATURE, value)} or more: warm them, shut and dried.`;
     case "BOTTLES_TO":

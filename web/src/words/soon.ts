@@ -12,25 +12,35 @@ export interface Soon {
   left: number;
 }
 
+/** It in words, and the figure of the run that its minutes come from. */
+export interface SoonTold {
+  words: string;
+  of: string;
+}
+
 /** What is lost unless somebody goes on, the first of it; null for nothing. */
 export function soonWords(
   soons: Soon[],
   plan: Plan,
   session: Session,
   units: Units,
-): string | null {
+): SoonTold | null {
   for (const { what, step, left } of soons) {
     const within = left < 60 ? "now" : `within ${Math.floor(left / 60)} min`;
     if (what === "POURS" && left > 0) {
-      return `Go on ${within}, or a pour comes too late.`;
+      return { words: `Go on ${within}, or a pour comes too late.`, of: "run/spareMinutes" };
     }
     if (step) {
+      const of = `step/${step.taskId}/until`;
       const { title } = stepWords(step, plan, session, units);
       if (step.kind === "EMBED" && left <= 0) {
-        return `Too late: ${title}.`;
+        return { words: `Too late: ${title}.`, of };
       }
       if (left > 0) {
-        return `${title}: ${within}${step.kind === "EMBED" ? "" : ", while it still bonds"}.`;
+        return {
+          words: `${title}: ${within}${step.kind === "EMBED" ? "" : ", while it still bonds"}.`,
+          of,
+        };
       }
     }
   }

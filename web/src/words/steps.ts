@@ -140,6 +140,12 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
         how: "",
         done: "Done",
       };
+    case "LID":
+      return {
+        title: capital(taskName(asTask(step), plan, session)),
+        how: "Look and pop the last bubbles first. Over its keys, not over the cavities; an even weight on it.",
+        done: "Lids are on",
+      };
     case "COVER":
       return { title: "Cover them against dust", how: "Level, and hands off.", done: "Covered" };
     case "CLEAN_UP":

@@ -20,6 +20,7 @@ export const TASK_WORDS: Record<Task["kind"], string> = {
   EMBED: "embed",
   BUBBLE_PASS: "bubbles",
   UNDER_LAMP: "lamp",
+  LID: "lids",
   COVER: "cover",
   LOAD_POT: "into the pot",
   IN_POT: "in the pot",
@@ -40,7 +41,10 @@ const FINISHES = {
   VARNISH: "varnish",
   PAINT: "paint",
   GLUE_FITTINGS: "glue fittings",
+  WET_SAND: "sand wet",
+  DRILL: "drill",
   POLISH: "polish",
+  OTHER: "work on it",
 } as const;
 
 const SURFACES = {
@@ -71,6 +75,8 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
       return `nudge the embeds of ${of}`;
     case "LOOK":
       return `look for bubbles again, batch ${task.batch}`;
+    case "LID":
+      return `press the ${task.places === 1 ? "lid" : `${task.places} lids`} on`;
     case "LOAD_POT":
       return `into the pressure pot, ${task.places} pieces`;
     case "IN_POT":
@@ -86,7 +92,8 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
     case "CLEAN_UP":
       return `clean up after batch ${task.batch}`;
     case "DEMOULD":
-      return `take ${of} out of the mould`;
+      // What stays in its setting gets hard there by itself.
+      return task.hands ? `take ${of} out of the mould` : `${of} hard in its setting`;
     case "FINISH":
       return `${finishName(task, session)} ${of}`;
     case "READY":

@@ -30,3 +30,17 @@ export function span(value: number): string {
   }
   return value < 48 * 60 ? `${Math.round(value / 60)} h` : `${Math.round(value / 1440)} days`;
 }
+
+/** Minutes after midnight as a clock on the wall says them; a field for a time knows no 24:00. */
+export function wallClock(minutes: number): string {
+  const within = Math.min(minutes, 1_439);
+  return `${String(Math.floor(within / 60)).padStart(2, "0")}:${String(within % 60).padStart(2, "0")}`;
+}
+
+/** "18:30" as minutes after midnight; null for what is no time. */
+export function minutesOf(text: string): number | null {
+  const [hours, rest] = text.split(":").map(Number);
+  return hours === undefined || rest === undefined || Number.isNaN(hours + rest)
+    ? null
+    : hours * 60 + rest;
+}

@@ -9,6 +9,8 @@ import { dragged } from "../../session/layerFill";
 import { NumberField } from "../../ui/NumberField";
 import { OneOf } from "../../ui/OneOf";
 import { leftOut } from "../../ui/path";
+import { useUnits } from "../../units/UnitsProvider";
+import { fillWords } from "../../words/fill";
 import { Designs } from "./Designs";
 import { LayerRow } from "./LayerRow";
 import { PieceWorkEditor } from "./PieceWorkEditor";
@@ -34,6 +36,7 @@ interface Props {
 export function PieceEditor(props: Props) {
   const { line, piece, shelf, errors } = props;
   const [selected, setSelected] = useState<number | null>(null);
+  const units = useUnits();
   const [finished, setFinished] = useState(false);
   const at = `pieces[${line}]`;
   const errorAt = (field: string | null) => errors.find((e) => e.field === field);
@@ -132,6 +135,9 @@ export function PieceEditor(props: Props) {
             <Box role="status" sx={{ color: "text.secondary", width: 240 }}>
               The design is drawn here as soon as it can be poured.
             </Box>
+          )}
+          {view && fillWords(view, units) !== "" && (
+            <Box sx={{ color: "text.secondary", maxWidth: 420 }}>{fillWords(view, units)}</Box>
           )}
           <OneOf
             label="Which way up"

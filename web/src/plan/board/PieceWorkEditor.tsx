@@ -72,6 +72,57 @@ const ABOUT: FieldSpec[] = [
   },
 ];
 
+/** How far the mould is filled, where the topmost layer takes what room is left. */
+function fillSpecs(kind: NonNullable<PieceWork["fill"]>["kind"] | undefined): FieldSpec[] {
+  return [
+    {
+      path: "fill.kind",
+      label: "Filled",
+      kind: "choice",
+      blank: "as usual here",
+      choices: [
+        ["FLUSH", "level with the rim"],
+        ["DOMED", "to a dome"],
+        ["SHORT", "short of the rim"],
+      ],
+      width: 175,
+    },
+    ...(kind === "DOMED"
+      ? ([
+          {
+            path: "fill.mm",
+            label: "High (1 mm or more if empty)",
+            kind: "number",
+            quantity: "LENGTH",
+            width: 215,
+          },
+        ] as const)
+      : kind === "SHORT"
+        ? ([
+            {
+              path: "fill.mm",
+              label: "Below the rim",
+              kind: "number",
+              quantity: "LENGTH",
+              needed: true,
+              width: 135,
+            },
+          ] as const)
+        : []),
+  ];
+}
+
+/** Another way of filling has another figure; none has none. */
+function filled(before: PieceWork, next: PieceWork): PieceWork {
+  if (next.fill?.kind === before.fill?.kind) {
+    return next;
+  }
+  const kind = next.fill?.kind;
+  return kind === undefined
+    ? leftOut(next, "fill")
+    : { ...next, fill: { kind, ...(kind === "SHORT" ? { mm: 1 } : {}) } };
+}
+
 const SURFACE: FieldSpec[] = [
   {
     path: "kind",
@@ -161,10 +212,10 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
     <Box component="section" aria-label="Before and after" sx={{ mt: 1.5 }}>
       <Fields
         label="Front, base, bubbles, curing"
-        specs={ABOUT}
+        specs={[...ABOUT, ...fillSpecs(now.fill?.kind)]}
         draft={now}
         errors={under("")}
-        onChange={(next) => onChange(next)}
+        onChange={(next) => onChange(filled(now, next))}
       />
       {now.curing === "PRESSURE_POT" && (
         <Box sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.5 }}>

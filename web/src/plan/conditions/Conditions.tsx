@@ -12,11 +12,13 @@ import {
   type Workshop,
 } from "../../api/client";
 import { Fields } from "../../ui/Fields";
+import { leftOut } from "../../ui/path";
 import { NumberField } from "../../ui/NumberField";
 import { MomentField } from "../../ui/When";
 import { useUnits } from "../../units/UnitsProvider";
 import { AddResin } from "./AddResin";
 import { HoursFields } from "./HoursFields";
+import { RoomFields } from "./RoomFields";
 import { SCHOOLS, schoolText } from "./schools";
 
 interface Props {
@@ -105,7 +107,7 @@ export function Conditions(props: Props) {
           optional
           error={errorAt("room.humidityPercent")}
           onChange={(v) => {
-            const room = { temperatureC: session.room.temperatureC };
+            const room = leftOut(session.room, "humidityPercent");
             onChange(
               { ...session, room: v === null ? room : { ...room, humidityPercent: v } },
               "room.humidityPercent",
@@ -173,6 +175,7 @@ export function Conditions(props: Props) {
           <MenuItem value="A">A</MenuItem>
         </TextField>
       </Box>
+      <RoomFields session={session} errors={errors} onChange={onChange} />
       <HoursFields session={session} errors={errors} onChange={onChange} />
       {adding && (
         <AddResin

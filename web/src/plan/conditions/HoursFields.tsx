@@ -4,6 +4,7 @@ import type { FieldError, Hours, Session } from "../../api/client";
 import { arranged } from "../../session/arranging";
 import { ClockField } from "../../ui/When";
 import { leftOut } from "../../ui/path";
+import { minutesOf, wallClock } from "../../words/time";
 
 interface Props {
   session: Session;
@@ -13,19 +14,10 @@ interface Props {
 
 const USUAL: Hours = { fromMinutes: 8 * 60, toMinutes: 22 * 60, otherwise: [] };
 
-function clock(minutes: number): string {
-  // A field for a time of day knows no 24:00.
-  const within = Math.min(minutes, 1_439);
-  return `${String(Math.floor(within / 60)).padStart(2, "0")}:${String(within % 60).padStart(2, "0")}`;
-}
-
-function minutes(text: string, midnight: boolean): number | null {
-  const [hours, rest] = text.split(":").map(Number);
-  if (hours === undefined || rest === undefined || Number.isNaN(hours + rest)) {
-    return null;
-  }
-  const all = hours * 60 + rest;
-  return midnight && (all === 0 || all === 1_439) ? 1_440 : all;
+/** A field for a time of day knows no 24:00. */
+function until(text: string): number | null {
+  const all = minutesOf(text);
+  return all === 0 || all === 1_439 ? 1_440 : all;
 }
 
 /** From when to when somebody is there, every day; days that differ are set below, among the days. */
@@ -43,9 +35,9 @@ export function HoursFields({ session, errors, onChange }: Props) {
         <>
           <ClockField
             label="Somebody is there from"
-            value={clock(hours.fromMinutes)}
+            value={wallClock(hours.fromMinutes)}
             onChange={(time) => {
-              const from = minutes(time, false);
+              const from = minutesOf(time);
               if (from !== null) {
                 set({ ...hours, fromMinutes: from });
               }
@@ -55,9 +47,9 @@ export function HoursFields({ session, errors, onChange }: Props) {
           />
           <ClockField
             label="until"
-            value={clock(hours.toMinutes)}
+            value={wallClock(hours.toMinutes)}
             onChange={(time) => {
-              const to = minutes(time, true);
+              const to = until(time);
               if (to !== null) {
                 set({ ...hours, toMinutes: to });
               }

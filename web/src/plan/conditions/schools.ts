@@ -250,6 +250,14 @@ export const SCHOOLS: School[] = [
         ],
       },
       {
+        path: "care.fill.kind",
+        label: "Moulds are filled",
+        kind: "choice",
+        blank: "level with the rim",
+        width: 185,
+        choices: [["DOMED", "to a dome"]],
+      },
+      {
         path: "care.leaving",
         label: "Leaves the house",
         kind: "choice",
@@ -321,6 +329,11 @@ export function schoolText(title: string, habits: Whole): string[] {
         ...(habits.care?.bubbles === "ALCOHOL_MIST" || habits.care?.moulds === "ALCOHOL_WIPE"
           ? [
               "Once alcohol is out on the bench, no flame and no hot air for the rest of the session.",
+            ]
+          : []),
+        ...(habits.care?.fill?.kind === "DOMED"
+          ? [
+              "A dome of a millimetre, or as much more as the resin loses by its label, as far as its skin holds it. Level: a flat back, a little lower when it has cured.",
             ]
           : []),
         ...(habits.care?.moulds === "ALCOHOL_WIPE"

@@ -8,7 +8,7 @@ import { Begin } from "../../pour/Begin";
 import type { useSessionEditor } from "../../session/useSessionEditor";
 import { Told, WrongMark } from "../../ui/Told";
 import { useUnits } from "../../units/UnitsProvider";
-import { showWith } from "../../units/units";
+import { showWith, type Units } from "../../units/units";
 import { heatLine } from "../../words/heat";
 import { Fig } from "../how/How";
 
@@ -149,6 +149,7 @@ export function TitleLine(props: Props) {
           }}
         >
           {showWith(units.TEMPERATURE, session.room.temperatureC)}
+          {laterRoom(session, units)}
           {damp !== undefined && ` · ${damp} %`} · {when} · {resin} · {open ? "close" : "change"}
         </ButtonBase>
         <Button onClick={editing.undo} disabled={!history || history.past.length === 0}>
@@ -184,4 +185,14 @@ export function TitleLine(props: Props) {
       {trouble && <Told trouble={trouble} />}
     </Box>
   );
+}
+
+/** How cold or warm the room gets by itself, beside how warm it is at first. */
+function laterRoom(session: Session, units: Units): string {
+  const first = session.room.temperatureC;
+  const later = (session.room.later ?? []).map((c) => c.temperatureC);
+  const coldest = Math.min(first, ...later);
+  const warmest = Math.max(first, ...later);
+  const said = (to: string, at: number) => ` ${to} ${showWith(units.TEMPERATURE, at)}`;
+  return `${coldest < first ? said("down to", coldest) : ""}${warmest > first ? said("up to", warmest) : ""}`;
 }

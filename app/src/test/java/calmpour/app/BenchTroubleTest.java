@@ -62,6 +62,109 @@ class BenchTroubleTest extends BenchScreens {
     page.waitForCondition(() -> lost(run) == 0);
   }
 
+  /** Whatever is typed or pasted for a weight is a number between nothing and what there is. */
+  @Test
+  void whatIsTypedForASpillIsWeighedFirst() {
+    String run = begun();
+    upTo(run, "POUR");
+    JsonNode cup = state(run).get("cups").get(0);
+    Page page = bench(run);
+    button(page, "Trouble").click();
+    press(page, "^Spilled$");
+    press(page, "^" + cup.get("colourName").asString() + "$");
+    press(page, "^Type how much$");
+    page.waitForTimeout(MEANT_MS);
+    Locator takes = button(page, "^That much$");
+    Locator says = page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.STATUS);
+    for (String[] typed :
+        new String[][] {
+          {"0", "not a weight"},
+          {"..", "no number"},
+          {"99999", "There is no more than " + cup.get("leftG").asString().replaceAll("\\..*", "")},
+        }) {
+      page.keyboard().type(typed[0]);
+      assertThat(says).containsText(typed[1]);
+      assertThat(takes).isDisabled();
+      for (int i = 0; i < typed[0].length(); i++) {
+        page.keyboard().press("Backspace");
+      }
+    }
+    paste(page, "Harbour\t12.5\nOat\t30");
+    assertThat(says).containsText("no number");
+    assertThat(takes).isDisabled();
+    paste(page, "2,5");
+    assertThat(takes).isEnabled();
+    page.keyboard().press("Backspace");
+    page.keyboard().type("5");
+    Seen.readable(page, "typed for a spill");
+    takes.click();
+    settled(page);
+    page.waitForCondition(() -> state(run).get("masses").get("lostG").asDouble() > 0);
+    assertThat(state(run).get("masses").get("lostG").asDouble()).isEqualTo(2.5);
+  }
+
+  private static void paste(Page page, String text) {
+    page.evaluate(
+        """
+        text => {
+          const data = new DataTransfer();
+          data.setData('text', text);
+          document.activeElement.dispatchEvent(
+              new ClipboardEvent('paste', { clipboardData: data, bubbles: true }));
+        }
+        """,
+        text);
+  }
+
+  /** A leak, foam and an embed that was forgotten, from the key to the record. */
+  @Test
+  void leakFoamAndAForgottenEmbedArePressed() {
+    String run =
+        demo.begin(RunningApp.demoDocument("sessions/fern-bell-pushes"))
+            .body()
+            .get("id")
+            .asString();
+    tell(run, "CHECKED", "READY", null);
+    String embed = upTo(run, "EMBED");
+    Page page = bench(run);
+    button(page, "Trouble").click();
+    press(page, "^A mould leaks$");
+    page.waitForTimeout(MEANT_MS);
+    page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON).first().click();
+    press(page, "^Give this piece up$");
+    settled(page);
+    page.waitForCondition(() -> state(run).get("givenUp").size() == 1);
+
+    press(page, "Trouble");
+    press(page, "^A cup foams$");
+    page.waitForTimeout(MEANT_MS);
+    page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON).first().click();
+    press(page, "^Let it rest 3 min$");
+    settled(page);
+
+    press(page, "Trouble");
+    press(page, "^An embed was forgotten$");
+    page.waitForTimeout(MEANT_MS);
+    page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON).first().click();
+    press(page, "^It goes without$");
+    settled(page);
+    page.waitForCondition(() -> !step(run, embed).get("status").asString().equals("TO_DO"));
+    page.navigate(demo.url("/pour/" + run + "/record"));
+    Locator record = page.getByRole(AriaRole.MAIN);
+    assertThat(record).containsText(Pattern.compile("leak", Pattern.CASE_INSENSITIVE));
+    assertThat(record).containsText(Pattern.compile("foam", Pattern.CASE_INSENSITIVE));
+  }
+
+  /** What it costs is said first, where it costs something. */
+  private static void settled(Page page) {
+    Locator so = button(page, "^It is so$");
+    page.waitForCondition(() -> so.isVisible() || page.locator("[data-over]").count() == 0);
+    if (so.isVisible()) {
+      press(page, "^It is so$");
+    }
+    page.waitForCondition(() -> page.locator("[data-over]").count() == 0);
+  }
+
   @Test
   void aWrongColourThatIsTippedOutIsPouredAgain() {
     String run = begun();
@@ -98,12 +201,7 @@ class BenchTroubleTest extends BenchScreens {
     press(page, "^" + own + " into " + mould + ", first$");
     press(page, "^" + other + "$");
     press(page, "^Tipped out and wiped: pour it again$");
-    // What it cost the other cup may be missed there, which is said first.
-    Locator so = button(page, "^It is so$");
-    page.waitForCondition(() -> so.isVisible() || page.locator("[data-over]").count() == 0);
-    if (so.isVisible()) {
-      press(page, "^It is so$");
-    }
+    settled(page);
     page.waitForCondition(() -> state(run).get("masses").get("lostG").asDouble() > 0);
     assertThat(poured(run)).isEqualTo(before - 1);
   }
@@ -279,6 +377,19 @@ class BenchTroubleTest extends BenchScreens {
         .first()
         .click();
     assertThat(how).containsText("A met B");
+    page.keyboard().press("Escape");
+    for (String[] opens :
+        new String[][] {
+          {"Filled", "told to be done"},
+          {"Next", "all that its cup still has"},
+        }) {
+      page.getByLabel(opens[0], new Page.GetByLabelOptions().setExact(true))
+          .getByRole(AriaRole.BUTTON, figure())
+          .first()
+          .click();
+      assertThat(how).containsText(opens[1]);
+      page.keyboard().press("Escape");
+    }
     page.navigate(demo.url("/pour/" + run + "/record"));
     page.getByRole(AriaRole.CELL).getByRole(AriaRole.BUTTON, figure()).first().click();
     assertThat(how).containsText("as planned where nobody weighed");

@@ -66,9 +66,9 @@ class RecordScreensTest extends DemoScreens {
     assertThat(pieces).containsText("second: cloudy, micro-bubbles – Fog at the rim");
     assertThat(pieces).containsText("1 of 14 looked over");
 
-    button(page, "This run is over…").click();
+    button(page, "This evening is over…").click();
     button(page, "Not yet").click();
-    button(page, "This run is over…").click();
+    button(page, "This evening is over…").click();
     button(page, "It is over").click();
     assertThat(page.getByText(Pattern.compile(", over "))).isVisible();
     assertThat(demo.get("/api/runs/" + run + "/record").body().has("finishedAt")).isTrue();

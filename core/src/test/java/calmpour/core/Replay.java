@@ -114,7 +114,8 @@ public final class Replay {
     double again() {
       return switch (d.formula()) {
         case FILL_BY_SHARE -> filled(one("mould holds") * one("share") / 100);
-        case FILL_THE_REST -> filled(one("mould holds") - one("filled below"));
+        case FILL_THE_REST ->
+            filled(one("mould holds") - one("filled below") + sum("above the rim"));
         case FILL_BY_VOLUME ->
             filled(
                 all("density of the mix").isEmpty()

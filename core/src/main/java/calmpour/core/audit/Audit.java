@@ -64,6 +64,7 @@ public final class Audit implements Judge {
         new RightResin(),
         new CupsAndColours(),
         new EmbedsFit(),
+        new FilledFar(),
         new Warmth(),
         new PinsHold());
   }

@@ -13,6 +13,7 @@ import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.JobInResin;
+import calmpour.core.tint.ColourantForm;
 import calmpour.core.tint.Tint;
 import java.util.HashSet;
 import java.util.Set;
@@ -63,11 +64,21 @@ final class CupsAndColours implements Rule {
     if (solvent > 0) {
       told.near(Finding.Rule.SOLVENT_IN_COLOUR, place, solvent, 0, "%", Findings.open(place));
     }
+    if (has(tint, ColourantForm.OIL_PAINT)) {
+      told.note(Finding.Rule.OIL_BRINGS_BUBBLES, place, 1, 0, "");
+    }
+    if (has(tint, ColourantForm.SILICONE_OIL)) {
+      told.note(Finding.Rule.OIL_AGES_RESIN, place, 1, 0, "");
+    }
     boolean coarse =
         tint.shares().stream().anyMatch(s -> s.gPerGResin() > 0 && s.colourant().coarse());
     if (coarse && thin(job.resin())) {
       told.near(Finding.Rule.SINKS_IN_THIN, place, 1, 0, "", Findings.open(place));
     }
+  }
+
+  private static boolean has(Tint tint, ColourantForm form) {
+    return tint.shares().stream().anyMatch(s -> s.gPerGResin() > 0 && s.colourant().form() == form);
   }
 
   /** Thin by its label, or by its kind where that says nothing. */

@@ -39,8 +39,31 @@ final class EmbedsFit implements Rule {
           if (loose && layer == 0 && Boolean.TRUE.equals(embed.pointed())) {
             told.near(Finding.Rule.EMBED_POKES_THROUGH, place, 1, 0, "", Findings.openPiece(l));
           }
+          size(line, level, inside, place, l, told);
           moves(facts, level, inside, place, told);
         }
+      }
+    }
+  }
+
+  /** As it stands in the piece: no longer and wider than its cavity, no higher than its layer. */
+  private static void size(
+      Job.Line line, Job.Level level, Job.EmbedIn inside, Place place, int l, Findings told) {
+    Embed embed = inside.embed();
+    Double length = embed.lengthMm();
+    if (length != null && line.cavity().outlineKnown()) {
+      double wide = line.measured().section().widthMm();
+      if (length > wide) {
+        told.near(Finding.Rule.EMBED_TOO_LARGE, place, length, wide, "mm", Findings.openPiece(l));
+      }
+    }
+    Double height = embed.heightMm();
+    if (height != null) {
+      double thick = level.toMm() - level.fromMm();
+      double covered = height * inside.placed().inResin();
+      if (covered > thick) {
+        told.near(
+            Finding.Rule.EMBED_NOT_COVERED, place, covered, thick, "mm", Findings.openPiece(l));
       }
     }
   }

@@ -1,13 +1,16 @@
 package calmpour.core.audit;
 
 import calmpour.core.cure.Calibrated;
+import calmpour.core.embed.Bubbles;
 import calmpour.core.plan.Facts;
+import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
+import calmpour.core.session.JobInResin;
 import java.util.List;
 
 /** Judges what the cure engine says of a plan: how damp it is for it, how hard it ever gets. */
@@ -17,9 +20,19 @@ final class Warmth implements Rule {
 
   private static final double WARMER_K = 3;
 
+  /** Below that A and B are cold: common practice, no source. */
+  private static final double COLD_C = 18;
+
+  /** The cool end of what workshops are kept at: common practice, no source. */
+  private static final double WARMED_ROOM_C = 21;
+
+  /** More than that of a fast resin is bulk (starting value, no source), g. */
+  private static final double BULK_G = 150;
+
   @Override
   public void judge(Facts facts, Findings told) {
     air(facts.job(), told);
+    cold(facts, told);
     int unmet =
         facts.job().resins().stream()
             .mapToInt(r -> facts.cure().label(r.resin()).map(Calibrated::unmet).orElse(0))
@@ -47,6 +60,63 @@ final class Warmth implements Rule {
         told.note(Finding.Rule.DAMP_AIR, Place.Whole.RESIN, humidity, damp, "%");
       }
     }
+  }
+
+  /**
+   * Resin that meets cold is thick, turns milky and keeps its micro-bubbles; a fast one in bulk
+   * thickens around them. Told once, with the longest rest that any of its batches would take.
+   */
+  private static void cold(Facts facts, Findings told) {
+    for (Job.ResinUse use : facts.job().resins()) {
+      JobInResin job = facts.job().in(use.resin().id());
+      double startC = job.startC();
+      boolean cold = startC < COLD_C;
+      if (cold) {
+        told.near(
+            Finding.Rule.RESIN_COLD,
+            Place.Whole.RESIN,
+            startC,
+            COLD_C,
+            "°C",
+            new Mend(Mend.Kind.WARM_BOTTLES, 0),
+            new Mend(Mend.Kind.WARMER_ROOM, WARMED_ROOM_C));
+      }
+      Batch worst = null;
+      for (Batch batch : facts.plan().batches()) {
+        boolean its = batch.resinId().equals(use.resin().id()) && facts.mixes(batch);
+        boolean bulk = use.resin().kind() == ResinKind.FAST && batch.measuring().totalG() > BULK_G;
+        boolean deeper = worst == null || worst.measuring().totalG() < batch.measuring().totalG();
+        worst = its && (cold || bulk) && deeper ? batch : worst;
+      }
+      if (worst != null) {
+        rest(facts, job, worst, told);
+      }
+    }
+  }
+
+  private static void rest(Facts facts, JobInResin job, Batch batch, Findings told) {
+    double rested = job.session().habits().restMinutes();
+    int contact = facts.contact(batch);
+    double from = Math.max(0, (batch.times().mixedSeconds() - contact) / 60.0);
+    double depth =
+        batch
+            .mixing()
+            .cup()
+            .holding(batch.measuring().totalG() / job.resin().mixedDensity())
+            .depthMm();
+    facts
+        .cure()
+        .curve(job.resin(), facts.mixed(batch))
+        .map(run -> Bubbles.of(run, from, rested, depth, job.resin().mixedDensity()))
+        .filter(b -> b.worthMinutes() == null || b.worthMinutes() > rested)
+        .ifPresent(b ->
+            told.near(
+                Finding.Rule.REST_TOO_SHORT,
+                Place.Whole.RESIN,
+                b.clearsMm(),
+                Bubbles.SEEN_MM,
+                "mm",
+                new Mend(Mend.Kind.WARM_BOTTLES, 0)));
   }
 
   /** Whether any layer never gets hard: one line, however many pieces. */

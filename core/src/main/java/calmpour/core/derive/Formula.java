@@ -53,6 +53,8 @@ public enum Formula {
   CUP_STANDS,
   WAITS_FOR,
   WINDOW_ENDS,
+  TAKES_SO_LONG,
+  TOLD_THEN,
   POUR_SPARE,
   RUN_SPARE,
   RUN_LATE,

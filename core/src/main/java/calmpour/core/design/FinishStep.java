@@ -28,8 +28,13 @@ public record FinishStep(
     VARNISH(1.5, 4, 2),
     PAINT(3, 1, 1),
     GLUE_FITTINGS(2, 1, 1),
+    /** Wet, by one grit after the other. */
+    WET_SAND(6, 48, 1),
+    DRILL(2, 24, 1),
     /** Some days later, when it no longer smears. */
-    POLISH(5, 72, 1);
+    POLISH(5, 72, 1),
+    /** In the maker's words. */
+    OTHER(5, 0, 1);
 
     private final double usualMinutes;
     private final double usualWait;
@@ -58,7 +63,7 @@ public record FinishStep(
         switch (kind) {
           case VARNISH -> 2;
           case PAINT -> 1;
-          case TRIM_FLASH, GLUE_FITTINGS, POLISH -> 0;
+          case TRIM_FLASH, GLUE_FITTINGS, WET_SAND, DRILL, POLISH, OTHER -> 0;
         };
     return Math.max(waitHours, dry);
   }

@@ -3,6 +3,7 @@ package calmpour.core.design;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.habit.FillTo;
 import calmpour.core.mould.InnerMould;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
@@ -21,6 +22,8 @@ import org.jspecify.annotations.Nullable;
  * @param curing where it cures
  * @param inner a form that stands in it while it is poured and leaves a hollow; null for what the
  *     mould itself has
+ * @param fill how far its mould is filled, where its topmost layer takes what room is left; null
+ *     for what is usual here
  */
 @RecordBuilder
 public record PieceWork(
@@ -31,13 +34,15 @@ public record PieceWork(
     List<FinishStep> finishing,
     BubbleCare bubbles,
     Curing curing,
-    @Nullable InnerMould inner)
+    @Nullable InnerMould inner,
+    @Nullable FillTo fill)
     implements PieceWorkBuilder.With {
   public static final Range SURFACE = new Range(0, 6);
   public static final Range FINISHING = new Range(0, 10);
 
   public static final PieceWork NONE =
-      new PieceWork(null, null, List.of(), null, List.of(), BubbleCare.USUAL, Curing.BENCH, null);
+      new PieceWork(
+          null, null, List.of(), null, List.of(), BubbleCare.USUAL, Curing.BENCH, null, null);
 
   /** How much bubbles matter in a design: it makes its looks a duty, a wish, or nothing. */
   public enum BubbleCare {
@@ -66,6 +71,7 @@ public record PieceWork(
         finishing,
         bubbles == null ? BubbleCare.USUAL : bubbles,
         curing == null ? Curing.BENCH : curing,
+        null,
         null);
   }
 

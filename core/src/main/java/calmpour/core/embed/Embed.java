@@ -17,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param pointed whether it can poke through a dusted or painted surface
  * @param face which side is to be seen, in the maker's words
  * @param left how many are on the shelf
+ * @param lengthMm longest side as it lies or stands in a piece
+ * @param heightMm from its lowest to its highest point, as it lies or stands there
  */
 public record Embed(
     String id,
@@ -27,12 +29,30 @@ public record Embed(
     @Nullable Boolean dry,
     @Nullable Boolean pointed,
     @Nullable String face,
-    @Nullable Integer left) {
+    @Nullable Integer left,
+    @Nullable Double lengthMm,
+    @Nullable Double heightMm) {
+  public static final Range LENGTH_MM = new Range(0.1, 2_000);
+  public static final Range HEIGHT_MM = new Range(0.05, 500);
   public static final Range MASS_G = new Range(0.0005, 5_000);
   public static final Range VOLUME_ML = new Range(0.0005, 5_000);
   public static final Range DENSITY = new Range(0.01, 22.7);
   public static final Range LEFT = new Range(0, 1_000_000);
   private static final int FACE_LENGTH = 200;
+
+  /** One that nobody has measured. */
+  public Embed(
+      String id,
+      String name,
+      @Nullable Double massG,
+      @Nullable Double volumeMl,
+      @Nullable Double density,
+      @Nullable Boolean dry,
+      @Nullable Boolean pointed,
+      @Nullable String face,
+      @Nullable Integer left) {
+    this(id, name, massG, volumeMl, density, dry, pointed, face, left, null, null);
+  }
 
   public Embed {
     Check check =
@@ -43,6 +63,8 @@ public record Embed(
             .within("volumeMl", volumeMl, VOLUME_ML)
             .within("density", density, DENSITY)
             .within("left", left, LEFT)
+            .within("lengthMm", lengthMm, LENGTH_MM)
+            .within("heightMm", heightMm, HEIGHT_MM)
             .atMost("face", face, FACE_LENGTH);
     int given = (massG == null ? 0 : 1) + (volumeMl == null ? 0 : 1) + (density == null ? 0 : 1);
     check.that(given >= 2, Problem.of("volumeMl", Problem.Code.TWO_OF_THREE, null)).orThrow();

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param leaving when a piece is ready to hand over
  * @param leavingDays for those who wait longer than the label, days lying flat
  * @param standsOn what moulds stand on while they cure; null for a board
+ * @param fill how far moulds are filled where the piece does not say; null for flush
  */
 @RecordBuilder
 public record Care(
@@ -28,7 +29,8 @@ public record Care(
     double lampMinutes,
     Leaving leaving,
     double leavingDays,
-    @Nullable StandsOn standsOn)
+    @Nullable StandsOn standsOn,
+    @Nullable FillTo fill)
     implements CareBuilder.With {
   public static final Range MOULD_DRY_MINUTES = new Range(0, 1_440);
   public static final Range HALF_FILL_REST_MINUTES = new Range(0, 120);
@@ -94,6 +96,7 @@ public record Care(
         lampMinutes,
         leaving,
         leavingDays,
+        null,
         null);
   }
 

@@ -46,6 +46,11 @@ public record Cavity(
     form(measure, depthMm, lengthMm, inner, bed);
   }
 
+  /** Whether its section is more than a square of the same volume. */
+  public boolean outlineKnown() {
+    return lengthMm != null || !measure.parts().isEmpty() || measure.mesh() != null;
+  }
+
   /** What it holds and how it fills, with whatever stands or lies in it taken off. */
   public Measured measured() {
     return form(measure, depthMm, lengthMm, inner, bed);

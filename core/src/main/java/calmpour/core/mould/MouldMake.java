@@ -2,6 +2,7 @@ package calmpour.core.mould;
 
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,7 +20,11 @@ import org.jspecify.annotations.Nullable;
  * @param opensBy how it likes to be opened
  * @param copies how many alike there are; null when nobody has said
  * @param wallMm how thick its wall is; null when nobody has said
+ * @param pace how quickly it can be filled; null for as usual
+ * @param surplusMl what a closed mould is filled over by, as was learned with it; null while nobody
+ *     knows
  */
+@RecordBuilder
 public record MouldMake(
     @Nullable Material material,
     @Nullable Finish finish,
@@ -34,8 +39,12 @@ public record MouldMake(
     @Nullable String opensBy,
     @Nullable String notes,
     @Nullable Integer copies,
-    @Nullable Double wallMm) {
+    @Nullable Double wallMm,
+    @Nullable Pace pace,
+    @Nullable Double surplusMl)
+    implements MouldMakeBuilder.With {
   public static final Range WALL_MM = new Range(0.5, 200);
+  public static final Range SURPLUS_ML = new Range(0, 500);
   public static final Range COPIES = new Range(1, 500);
   public static final Range BENCH_LENGTH_MM = new Range(5, 2_000);
   public static final Range BENCH_WIDTH_MM = new Range(5, 2_000);
@@ -77,6 +86,27 @@ public record MouldMake(
     OPEN_SIDE
   }
 
+  /** How quickly a cavity can be filled; times as usual are starting values, no source. */
+  public enum Pace {
+    USUAL(1),
+    /** Tall and narrow, or full of detail: a thin stream. */
+    SLOW(2),
+    /** Drop by drop from a stick. */
+    BY_STICK(3);
+
+    private final double times;
+
+    Pace(double times) {
+      this.times = times;
+    }
+  }
+
+  /** So many times the usual minutes; a narrow mouth takes a funnel and half as long again. */
+  public double pourTimes() {
+    double times = pace == null ? 1 : pace.times;
+    return Boolean.TRUE.equals(narrowMouth) ? Math.max(times, 1.5) : times;
+  }
+
   /** Of a mould whose wall nobody has measured. */
   public MouldMake(
       @Nullable Material material,
@@ -106,6 +136,8 @@ public record MouldMake(
         opensBy,
         notes,
         copies,
+        null,
+        null,
         null);
   }
 
@@ -117,6 +149,7 @@ public record MouldMake(
         .atMost("opensBy", opensBy, NOTE_LENGTH)
         .atMost("notes", notes, NOTE_LENGTH)
         .within("copies", copies, COPIES)
+        .within("surplusMl", surplusMl, SURPLUS_ML)
         .orThrow();
   }
 }

@@ -2,6 +2,7 @@ package calmpour.core.plan;
 
 import static calmpour.core.check.Known.known;
 
+import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.CureStates;
 import calmpour.core.plan.doc.Batch;
@@ -16,6 +17,7 @@ import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.BatchStates;
 import calmpour.core.plan.time.BatchWork;
+import calmpour.core.plan.time.Bodies;
 import calmpour.core.plan.time.Chain;
 import calmpour.core.plan.time.Filled;
 import calmpour.core.plan.time.FollowUps;
@@ -106,6 +108,16 @@ public final class Facts {
     return times.moment(lag);
   }
 
+  /** When A and B of a batch meet, seconds from the first step. */
+  public int contact(Batch batch) {
+    return times.contact(batch.number());
+  }
+
+  /** All of a batch as if it stayed in its mixing cup. */
+  public BodyHistory mixed(Batch batch) {
+    return new Bodies(job(batch), batch, times).mixed();
+  }
+
   /** Whether A and B of a batch ever meet in this plan. */
   public boolean mixes(Batch batch) {
     return times.task(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST)) != null;
@@ -141,6 +153,9 @@ public final class Facts {
    * @return end of demoulding, or of the plan's last task where it never comes to that
    */
   public int keepCavitiesUntil(PieceGroup group) {
+    if (job.lines().get(group.line()).stays()) {
+      return Integer.MAX_VALUE;
+    }
     Task out = times.task(group.taskId(Task.Kind.DEMOULD));
     return out != null
         ? out.endSeconds()

@@ -2,11 +2,14 @@ package calmpour.core.plan;
 
 import calmpour.core.design.PieceSide;
 import calmpour.core.design.PieceWork;
+import calmpour.core.mould.DepthProfile;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** The pieces of a session as they are drawn. */
 final class PieceViews {
@@ -28,6 +31,7 @@ final class PieceViews {
     MouldMake make = line.mould().make();
     boolean open = make != null && make.front() == MouldMake.Front.OPEN_SIDE;
     PieceSide front = work.front() != null ? work.front() : open ? PieceSide.OPEN : PieceSide.FLOOR;
+    Job.Above above = line.levels().get(line.levels().size() - 1).above();
     return new Plan.PieceView(
         line.mould().id(),
         line.cavity().id(),
@@ -43,7 +47,30 @@ final class PieceViews {
         layers,
         front,
         work.base(),
-        line.coat() == null ? null : layer(line, line.levels().size()));
+        line.coat() == null ? null : layer(line, line.levels().size()),
+        above == null ? null : above.mm(),
+        finished(line, above));
+  }
+
+  /** Where its surface lies once it has cured, mm; null where no label says how much it shrinks. */
+  private @Nullable Double finished(Job.Line line, Job.@Nullable Above above) {
+    double lost = 0;
+    for (Job.Level level : line.levels()) {
+      LabelFacts facts = job.in(level.resinId()).resin().facts();
+      Double share = facts == null ? null : facts.volumeLost();
+      if (share == null) {
+        return null;
+      }
+      lost += level.volumeMl() * share;
+    }
+    DepthProfile profile = line.profile();
+    double to = line.levels().get(line.levels().size() - 1).toMm();
+    // What a lid presses out is no part of the piece.
+    double dome = above == null || line.lidded() ? 0 : above.ml();
+    if (above != null && dome > 0 && dome >= lost) {
+      return to + above.mm() * (dome - lost) / dome;
+    }
+    return profile.depthAtMm(Math.max(0, profile.volumeAtMl(to) + dome - lost));
   }
 
   private Plan.LayerView layer(Job.Line line, int index) {

@@ -50,6 +50,18 @@ public record LabelFacts(
     VOLUMETRIC
   }
 
+  /**
+   * How much of its volume it loses when it cures, 0 to 1; null where the label does not say. A
+   * shrinkage that does not say what it is of is taken as one of a length: that is the larger.
+   */
+  public @Nullable Double volumeLost() {
+    if (shrinkagePercent == null) {
+      return null;
+    }
+    double share = shrinkagePercent / 100;
+    return shrinkageIs == Shrinkage.VOLUMETRIC ? share : 1 - Math.pow(1 - share, 3);
+  }
+
   private static final Range ROWS = new Range(0, 12);
 
   /** A label with at most one pot life. */

@@ -41,7 +41,8 @@ public final class FullMoulds {
     for (RunState.Step step : state.steps()) {
       boolean gone =
           step.status() == RunState.Status.DONE || step.status() == RunState.Status.GIVEN_UP;
-      if (step.kind() == Task.Kind.DEMOULD && gone) {
+      // What stays in its setting uses it up.
+      if (step.kind() == Task.Kind.DEMOULD && gone && step.hands()) {
         out.add(step.taskId().text());
       }
       boolean in =

@@ -25,9 +25,10 @@ import org.jspecify.annotations.Nullable;
  * Moments have the unit {@code clock}: seconds from when the run was begun.
  *
  * <p>Addresses: {@code step/…/targetG}, {@code step/…/from}, {@code step/…/until}, {@code
- * cup/1.2/thicks}, {@code cup/1.2/stands}, {@code cup/1.2/leftG}, {@code mix/1/thicks}, {@code
- * pour/1.1.1/grams}, {@code pour/1.1.1/spareMinutes}, {@code batch/1/ratioPercent}, {@code
- * batch/1/A}, {@code run/spareMinutes}, {@code run/lateMinutes} and {@code run/allG}.
+ * step/…/over}, {@code cup/1.2/thicks}, {@code cup/1.2/stands}, {@code cup/1.2/leftG}, {@code
+ * mix/1/thicks}, {@code pour/1.1.1/grams}, {@code pour/1.1.1/spareMinutes}, {@code
+ * batch/1/ratioPercent}, {@code batch/1/A}, {@code run/spareMinutes}, {@code run/lateMinutes} and
+ * {@code run/allG}.
  *
  * <p>Longer than other files: a figure is a few lines, and all of them share what was told.
  */
@@ -109,6 +110,7 @@ final class RunHow {
       case "from" -> waits(quantity, step.taskId(), from(step));
       case "until" ->
           step.untilSeconds() == null ? null : ends(quantity, step, step.untilSeconds());
+      case "over" -> over(quantity, step);
       default -> null;
     };
   }
@@ -217,6 +219,23 @@ final class RunHow {
       }
     }
     return is(quantity, value, CLOCK, Formula.WAITS_FOR);
+  }
+
+  /** When a wait is over, or a step was told to be done. */
+  private @Nullable Derivation over(String quantity, RunState.Step step) {
+    return switch (step.status()) {
+      case RUNNING -> {
+        double minutes = (step.endSeconds() - step.startSeconds()) / 60.0;
+        in("begins", null, step.startSeconds(), CLOCK, Origin.WORKED_OUT);
+        in("takes", null, minutes, MIN, Origin.WORKED_OUT);
+        yield is(quantity, step.endSeconds(), CLOCK, Formula.TAKES_SO_LONG);
+      }
+      case DONE -> {
+        in("told", null, step.endSeconds(), CLOCK, Origin.CHOSEN);
+        yield is(quantity, step.endSeconds(), CLOCK, Formula.TOLD_THEN);
+      }
+      default -> null;
+    };
   }
 
   /** Until when a step has to begin; of a batch that is opened, by the layers that it goes onto. */

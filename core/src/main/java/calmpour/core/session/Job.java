@@ -14,13 +14,16 @@ import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
 import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Tint;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -126,7 +129,15 @@ public record Job(
 
   /** How warm it is while the work goes on. */
   public RoomCourse room() {
-    return new RoomCourse(session.room().temperatureC(), roomRead);
+    List<RoomCourse.Reading> course =
+        session.room().course(session.startsAtInstant(), ZoneId.of(session.zoneId()));
+    if (course.isEmpty()) {
+      return new RoomCourse(session.room().temperatureC(), roomRead);
+    }
+    // What was read holds until the room is expected to change.
+    course.addAll(roomRead);
+    course.sort(Comparator.comparingInt(RoomCourse.Reading::atSeconds));
+    return new RoomCourse(session.room().temperatureC(), course);
   }
 
   /** A colour as it is in the resin of a level. */
@@ -180,6 +191,21 @@ public record Job(
       return index < levels.size() || coat == null ? levels.get(index) : coat;
     }
 
+    /** So many times as long as usual a pour into it takes. */
+    public double pourTimes() {
+      return mould.make() == null ? 1 : mould.make().pourTimes();
+    }
+
+    /** Whether it stays in what it was poured into. */
+    public boolean stays() {
+      return mould.make() != null && mould.make().opening() == MouldMake.Opening.BEZEL;
+    }
+
+    /** Whether a lid is pressed onto it. */
+    public boolean lidded() {
+      return mould.make() != null && mould.make().opening() == MouldMake.Opening.CLOSED;
+    }
+
     public DepthProfile profile() {
       return measured.profile();
     }
@@ -205,6 +231,7 @@ public record Job(
    * @param colours every colour with its volume, in the order they are poured
    * @param gathered whether they are poured into one cup first
    * @param coatAreaCm2 what a coat lies on; 0 for a layer
+   * @param above what stands above the rim; null for nothing
    */
   public record Level(
       Colour colour,
@@ -217,7 +244,8 @@ public record Job(
       List<ColourShare> colours,
       boolean gathered,
       List<EmbedIn> embeds,
-      double coatAreaCm2) {
+      double coatAreaCm2,
+      @Nullable Above above) {
     public Level {
       colours = List.copyOf(colours);
       embeds = List.copyOf(embeds);
@@ -235,7 +263,8 @@ public record Job(
           colours,
           gathered,
           embeds,
-          coatAreaCm2);
+          coatAreaCm2,
+          above);
     }
 
     public boolean coat() {
@@ -247,6 +276,15 @@ public record Job(
       return embeds.stream().anyMatch(e -> e.placed().moment() == PlacedEmbed.Moment.HALF_FILL);
     }
   }
+
+  /**
+   * A dome above the rim, or the surplus of a closed mould.
+   *
+   * @param mm in its middle
+   * @param ml of the layer's volume that it is
+   * @param mostMm before it runs over
+   */
+  public record Above(double mm, double ml, double mostMm) {}
 
   /** A colour of a layer and how much of it. */
   public record ColourShare(Colour colour, double volumeMl) {}

@@ -10,8 +10,12 @@ import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.TopCoat;
 import calmpour.core.embed.Embed;
+import calmpour.core.habit.FillTo;
 import calmpour.core.mould.DepthProfile;
 import calmpour.core.mould.Measured;
+import calmpour.core.mould.Meniscus;
+import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.tint.Colour;
 import java.util.ArrayList;
@@ -28,15 +32,22 @@ final class Levels {
 
   private final Found found;
   private final Tints tints;
+  private final FillTo usual;
 
-  Levels(Found found, Tints tints) {
+  /**
+   * @param usual how far moulds are filled where a piece does not say
+   */
+  Levels(Found found, Tints tints, FillTo usual) {
     this.found = found;
     this.tints = tints;
+    this.usual = usual;
   }
 
   /** From the floor of the mould up; ends after noting why a layer does not fit. */
-  List<Job.Level> of(String at, Piece piece, String name, Measured mould, List<Colour> named) {
+  List<Job.Level> of(
+      String at, Piece piece, Mould kind, String name, Measured mould, List<Colour> named) {
     DepthProfile profile = mould.profile();
+    FillTo to = fillTo(piece, kind);
     List<Job.Level> levels = new ArrayList<>();
     double filled = 0;
     double depth = 0;
@@ -55,6 +66,9 @@ final class Levels {
       double displaced = inside.stream().mapToDouble(Job.EmbedIn::displacesMl).sum();
       double density = known(tints.in(resin).get(layer.colourId())).mixDensity();
       Double room = room(layerAt, layer, onTop, name, mould, filled, depth, displaced, density);
+      if (room != null && layer.fill() == null && to.kind() == FillTo.Kind.SHORT) {
+        room = shortOfTheRim(at, name, mould, filled, known(to.mm()));
+      }
       if (room == null) {
         return levels;
       }
@@ -75,12 +89,17 @@ final class Levels {
         return levels;
       }
       double level = profile.depthAtMm(Math.min(top, mould.volumeMl()));
+      Job.Above above =
+          layer.fill() == null && to.kind() == FillTo.Kind.DOMED
+              ? above(to, kind, mould, resin.mixedDensity(), lost(levels) + mix * lost(resin))
+              : null;
       boolean waits = l > 0 && layer.join() != Join.TOGETHER;
       if (l > 0 && !waits && !resin.id().equals(levels.get(l - 1).resinId())) {
         found.problem(Problem.of(layerAt + ".join", Problem.Code.JOIN_OF_TWO_RESINS, null));
         return levels;
       }
       stage += waits ? 1 : 0;
+      mix += above == null ? 0 : above.ml();
       levels.add(
           new Job.Level(
               named.get(l),
@@ -93,11 +112,86 @@ final class Levels {
               shares(layer, colours, mix),
               layer.meeting() == Layer.Meeting.ONE_CUP && colours.size() > 1,
               inside,
-              0));
+              0,
+              above));
       filled = top;
       depth = level;
     }
     return levels;
+  }
+
+  /** What a closed mould's lid presses out is resin too: it is filled over where nobody says. */
+  private FillTo fillTo(Piece piece, Mould mould) {
+    FillTo own = piece.workOrNone().fill();
+    boolean closed = mould.make() != null && mould.make().opening() == MouldMake.Opening.CLOSED;
+    return own != null ? own : closed ? FillTo.DOMED : usual;
+  }
+
+  /** Room of the topmost layer up to so many mm below the rim, mL; null after noting why not. */
+  private @Nullable Double shortOfTheRim(
+      String at, String name, Measured mould, double filled, double mm) {
+    String field = at + ".work.fill.mm";
+    double depth = mould.profile().depthMm();
+    if (mould.depthAssumed()) {
+      found.problem(Problem.of(field, Problem.Code.DEPTH_UNKNOWN, name));
+      return null;
+    }
+    double level = depth - mm;
+    double left = level > 0 ? mould.profile().volumeAtMl(level) - filled : 0;
+    if (left < Fill.VOLUME_ML.minInclusive()) {
+      Range legal = new Range(0, depth - mould.profile().depthAtMm(filled));
+      found.problem(Problem.outside(field, Problem.Code.OUT_OF_RANGE, mm, legal));
+      return null;
+    }
+    return left;
+  }
+
+  /** A dome may be a millimetre where nobody says more (common practice, no source). */
+  private static final double USUAL_DOME_MM = 1;
+
+  private static final double LEAST_OPENING_MM2 = 1;
+
+  /** So much of a closed mould is filled over where it is not known (starting value, no source). */
+  private static final double USUAL_SURPLUS = 0.02;
+
+  /**
+   * @param lostMl of the piece when it cures
+   */
+  private static Job.@Nullable Above above(
+      FillTo to, Mould kind, Measured mould, double density, double lostMl) {
+    DepthProfile profile = mould.profile();
+    double area = profile.areaAtMm2(profile.depthMm());
+    // What comes to a point has no surface to stand a dome on.
+    boolean open = area >= LEAST_OPENING_MM2;
+    double length = mould.depthAssumed() ? 0 : mould.section().widthMm();
+    Meniscus skin = Meniscus.over(open ? area : LEAST_OPENING_MM2, open ? length : 0, density);
+    double most = skin.highestMm();
+    MouldMake make = kind.make();
+    if (to.mm() == null && make != null && make.opening() == MouldMake.Opening.CLOSED) {
+      double surplus =
+          make.surplusMl() == null ? profile.volumeMl() * USUAL_SURPLUS : make.surplusMl();
+      return new Job.Above(open ? skin.heightMm(surplus) : 0, surplus, most);
+    }
+    if (!open) {
+      return null;
+    }
+    double mm =
+        to.mm() == null ? Math.min(most, Math.max(USUAL_DOME_MM, skin.heightMm(lostMl))) : to.mm();
+    return new Job.Above(mm, skin.volumeMl(mm), most);
+  }
+
+  private static double lost(ResinSystem resin) {
+    Double lost = resin.facts() == null ? null : resin.facts().volumeLost();
+    return lost == null ? 0 : lost;
+  }
+
+  /** mL that the layers below lose when they cure. */
+  private double lost(List<Job.Level> levels) {
+    double all = 0;
+    for (Job.Level level : levels) {
+      all += level.volumeMl() * lost(known(found.resinOf(level.resinId(), "")));
+    }
+    return all;
   }
 
   /** The colours of a layer, its own first; null for one that is unknown. */
@@ -220,7 +314,8 @@ final class Levels {
         List.of(new Job.ColourShare(colour, volume)),
         false,
         List.of(),
-        area);
+        area,
+        null);
   }
 
   /** Seen from the floor, a piece is as large as its widest place, mm². */

@@ -9,6 +9,7 @@ import calmpour.core.cup.CupKind;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.TopCoat;
 import calmpour.core.embed.Embed;
+import calmpour.core.habit.FillTo;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.Measured;
@@ -22,6 +23,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -42,7 +44,9 @@ public final class Resolution {
     this.workshop = workshop;
     this.found = new Found(session, workshop);
     this.tints = new Tints(found, assumptions);
-    this.levels = new Levels(found, tints);
+    this.levels =
+        new Levels(
+            found, tints, Objects.requireNonNullElse(session.habits().care().fill(), FillTo.FLUSH));
   }
 
   /**
@@ -117,7 +121,8 @@ public final class Resolution {
       return;
     }
     Measured measured = stood.measured();
-    List<Job.Level> levels = this.levels.of(at, piece, mould.nameOf(cavity), measured, named);
+    List<Job.Level> levels =
+        this.levels.of(at, piece, mould, mould.nameOf(cavity), measured, named);
     TopCoat coat = piece.workOrNone().topCoat();
     Job.Level onTop = null;
     if (coat != null && !levels.isEmpty()) {

@@ -101,7 +101,7 @@ public record Session(
 
   /** The same session in a room of another temperature, °C. */
   public Session withTemperatureC(double temperatureC) {
-    return withRoom(new Room(temperatureC, room.humidityPercent()));
+    return withRoom(room.at(temperatureC));
   }
 
   /** The same session with these materials along, so that it can be read anywhere. */

@@ -145,10 +145,13 @@ public record Colourant(
     return Known.labelOr(given, form == ColourantForm.ACRYLIC_PAINT ? 100 : 0);
   }
 
-  /** How much of it is solvent, %; alcohol ink counts as solvent altogether where nobody says. */
+  /**
+   * How much of it is solvent, %; alcohol ink and thinner count as solvent altogether where nobody
+   * says.
+   */
   public Known knownSolventPercent() {
     Double given = shelf == null ? null : shelf.solventPercent();
-    return Known.labelOr(given, form == ColourantForm.ALCOHOL_INK ? 100 : 0);
+    return Known.labelOr(given, form.allSolvent() ? 100 : 0);
   }
 
   /** What doses of it are counted with; null where nobody has named it. */

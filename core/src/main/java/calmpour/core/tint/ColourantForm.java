@@ -15,7 +15,15 @@ public enum ColourantForm {
   PASTE(1.3, 1.3, false),
   LIQUID_TINT(1.05, 1.05, true),
   ALCOHOL_INK(0.85, 0.85, true),
-  ACRYLIC_PAINT(1.2, 1.2, true);
+  ACRYLIC_PAINT(1.2, 1.2, true),
+  /** Hobby paint on oil: brings up bubbles. */
+  OIL_PAINT(1.1, 1.1, true),
+  /** Powder or in oil, never in water. */
+  FOOD_COLOUR(0.5, 1.5, false),
+  /** A drop or two, for cells; it may age the resin. */
+  SILICONE_OIL(0.97, 0.97, true),
+  /** Alcohol or the like, to make the mix run like honey: no colour, all solvent. */
+  THINNER(0.79, 0.79, true);
 
   private final double bulkDensity;
   private final double trueDensity;
@@ -38,6 +46,11 @@ public enum ColourantForm {
   /** Counted in drops, and under the limit for liquids. */
   public boolean liquid() {
     return liquid;
+  }
+
+  /** Solvent altogether, where nobody says how much of it. */
+  public boolean allSolvent() {
+    return this == ALCOHOL_INK || this == THINNER;
   }
 
   /** Counted in scoops, and slower to stir in. */

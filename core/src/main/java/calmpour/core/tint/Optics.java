@@ -25,6 +25,8 @@ public record Optics(Coefficients red, Coefficients green, Coefficients blue) {
   /** What reflects so much in every band is called white. */
   private static final double WHITISH = 0.6;
 
+  private static final Rgb COLOURLESS = new Rgb(LIGHTEST, LIGHTEST, LIGHTEST);
+
   /** How much a white liquid scatters, per mm and percent; no source. */
   private static final double WHITE_S = 0.8;
 
@@ -47,7 +49,10 @@ public record Optics(Coefficients red, Coefficients green, Coefficients blue) {
           case GLITTER -> hiding(seen, 0.08);
           case FLAKE -> hiding(seen, 0.06);
           case PASTE -> hiding(seen, 1.2);
-          case ACRYLIC_PAINT -> hiding(seen, 0.6);
+          case ACRYLIC_PAINT, OIL_PAINT -> hiding(seen, 0.6);
+          case FOOD_COLOUR -> dye(seen, DYE_DEPTH_MM);
+          // No colour of their own.
+          case SILICONE_OIL, THINNER -> dye(COLOURLESS, DYE_DEPTH_MM);
         };
     return one.times(times);
   }

@@ -10,7 +10,9 @@ import org.jspecify.annotations.Nullable;
  * @param holds pieces at once; null where nobody counted
  * @param temperatureC inside, of a hot box; null for the room's
  * @param ratedKPa what a pressure pot is rated for; null for what is none
- * @param workKPa what it is set to, up to what it is rated for; null where nobody has said
+ * @param workKPa what it is set to, below its relief valve and up to what it is rated for; null
+ *     where nobody has said
+ * @param reliefKPa at which its relief valve opens; null where nobody has said
  */
 public record Tool(
     String id,
@@ -19,12 +21,14 @@ public record Tool(
     @Nullable Integer holds,
     @Nullable Double temperatureC,
     @Nullable Double ratedKPa,
-    @Nullable Double workKPa) {
+    @Nullable Double workKPa,
+    @Nullable Double reliefKPa) {
   public static final Range HOLDS = new Range(1, 2_000);
   public static final Range TEMPERATURE_C = new Range(15, 90);
   public static final Range RATED_K_PA = new Range(50, 2_000);
 
   public static final Range WORK_K_PA = new Range(10, 2_000);
+  public static final Range RELIEF_K_PA = WORK_K_PA;
 
   /** One that nobody has set yet. */
   public Tool(
@@ -34,7 +38,7 @@ public record Tool(
       @Nullable Integer holds,
       @Nullable Double temperatureC,
       @Nullable Double ratedKPa) {
-    this(id, name, kind, holds, temperatureC, ratedKPa, null);
+    this(id, name, kind, holds, temperatureC, ratedKPa, null, null);
   }
 
   /** What it is for. */
@@ -47,6 +51,13 @@ public record Tool(
     BOARD
   }
 
+  /** A pot is set below its relief valve, and that opens below what it is rated for. */
+  private static Range below(@Nullable Double kPa) {
+    return kPa == null || !WORK_K_PA.contains(kPa)
+        ? WORK_K_PA
+        : new Range(WORK_K_PA.minInclusive(), kPa);
+  }
+
   public Tool {
     new Check()
         .name("id", id)
@@ -55,12 +66,8 @@ public record Tool(
         .within("holds", holds, HOLDS)
         .within("temperatureC", temperatureC, TEMPERATURE_C)
         .within("ratedKPa", ratedKPa, RATED_K_PA)
-        .within(
-            "workKPa",
-            workKPa,
-            ratedKPa == null || !RATED_K_PA.contains(ratedKPa)
-                ? WORK_K_PA
-                : new Range(WORK_K_PA.minInclusive(), ratedKPa))
+        .within("reliefKPa", reliefKPa, below(ratedKPa))
+        .within("workKPa", workKPa, below(reliefKPa != null ? reliefKPa : ratedKPa))
         .orThrow();
   }
 }

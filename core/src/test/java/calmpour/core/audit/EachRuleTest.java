@@ -10,11 +10,13 @@ import calmpour.core.design.PlacedEmbed.Moment;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
+import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Planning;
 import calmpour.core.habit.Splitting;
 import calmpour.core.habit.Tinting;
 import calmpour.core.mould.InnerMould;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.mould.MouldState;
 import calmpour.core.mould.Solid;
 import calmpour.core.mould.SolidKind;
@@ -106,6 +108,21 @@ class EachRuleTest {
           List.of(
               Scene.worked(
                   Scene.layered(Moment.AFTER_POUR, Join.GEL), PieceWork.Curing.BENCH, surface));
+    });
+  }
+
+  private static Scene filled(MouldMake.Opening opening, FillTo to) {
+    return Scene.with(s -> {
+      s.make = s.make.withOpening(opening);
+      s.pieces = List.of(Scene.plain(2).withWork(PieceWork.NONE.withFill(to)));
+    });
+  }
+
+  private static Scene sized(Double lengthMm, Double heightMm) {
+    return Scene.with(s -> {
+      s.embed =
+          new Embed("fern", "Fern", 0.06, 0.14, null, true, true, null, 30, lengthMm, heightMm);
+      s.pieces = List.of(Scene.layered(Moment.HALF_FILL, Join.GEL));
     });
   }
 
@@ -392,6 +409,36 @@ class EachRuleTest {
       case EMBED_POKES_THROUGH -> at("layer/1.1", fern(true, 0.06, SurfaceWork.Kind.DUST));
       case EMBED_RISES -> at("layer/1.1", fern(true, 0.06));
       case EMBED_SINKS -> at("layer/1.1", fern(true, 1.2));
+      case EMBED_TOO_LARGE -> {
+        Scene scene = sized(80.0, null);
+        scene.lengthMm = 40.0;
+        yield at("layer/1.1", scene);
+      }
+      case EMBED_NOT_COVERED -> at("layer/1.1", sized(null, 12.0));
+      case DOME_RUNS_OVER -> at("piece/1", filled(null, new FillTo(FillTo.Kind.DOMED, 4.0)));
+      case LID_LEAVES_A_VOID ->
+          at("piece/1", filled(MouldMake.Opening.CLOSED, new FillTo(FillTo.Kind.SHORT, 1.0)));
+      case LID_OVERFULL -> {
+        Scene scene = filled(MouldMake.Opening.CLOSED, null);
+        scene.make = scene.make.withSurplusMl(2.0);
+        yield at("piece/1", scene);
+      }
+      case HEAT_UNDER_LID -> {
+        Scene scene = filled(MouldMake.Opening.CLOSED, null);
+        scene.habits =
+            scene.habits.withCare(scene.habits.care().withBubbles(Care.BubbleMethod.ALCOHOL_MIST));
+        yield at("piece/1", scene);
+      }
+      case RESIN_COLD -> at("resin", Scene.with(s -> s.room = new Room(16, 45.0)));
+      case REST_TOO_SHORT ->
+          at(
+              "resin",
+              Scene.with(s -> {
+                s.room = new Room(16, 45.0);
+                s.habits = s.habits.withRestMinutes(1);
+              }));
+      case OIL_BRINGS_BUBBLES -> at("colour/oat", coloured(2, ColourantForm.OIL_PAINT));
+      case OIL_AGES_RESIN -> at("colour/oat", coloured(2, ColourantForm.SILICONE_OIL));
       case INNER_MOULD_RISES ->
           at("piece/1", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(8, null)))));
       case INNER_WALL_THIN ->

@@ -7,8 +7,11 @@ import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
+import calmpour.core.habit.Care;
+import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Tinting;
 import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.mould.MouldState;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -50,7 +53,14 @@ final class Inspection {
           Rule.SOLVENT_IN_COLOUR,
           Rule.WAXED_CUP,
           Rule.EMBED_NOT_DRY,
-          Rule.EMBED_POKES_THROUGH);
+          Rule.EMBED_POKES_THROUGH,
+          Rule.EMBED_TOO_LARGE,
+          Rule.EMBED_NOT_COVERED,
+          Rule.LID_LEAVES_A_VOID,
+          Rule.LID_OVERFULL,
+          Rule.HEAT_UNDER_LID,
+          Rule.OIL_BRINGS_BUBBLES,
+          Rule.OIL_AGES_RESIN);
 
   private final Work work;
   private final Job job;
@@ -89,6 +99,9 @@ final class Inspection {
     if (pot && Boolean.FALSE.equals(mould.make().pressureFit())) {
       wrong(Rule.MOULD_NOT_FOR_POT, place);
     }
+    if (mould.make().opening() == MouldMake.Opening.CLOSED) {
+      lid(p, piece, place);
+    }
     MouldState state = mould.state();
     if (state == null) {
       return;
@@ -115,6 +128,27 @@ final class Inspection {
             .anyMatch(v -> resin(v.resinId()).kind() != ResinKind.POLYURETHANE);
     if (state.lastCast() == MouldState.Chemistry.URETHANE && epoxy) {
       wrong(Rule.URETHANE_BEFORE_EPOXY, place);
+    }
+  }
+
+  /** What fills up to the rim of a closed mould goes over it, unless the piece says otherwise. */
+  private void lid(int p, Piece piece, String place) {
+    FillTo to = piece.work() == null ? null : piece.work().fill();
+    boolean over =
+        piece.layers().getLast().fill() == null && (to == null || to.kind() == FillTo.Kind.DOMED);
+    double holds = job.lines().get(p).measured().volumeMl();
+    double in =
+        job.lines().get(p).levels().stream()
+            .mapToDouble(
+                v -> v.volumeMl() + v.embeds().stream().mapToDouble(Job.EmbedIn::displacesMl).sum())
+            .sum();
+    if (!over || in <= holds * (1 + 1e-9)) {
+      wrong(Rule.LID_LEAVES_A_VOID, place);
+    } else if (in > holds * 1.1) {
+      wrong(Rule.LID_OVERFULL, place);
+    }
+    if (work.session().habits().care().bubbles() != Care.BubbleMethod.SOFT_TOOL) {
+      wrong(Rule.HEAT_UNDER_LID, place);
     }
   }
 
@@ -171,6 +205,16 @@ final class Inspection {
         if (Boolean.FALSE.equals(embed.dry())) {
           wrong(Rule.EMBED_NOT_DRY, "layer/" + (p + 1) + "." + (l + 1));
         }
+        Double wide = job.lines().get(p).cavity().lengthMm();
+        if (embed.lengthMm() != null && wide != null && embed.lengthMm() > wide) {
+          wrong(Rule.EMBED_TOO_LARGE, "layer/" + (p + 1) + "." + (l + 1));
+        }
+        Job.Level level = job.lines().get(p).levels().get(l);
+        double stands = 100 - placed.standsOutPercent();
+        if (embed.heightMm() != null
+            && embed.heightMm() * stands / 100 > level.toMm() - level.fromMm()) {
+          wrong(Rule.EMBED_NOT_COVERED, "layer/" + (p + 1) + "." + (l + 1));
+        }
         if (powdered && l == 0 && Boolean.TRUE.equals(embed.pointed())) {
           wrong(Rule.EMBED_POKES_THROUGH, "layer/" + (p + 1) + "." + (l + 1));
         }
@@ -203,7 +247,14 @@ final class Inspection {
               .filter(c -> c.id().equals(part.colourantId()))
               .findFirst()
               .orElseThrow();
-      if (colourant.form() == ColourantForm.ALCOHOL_INK) {
+      if (colourant.form() == ColourantForm.OIL_PAINT) {
+        wrong(Rule.OIL_BRINGS_BUBBLES, "colour/" + id);
+      }
+      if (colourant.form() == ColourantForm.SILICONE_OIL) {
+        wrong(Rule.OIL_AGES_RESIN, "colour/" + id);
+      }
+      if (colourant.form() == ColourantForm.ALCOHOL_INK
+          || colourant.form() == ColourantForm.THINNER) {
         wrong(Rule.SOLVENT_IN_COLOUR, "colour/" + id);
       }
       if (colourant.form() == ColourantForm.ACRYLIC_PAINT) {

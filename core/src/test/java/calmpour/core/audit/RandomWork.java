@@ -14,9 +14,11 @@ import calmpour.core.design.SurfaceWork;
 import calmpour.core.design.TopCoat;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
+import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
 import calmpour.core.habit.Planning;
+import calmpour.core.mould.Cavity;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.Planner;
@@ -91,7 +93,29 @@ final class RandomWork {
       MouldMake make =
           new MouldMake(
               null, null, null, null, null, null, null, true, null, null, null, null, copies);
-      moulds.add(new Mould(plain.id(), plain.name(), plain.cavities(), make, null));
+      MouldMake made =
+          make.withOpening(
+                  one(
+                      null,
+                      null,
+                      MouldMake.Opening.OPEN,
+                      MouldMake.Opening.CLOSED,
+                      MouldMake.Opening.BEZEL))
+              .withPace(one(null, null, null, MouldMake.Pace.SLOW, MouldMake.Pace.BY_STICK))
+              .withNarrowMouth(chance(0.2))
+              .withSurplusMl(chance(0.5) ? null : between(0, 4));
+      Cavity only = plain.cavities().getFirst();
+      Cavity measured =
+          new Cavity(
+              only.id(),
+              only.name(),
+              only.count(),
+              only.measure(),
+              only.depthMm(),
+              chance(0.5) ? null : between(15, 60),
+              null,
+              null);
+      moulds.add(new Mould(plain.id(), plain.name(), List.of(measured), made, null));
     }
     MixRatio ratio = new MixRatio(one(1.0, 2.0, 3.0), 1, one(MixRatio.Basis.values()));
     ResinSystem plain =
@@ -115,17 +139,30 @@ final class RandomWork {
         List.of(
             Samples.liquid("tint"),
             Samples.colourant("mica", ColourantForm.MICA),
-            Samples.colourant("ink", ColourantForm.ALCOHOL_INK)),
+            Samples.colourant("ink", ColourantForm.ALCOHOL_INK),
+            Samples.colourant("oil", one(ColourantForm.OIL_PAINT, ColourantForm.SILICONE_OIL))),
         List.of(
             new Colour("blue", "Blue", "#111111", List.of(new Colour.Part("tint", 2))),
             new Colour("shine", "Shine", "#222222", List.of(new Colour.Part("mica", 1))),
-            new Colour("inky", "Inky", "#333333", List.of(new Colour.Part("ink", 1)))),
+            new Colour("inky", "Inky", "#333333", List.of(new Colour.Part("ink", 1))),
+            new Colour("oily", "Oily", "#444444", List.of(new Colour.Part("oil", 1)))),
         List.of(
             chance(0.1) ? waxed(Samples.MIXING) : Samples.MIXING,
             chance(0.3) ? counted() : chance(0.1) ? waxed(Samples.SMALL) : Samples.SMALL),
         parts,
         List.of(
-            new Embed("brass", "Brass", 1.2, null, 8.45, true, false, null, 500),
+            new Embed(
+                "brass",
+                "Brass",
+                1.2,
+                null,
+                8.45,
+                true,
+                false,
+                null,
+                500,
+                chance(0.5) ? null : between(5, 60),
+                chance(0.5) ? null : between(1, 20)),
             new Embed("cork", "Cork", null, 0.4, 0.2, true, true, null, 500),
             new Embed("even", "Even", null, 0.3, 1.1, true, false, null, 500)),
         tools,
@@ -219,7 +256,7 @@ final class RandomWork {
     for (int l = 0; l < count; l++) {
       boolean top = l == count - 1;
       Fill fill = top && chance(0.5) ? null : Fill.ofShare(between(0.15, 0.9 / count));
-      String colour = one("clear", "blue", "shine", "inky");
+      String colour = one("clear", "blue", "shine", "inky", "oily");
       String second = one("clear", "blue", "shine");
       List<Layer.BesideColour> beside =
           chance(0.15) && !second.equals(colour)
@@ -268,8 +305,17 @@ final class RandomWork {
             PieceWork.Curing.BENCH,
             PieceWork.Curing.PRESSURE_POT,
             PieceWork.Curing.HOT_BOX);
+    FillTo fill =
+        one(
+            null,
+            null,
+            FillTo.FLUSH,
+            FillTo.DOMED,
+            new FillTo(FillTo.Kind.DOMED, between(0.5, 3)),
+            new FillTo(FillTo.Kind.SHORT, between(0.3, 2)));
     return new PieceWork(
-        null, null, surface, coat, finishing, one(PieceWork.BubbleCare.values()), curing);
+            null, null, surface, coat, finishing, one(PieceWork.BubbleCare.values()), curing)
+        .withFill(fill);
   }
 
   private Habits habits() {

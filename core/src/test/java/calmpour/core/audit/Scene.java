@@ -12,6 +12,7 @@ import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Habits;
+import calmpour.core.mould.Cavity;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
@@ -51,6 +52,7 @@ final class Scene {
 
   double volumeMl = 12;
   double plusMinus;
+  Double lengthMm;
   MouldMake make = made(true, 40);
   MouldState state;
   ResinKind kind = ResinKind.CASTING;
@@ -137,7 +139,8 @@ final class Scene {
                 List.of(),
                 PieceWork.BubbleCare.USUAL,
                 PieceWork.Curing.BENCH,
-                inner));
+                inner,
+                null));
   }
 
   Scene then(UnaryOperator<Plan> spoil) {
@@ -228,7 +231,7 @@ final class Scene {
             "resin", "Resin", kind, ratio, densityA, 1.01, potLife, 100.0, 24.0, largestG, 3.0,
             null, null, null, times, facts, "a", "b");
     return new Workshop(
-        List.of(new Mould("m", "Push", told.cavities(), make, state)),
+        List.of(new Mould("m", "Push", List.of(ofLength(told.cavities().get(0))), make, state)),
         List.of(resin),
         List.of(Samples.colourant("tint", form)),
         List.of(
@@ -238,6 +241,10 @@ final class Scene {
         List.of(embed),
         tools,
         bookings);
+  }
+
+  private Cavity ofLength(Cavity c) {
+    return new Cavity(c.id(), c.name(), c.count(), c.measure(), c.depthMm(), lengthMm, null, null);
   }
 
   private ResinPart part(String id, ResinPart.Side side) {

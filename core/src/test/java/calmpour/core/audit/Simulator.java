@@ -10,6 +10,7 @@ import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
@@ -539,6 +540,10 @@ final class Simulator {
                 last(parts, p -> Math.max(p.poured, contact(batch) + up(reach(1, p.body) * 60)));
             notBefore(batch, "EMBED_TOO_EARLY", task, thick);
             notAfter(batch, "EMBED_TOO_LATE", task, task.startSeconds(), gels);
+            if (gels <= thick) {
+              // A window that shuts before it opens has no near miss.
+              nearly.remove("EMBED_TOO_LATE " + place(task.id().text()));
+            }
           }
         }
       }
@@ -597,10 +602,25 @@ final class Simulator {
     if (habits.care().bubbles() == Care.BubbleMethod.LAMP) {
       inTurn.add(b(batch, Kind.UNDER_LAMP));
     }
+    List<Cup.Pour> under = underLids(batch);
+    if (!under.isEmpty()) {
+      inTurn.add(b(batch, Kind.LID));
+    }
     inTurn.add(b(batch, Kind.COVER));
     String before = last;
     for (String id : inTurn) {
       before = afterOne(id, before);
+    }
+    Task lid = under.isEmpty() ? null : tasks.get(b(batch, Kind.LID));
+    if (lid != null) {
+      double gels = Double.POSITIVE_INFINITY;
+      for (Cup.Pour pour : under) {
+        notBefore("OUT_OF_ORDER", lid, "pour/" + pour.id(), 300);
+      }
+      for (Layer top : lidTops(batch)) {
+        gels = Math.min(gels, top.at(reach(1.4, top.body)));
+      }
+      notAfter(batch, "AFTER_GEL", lid, lid.startSeconds(), gels);
     }
     Task left = tasks.get(b(batch, Kind.LEFTOVERS));
     if (left != null) {
@@ -646,6 +666,33 @@ final class Simulator {
       }
     }
     looks(batch);
+  }
+
+  /** What is poured last into a closed mould. */
+  private boolean underLid(Cup.Pour pour) {
+    Job.Line line = job.lines().get(pour.line());
+    return line.mould().make() != null
+        && line.mould().make().opening() == MouldMake.Opening.CLOSED
+        && pour.layer() == line.levels().size() - 1;
+  }
+
+  private List<Cup.Pour> underLids(Batch batch) {
+    return batch.cups().stream().flatMap(c -> c.pours().stream()).filter(this::underLid).toList();
+  }
+
+  private List<Layer> lidTops(Batch batch) {
+    List<Layer> tops = new ArrayList<>();
+    for (List<Cup.Pour> pours : byLayer(batch).values()) {
+      if (underLid(pours.get(0))) {
+        tops.addAll(layers(batch, pours.get(0).line(), pours.get(0).layer()));
+      }
+    }
+    return tops;
+  }
+
+  private boolean setting(int line) {
+    MouldMake make = job.lines().get(line).mould().make();
+    return make != null && make.opening() == MouldMake.Opening.BEZEL;
   }
 
   /** Every cup of a batch stands on the bench at once, two for mixing by habit. */
@@ -695,7 +742,7 @@ final class Simulator {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
         PieceWork work = job.lines().get(pour.line()).piece().workOrNone();
-        boolean shut = work.curing() == PieceWork.Curing.PRESSURE_POT;
+        boolean shut = work.curing() == PieceWork.Curing.PRESSURE_POT || underLid(pour);
         boolean much = work.bubbles() == PieceWork.BubbleCare.MUCH;
         boolean usual =
             work.bubbles() == PieceWork.BubbleCare.USUAL && !cup.tint().doses().isEmpty();
@@ -1246,7 +1293,7 @@ final class Simulator {
           }
         }
         if (from < Integer.MAX_VALUE) {
-          int to = out == null ? last : out.endSeconds();
+          int to = setting(l) ? Integer.MAX_VALUE : out == null ? last : out.endSeconds();
           stays.add(new int[] {l, alike.get(which).size(), from, to});
         }
       }

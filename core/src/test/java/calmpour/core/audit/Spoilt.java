@@ -57,8 +57,7 @@ final class Spoilt {
   }
 
   private static MouldMake make(MouldMake made) {
-    return new MouldMake(
-        null, null, null, null, null, null, null, false, null, null, null, null, made.copies());
+    return made.withPressureFit(false);
   }
 
   static Workshop materials(Workshop w, Random random) {
@@ -82,7 +81,9 @@ final class Spoilt {
                     maybe(random),
                     maybe(random),
                     null,
-                    e.left()))
+                    e.left(),
+                    e.lengthMm(),
+                    e.heightMm()))
             .toList(),
         w.tools(),
         w.bookings());

@@ -89,8 +89,8 @@ class EngineModelTest {
       MouldMake.Material material, Double wallMm, Care.StandsOn on) {
     MouldMake make =
         new MouldMake(
-            material, null, null, null, null, null, null, null, null, null, null, null, null,
-            wallMm);
+                material, null, null, null, null, null, null, null, null, null, null, null, null)
+            .withWallMm(wallMm);
     return BodyShape.Around.of(new Mould("m", "m", mould().cavities(), make, null), on);
   }
 

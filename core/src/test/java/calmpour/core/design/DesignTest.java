@@ -156,7 +156,8 @@ class DesignTest {
                 List.of(),
                 null,
                 null,
-                new InnerMould(List.of(rod), 5, null)));
+                new InnerMould(List.of(rod), 5, null),
+                null));
     double solid = job(plain).lines().get(0).levels().get(0).volumeMl();
     double round = job(hollow).lines().get(0).levels().get(0).volumeMl();
     assertThat(solid - round).isCloseTo(Math.PI * 25 * 25 / 1_000, within(1e-6));
@@ -171,7 +172,8 @@ class DesignTest {
                 List.of(),
                 null,
                 null,
-                new InnerMould(List.of(wide), 5, null)));
+                new InnerMould(List.of(wide), 5, null),
+                null));
     assertThatThrownBy(() -> job(tooWide))
         .isInstanceOfSatisfying(
             InvalidValuesException.class,

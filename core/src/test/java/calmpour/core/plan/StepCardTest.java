@@ -233,11 +233,20 @@ class StepCardTest {
     assertThat(says(all, Task.Kind.DEMOULD))
         .containsExactlyInAnyOrder(
             new StepCard.Say(StepCard.Code.STAYS_FLEXIBLE, null, null),
-            new StepCard.Say(StepCard.Code.MATTE, null, null));
+            new StepCard.Say(StepCard.Code.MATTE, null, null),
+            new StepCard.Say(StepCard.Code.LIFT_EDGES, null, null),
+            new StepCard.Say(StepCard.Code.FLASH_OFF, null, null),
+            new StepCard.Say(StepCard.Code.MOULD_AWAY, null, null));
+    assertThat(says(all, Task.Kind.LID))
+        .containsExactly(new StepCard.Say(StepCard.Code.KEYS, null, null));
     assertThat(says(worked, Task.Kind.WEIGH_FIRST)).isEmpty();
     assertThat(says(worked, Task.Kind.STIR)).isEmpty();
     assertThat(codes(card(Task.Kind.DEMOULD, 0)))
-        .containsExactly(StepCard.Code.OPENS_BY, StepCard.Code.HOLDS_ON);
+        .containsExactly(
+            StepCard.Code.LIFT_EDGES,
+            StepCard.Code.OPENS_BY,
+            StepCard.Code.HOLDS_ON,
+            StepCard.Code.MOULD_AWAY);
   }
 
   private static List<StepCard.Say> says(WorkedPlan worked, Task.Kind kind) {

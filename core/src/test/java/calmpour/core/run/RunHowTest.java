@@ -9,6 +9,7 @@ import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -58,6 +59,28 @@ class RunHowTest extends Evening {
     assertThat(second.inputs().getFirst().from()).isNotNull();
     assertThat(second.inputs().getFirst().from().quantity())
         .isEqualTo("batch/1/part" + other + "/massG");
+  }
+
+  @Test
+  void aWaitIsOverWhenItBeganAndItsMinutes() {
+    upTo(Task.Kind.SPLIT);
+    RunState.Step rest =
+        state().steps().stream()
+            .filter(s -> s.kind() == Task.Kind.REST && s.status() == RunState.Status.RUNNING)
+            .findFirst()
+            .orElseThrow();
+    Derivation over = how("step/" + rest.taskId() + "/over");
+    assertThat(over.value())
+        .isEqualTo(in(over, "begins", null) + in(over, "takes", null) * 60, within(1e-6));
+    assertThat(in(over, "takes", null)).isEqualTo(RUN.session().habits().restMinutes());
+    TaskId stirred =
+        state().steps().stream()
+            .filter(s -> s.kind() == Task.Kind.STIR)
+            .findFirst()
+            .orElseThrow()
+            .taskId();
+    assertThat(how("step/" + stirred + "/over").value()).isEqualTo(rest.startSeconds());
+    assertThat(asked("step/" + state().currentId() + "/over")).isEmpty();
   }
 
   @Test

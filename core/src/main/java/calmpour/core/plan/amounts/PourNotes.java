@@ -29,11 +29,13 @@ final class PourNotes {
     // A coat and what goes round embeds have a sum of their own.
     Layer layer = level.coat() ? null : line.piece().layers().get(pour.layer());
     Fill fill = layer == null ? null : layer.fill();
+    // A flat back ends below the rim: by depth, too.
+    boolean flat = fill == null && !level.coat() && level.toMm() < line.profile().depthMm();
     Formula formula =
         layer == null
             ? Formula.COAT_VOLUME
             : fill == null
-                ? Formula.FILL_THE_REST
+                ? flat ? Formula.FILL_BY_DEPTH : Formula.FILL_THE_REST
                 : fill.share() != null
                     ? Formula.FILL_BY_SHARE
                     : fill.volumeMl() != null || fill.massG() != null
@@ -54,14 +56,18 @@ final class PourNotes {
           step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", Origin.MEASURED);
           double off = line.measured().plusMinusMl();
           step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
-          if (fill == null) {
+          if (fill == null && !flat) {
             double below = line.profile().volumeAtMl(pour.level().fromMm());
             step.given("filled below", null, below, "mL", Origin.WORKED_OUT);
-          } else if (fill.share() != null) {
+            if (level.above() != null) {
+              step.given("above the rim", null, level.above().ml(), "mL", Origin.WORKED_OUT)
+                  .given("height of it", null, level.above().mm(), "mm", Origin.WORKED_OUT);
+            }
+          } else if (fill != null && fill.share() != null) {
             step.given("share", null, fill.share() * 100, "%", Origin.CHOSEN);
-          } else if (fill.volumeMl() != null) {
+          } else if (fill != null && fill.volumeMl() != null) {
             step.given("layer", null, fill.volumeMl(), "mL", Origin.CHOSEN);
-          } else if (fill.massG() != null) {
+          } else if (fill != null && fill.massG() != null) {
             double density = cup.tint().mixDensity();
             step.given("layer", null, fill.massG(), "g", Origin.CHOSEN)
                 .from("density of the mix", cupAt + "/mixDensity", density, "g/mL");

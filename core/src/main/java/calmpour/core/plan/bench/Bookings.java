@@ -14,6 +14,8 @@ import java.util.OptionalInt;
 
 /** What a planned session keeps from every other one of the workshop, and until when. */
 public final class Bookings {
+  private static final int USED_UP_SECONDS = 10 * 365 * 24 * 3_600;
+
   /** Hands that have nothing to do for so long are free for something else. */
   private static final int BREAK_SECONDS = 300;
 
@@ -48,7 +50,8 @@ public final class Bookings {
         int until =
             plan.tasks().stream()
                 .filter(t -> t.id().equals(out))
-                .mapToInt(Task::endSeconds)
+                // What stays in its setting uses it up.
+                .mapToInt(t -> t.hands() ? t.endSeconds() : USED_UP_SECONDS)
                 .max()
                 .orElse(plan.endSeconds());
         if (from.isPresent() && until > from.getAsInt()) {

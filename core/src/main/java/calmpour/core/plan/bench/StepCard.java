@@ -99,8 +99,36 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     SHUT_UNTIL,
     /** {@code text}: how this mould likes to be opened, in the maker's words. */
     OPENS_BY,
-    /** The mould's undercuts hold the piece. */
+    /** Edges first, so that air gets in. */
+    LIFT_EDGES,
+    /** The mould's undercuts hold the piece: turned inside out or pushed from behind. */
     HOLDS_ON,
+    /** The mould is wiped, dried and lidded for the next time. */
+    MOULD_AWAY,
+    /** A lid's flash comes off: tape or trimmed. */
+    FLASH_OFF,
+    /** Whether it stands level is tried. */
+    STANDS_LEVEL,
+    /** {@code value}: mm of a dome above the rim. */
+    DOME,
+    /** {@code value}: mm that stay free below the rim. */
+    FREE_RIM,
+    /** A slow cavity: a thin stream. */
+    SLOWLY,
+    /** Drop by drop from a stick. */
+    BY_STICK,
+    /** {@code value}: g that a closed mould is filled over by. */
+    SURPLUS,
+    /** The lid goes on over its keys, an even weight on it. */
+    KEYS,
+    /** Powder or paint on the wall: a moving stream, bare spots looked for. */
+    DUSTED,
+    /** Chrome shines with a dark clear colour behind it. */
+    DARK_BEHIND,
+    /** Moulds are not squeezed under pressure, the lid clear of fittings, air let in gently. */
+    POT_GENTLY,
+    /** {@code value}: kPa at which the pot's relief valve opens. */
+    RELIEF,
     /** {@code value}: °C; the label wants the bottles no colder, and they are. */
     BOTTLES_FROM,
     /** {@code value}: °C; the label wants them no warmer, and they are. */

@@ -6,6 +6,7 @@ import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.habit.Care;
+import calmpour.core.habit.FillTo;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Cup;
@@ -79,6 +80,7 @@ public final class StepCards {
       case WIPE_MOULDS, SPRAY_MOULDS ->
           say(says, StepCard.Code.DRIES, care().mouldDryMinutes(), null);
       case SURFACE_WORK -> surface(task, says);
+      case LID -> say(says, StepCard.Code.KEYS);
       case LOAD_POT, IN_POT -> pot(task, says);
       case LOAD_BOX, IN_BOX -> box(task, says);
       case DEMOULD -> opening(task, says);
@@ -134,7 +136,12 @@ public final class StepCards {
     if (level.inHalves()) {
       say(says, pour.half() == 2 ? StepCard.Code.SECOND_HALF : StepCard.Code.FIRST_HALF);
     }
-    if (level.coat() || make == null) {
+    if (level.coat()) {
+      return;
+    }
+    filled(line, level, pour, says);
+    dusted(line, first, says);
+    if (make == null) {
       return;
     }
     if (first && Boolean.FALSE.equals(make.levelBase())) {
@@ -148,6 +155,11 @@ public final class StepCards {
     if (first) {
       says.addAll(LabelSays.pouredInto(make));
     }
+    if (make.pace() == MouldMake.Pace.SLOW) {
+      say(says, StepCard.Code.SLOWLY);
+    } else if (make.pace() == MouldMake.Pace.BY_STICK) {
+      say(says, StepCard.Code.BY_STICK);
+    }
     if (Boolean.TRUE.equals(make.narrowMouth())) {
       say(says, StepCard.Code.FUNNEL);
     }
@@ -155,6 +167,35 @@ public final class StepCards {
       say(says, StepCard.Code.UNDERCUTS);
     }
     ballast(line, cup, first, says);
+  }
+
+  /** How far, with the last pour of the topmost layer. */
+  private void filled(Job.Line line, Job.Level level, Cup.Pour pour, List<StepCard.Say> says) {
+    boolean last = pour.layer() == line.levels().size() - 1 && pour.part() >= pour.parts();
+    Job.Above above = level.above();
+    if (!last) {
+      return;
+    }
+    if (above != null && line.lidded()) {
+      double density = job.tint(level, level.colour()).mixDensity();
+      say(says, StepCard.Code.SURPLUS, above.ml() * density, null);
+    } else if (above != null) {
+      say(says, StepCard.Code.DOME, above.mm(), null);
+    }
+    FillTo to = line.piece().workOrNone().fill();
+    if (to != null && to.kind() == FillTo.Kind.SHORT && to.mm() != null) {
+      say(says, StepCard.Code.FREE_RIM, to.mm(), null);
+    }
+  }
+
+  private static void dusted(Job.Line line, boolean first, List<StepCard.Say> says) {
+    List<SurfaceWork> surface = line.piece().workOrNone().surface();
+    if (first && surface.stream().anyMatch(s -> s.kind().loose())) {
+      say(says, StepCard.Code.DUSTED);
+    }
+    if (first && surface.stream().anyMatch(s -> s.kind() == SurfaceWork.Kind.BURNISH)) {
+      say(says, StepCard.Code.DARK_BEHIND);
+    }
   }
 
   private void meeting(
@@ -204,11 +245,17 @@ public final class StepCards {
         if (pot.workKPa() != null) {
           say(says, StepCard.Code.SET_TO, pot.workKPa(), null);
         }
+        if (pot.reliefKPa() != null) {
+          say(says, StepCard.Code.RELIEF, pot.reliefKPa(), null);
+        }
         if (pot.ratedKPa() != null) {
           say(says, StepCard.Code.RATED, pot.ratedKPa(), null);
         }
         break;
       }
+    }
+    if (task.kind() == Task.Kind.LOAD_POT) {
+      say(says, StepCard.Code.POT_GENTLY);
     }
     shut(task, Task.Kind.IN_POT, says);
   }
@@ -234,7 +281,22 @@ public final class StepCards {
     if (line != null) {
       says.addAll(label.out(line));
     }
-    if (line == null || make == null) {
+    if (line == null || line.stays()) {
+      return;
+    }
+    say(says, StepCard.Code.LIFT_EDGES);
+    if (line.lidded()) {
+      say(says, StepCard.Code.FLASH_OFF);
+    }
+    if (line.piece().workOrNone().base() != null) {
+      say(says, StepCard.Code.STANDS_LEVEL);
+    }
+    held(line, make, says);
+    say(says, StepCard.Code.MOULD_AWAY);
+  }
+
+  private static void held(Job.Line line, @Nullable MouldMake make, List<StepCard.Say> says) {
+    if (make == null) {
       return;
     }
     if (make.opensBy() != null && !make.opensBy().isBlank()) {

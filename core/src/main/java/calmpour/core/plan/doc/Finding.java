@@ -123,6 +123,16 @@ public record Finding(
     EMBED_POKES_THROUGH,
     EMBED_RISES,
     EMBED_SINKS,
+    EMBED_TOO_LARGE,
+    EMBED_NOT_COVERED,
+    DOME_RUNS_OVER,
+    LID_LEAVES_A_VOID,
+    LID_OVERFULL,
+    HEAT_UNDER_LID,
+    RESIN_COLD,
+    REST_TOO_SHORT,
+    OIL_BRINGS_BUBBLES,
+    OIL_AGES_RESIN,
     INNER_MOULD_RISES,
     INNER_WALL_THIN,
     CUPS_SHORT,
@@ -181,6 +191,8 @@ public record Finding(
     /** What to change. */
     public enum Kind {
       NO_WARMING,
+      /** Both bottles in warm water first. */
+      WARM_BOTTLES,
       SHORTER_REST,
       MORE_BATCHES,
       COOLER_ROOM,

@@ -105,6 +105,9 @@ public record Plan(
    * @param front the side that is looked at
    * @param base the side it stands on; null for none
    * @param coat what lies on the finished piece; null for none
+   * @param aboveMm height of a dome above the rim, or of what a closed mould is filled over by;
+   *     null for nothing
+   * @param finishedMm its surface once it has cured; null where no label says how much it shrinks
    */
   public record PieceView(
       String mouldId,
@@ -121,7 +124,9 @@ public record Plan(
       List<LayerView> layers,
       PieceSide front,
       @Nullable PieceSide base,
-      @Nullable LayerView coat) {
+      @Nullable LayerView coat,
+      @Nullable Double aboveMm,
+      @Nullable Double finishedMm) {
     public PieceView {
       section = List.copyOf(section);
       layers = List.copyOf(layers);

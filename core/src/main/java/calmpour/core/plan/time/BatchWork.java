@@ -11,6 +11,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
@@ -36,6 +37,12 @@ import org.jspecify.annotations.Nullable;
  */
 public final class BatchWork {
   private static final int LOAD_SECONDS = 60;
+
+  /** A lid over its keys and a weight on it, each (starting value, no source). */
+  private static final int LID_SECONDS = 20;
+
+  /** "Rest 5 to 10 min open": common practice, no source. */
+  private static final int RESTS_OPEN_SECONDS = 300;
 
   /** Less than that fills no mould (starting value, no source), mL. */
   private static final double WORTH_A_FILLER_ML = 3;
@@ -211,7 +218,9 @@ public final class BatchWork {
         }
         case Step.PourStep(Cup cup, Cup.Pour pour) -> {
           TaskId id = TaskId.pour(pour.id());
-          double takes = hands.pourSecondsCavity() + hands.pourSecondsMl() * pour.volumeMl();
+          double takes =
+              (hands.pourSecondsCavity() + hands.pourSecondsMl() * pour.volumeMl())
+                  * job.lines().get(pour.line()).pourTimes();
           TaskDraft draft =
               TaskDraft.of(id, Task.Kind.POUR, number, takes)
                   .cup(cup.id())
@@ -268,6 +277,7 @@ public final class BatchWork {
       last = add(all, Task.Kind.UNDER_LAMP, habits.care().lampMinutes() * 60, last);
       all.get(all.size() - 1).byItself().pieces(cavities.size()).tool(toolId(Tool.Kind.LAMP));
     }
+    last = lids(all, order, last);
     if (hands.coverSeconds() > 0) {
       last = add(all, Task.Kind.COVER, hands.coverSeconds(), last);
     }
@@ -277,6 +287,32 @@ public final class BatchWork {
     if (hands.cleanUpSeconds() > 0) {
       add(all, Task.Kind.CLEAN_UP, hands.cleanUpSeconds(), lastPour(order));
     }
+  }
+
+  /** Closed moulds rest open for a while, then their lids are pressed on. */
+  private @Nullable TaskId lids(List<TaskDraft> all, List<Step> order, @Nullable TaskId last) {
+    List<Cup.Pour> under = new ArrayList<>();
+    for (Step step : order) {
+      if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour) && lidded(pour)) {
+        under.add(pour);
+      }
+    }
+    if (under.isEmpty()) {
+      return last;
+    }
+    int pieces = (int) under.stream().map(CavityId::of).distinct().count();
+    TaskId id = add(all, Task.Kind.LID, (double) LID_SECONDS * pieces, last);
+    TaskDraft draft = all.get(all.size() - 1).pieces(pieces);
+    for (Cup.Pour pour : under) {
+      draft.lag(
+          new Lag(Lag.Clock.POURED, pour.id(), RESTS_OPEN_SECONDS, null, false, Lag.Why.ORDER));
+    }
+    return id;
+  }
+
+  /** Whether it is of the topmost layer of a closed mould. */
+  boolean lidded(Cup.Pour pour) {
+    return job.lines().get(pour.line()).lidded() && pour.layer() == top(pour.line());
   }
 
   /** The overage is resin that was paid for: if there is time it goes into a filler. */

@@ -81,6 +81,7 @@ public final class FollowUps {
     lags.computeIfAbsent(TaskId.batch(number, Task.Kind.LEFTOVERS), k -> new ArrayList<>())
         .add(fromContact(lastGel, Lag.Why.BEFORE_GEL));
     pot(lags);
+    lids(lags);
     for (LineLayer at : layers()) {
       embeds(lags, at.line(), at.layer());
     }
@@ -98,6 +99,29 @@ public final class FollowUps {
       if (top != null) {
         lags.computeIfAbsent(TaskId.batch(number, Task.Kind.LOAD_POT), k -> new ArrayList<>())
             .add(fromContact(Window.down(0, top.first().gels().minutes()), Lag.Why.BEFORE_GEL));
+      }
+    }
+  }
+
+  /** A lid is pressed onto what still gives way. */
+  private void lids(Map<TaskId, List<Lag>> lags) {
+    Set<Integer> lines = new HashSet<>();
+    batch.cups().stream()
+        .flatMap(c -> c.pours().stream())
+        .filter(work::lidded)
+        .forEach(p -> lines.add(p.line()));
+    for (int line : lines) {
+      BatchStates.LayerSpan top = top(line);
+      if (top != null) {
+        lags.computeIfAbsent(TaskId.batch(number, Task.Kind.LID), k -> new ArrayList<>())
+            .add(
+                new Lag(
+                    Lag.Clock.CONTACT,
+                    "" + number,
+                    0,
+                    Window.down(0, top.first().gels().minutes()),
+                    false,
+                    Lag.Why.BEFORE_GEL));
       }
     }
   }
@@ -259,7 +283,8 @@ public final class FollowUps {
         PieceWork.BubbleCare care = job.lines().get(pour.line()).piece().workOrNone().bubbles();
         boolean shut =
             job.lines().get(pour.line()).piece().workOrNone().curing()
-                == PieceWork.Curing.PRESSURE_POT;
+                    == PieceWork.Curing.PRESSURE_POT
+                || work.lidded(pour);
         // Pigmented pieces go on releasing bubbles; into a shut pot nobody sees.
         boolean worth =
             !shut

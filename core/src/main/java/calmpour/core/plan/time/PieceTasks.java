@@ -208,14 +208,15 @@ public final class PieceTasks {
   public List<Task> demould(PieceGroup group, Filled filled, Times times) {
     Job.Line line = job.lines().get(group.line());
     int count = group.cavities().size();
+    double takes = line.stays() ? 0 : hands.demouldSecondsPiece() * count;
     TaskDraft draft =
-        TaskDraft.of(
-                group.taskId(Task.Kind.DEMOULD),
-                Task.Kind.DEMOULD,
-                0,
-                hands.demouldSecondsPiece() * count)
+        TaskDraft.of(group.taskId(Task.Kind.DEMOULD), Task.Kind.DEMOULD, 0, takes)
             .line(group.line())
             .pieces(count);
+    if (line.stays()) {
+      // Nobody takes it out: it is hard where it stays.
+      draft.byItself();
+    }
     for (int layer = 0; layer < line.levels().size(); layer++) {
       List<Filled.Lies> all = lies(group, filled, layer);
       if (all.isEmpty()) {

@@ -11,6 +11,7 @@ import calmpour.core.plan.doc.PourId;
 import calmpour.core.session.JobInResin;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -50,7 +51,7 @@ public final class PourOrder {
     Map<CupId, Cup> cups = new HashMap<>();
     for (Cup cup : batch.cups()) {
       cups.put(cup.id(), cup);
-      left.put(cup.id(), new ArrayList<>(cup.pours()));
+      left.put(cup.id(), new ArrayList<>(fussyFirst(cup)));
       for (Cup.Pour pour : cup.pours()) {
         waiting.merge(cavityLayer(pour, pour.layer()), 1, Integer::sum);
         if (pour.half() == 2) {
@@ -92,6 +93,13 @@ public final class PourOrder {
     return order;
   }
 
+  /** Slow cavities come early in the pot life: at its end only they would meet gelling resin. */
+  private List<Cup.Pour> fussyFirst(Cup cup) {
+    List<Cup.Pour> pours = new ArrayList<>(cup.pours());
+    pours.sort(Comparator.comparingDouble((Cup.Pour p) -> -job.lines().get(p.line()).pourTimes()));
+    return pours;
+  }
+
   /**
    * The order with the most time to spare at its tightest pour: from the end backwards, always the
    * pour whose cup thickens last among those that nothing still has to follow. E. L. Lawler,
@@ -104,7 +112,7 @@ public final class PourOrder {
   List<Step> latestLast(Map<CupId, Integer> thickens) {
     List<Step.PourStep> all = new ArrayList<>();
     for (Cup cup : batch.cups()) {
-      for (Cup.Pour pour : cup.pours()) {
+      for (Cup.Pour pour : fussyFirst(cup)) {
         if (pour.half() == 2) {
           return List.of();
         }

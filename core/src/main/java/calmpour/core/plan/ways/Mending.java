@@ -3,10 +3,10 @@ package calmpour.core.plan.ways;
 import calmpour.core.design.PieceWork;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
+import calmpour.core.habit.Mixing;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.session.Arrangement;
 import calmpour.core.session.HandCup;
-import calmpour.core.session.Room;
 import calmpour.core.session.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,11 +31,14 @@ public final class Mending {
     return Optional.ofNullable(
         switch (mend.kind()) {
           case NO_WARMING -> unwarmed(session);
+          case WARM_BOTTLES ->
+              session.withHabits(
+                  habits.withMixing(habits.mixing().unwarmed().withWarming(Mixing.Warming.BOTH)));
           case SHORTER_REST -> rested(session, value);
           case MORE_BATCHES ->
               session.withSplitInto((int) Math.max(value, session.splitInto() + 1.0));
           case COOLER_ROOM, WARMER_ROOM -> session.withTemperatureC(value);
-          case DRIER_AIR -> session.withRoom(new Room(session.room().temperatureC(), value));
+          case DRIER_AIR -> session.withRoom(session.room().withHumidity(value));
           case MOVE_TASK -> mend.target() == null ? null : moved(session, mend.target(), value);
           case RELEASE_PIN -> mend.target() == null ? null : released(session, mend.target());
           case OTHER_START -> later(session, value);

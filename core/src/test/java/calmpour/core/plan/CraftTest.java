@@ -1,0 +1,333 @@
+package calmpour.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import calmpour.core.Samples;
+import calmpour.core.cure.EngineModel;
+import calmpour.core.design.Fill;
+import calmpour.core.design.FinishStep;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
+import calmpour.core.design.PieceWork;
+import calmpour.core.habit.Care;
+import calmpour.core.habit.FillTo;
+import calmpour.core.habit.Habits;
+import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.Task.Kind;
+import calmpour.core.resin.LabelFacts;
+import calmpour.core.resin.ResinKind;
+import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Piece;
+import calmpour.core.session.Room;
+import calmpour.core.session.Room.Days;
+import calmpour.core.session.Room.RoomChange;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colour;
+import calmpour.core.tint.ColourantForm;
+import calmpour.core.tool.Tool;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Cases of the trade that change figures: domes and flat backs, lids, settings, slow cavities, a
+ * room that gets cold at night. Common practice, no source, unless said.
+ */
+class CraftTest {
+  private static final Planner PLANNER = Samples.planner(new EngineModel());
+  private static final ResinSystem PLAIN = Samples.resin(ResinKind.CASTING, 40, 100, 24, null);
+  private static final MouldMake MAKE =
+      new MouldMake(null, null, null, null, null, null, null, true, null, null, null, null, 40);
+
+  /** Straight walls: 12 mL, 14 mm deep. */
+  private static final double HOLDS = 12;
+
+  private static final double DEEP = 14;
+
+  private static Plan plan(Session session, ResinSystem resin, MouldMake make) {
+    return PLANNER.plan(session, workshop(resin, make));
+  }
+
+  private static Workshop workshop(ResinSystem resin, MouldMake make) {
+    Mould push = Samples.mould("push", HOLDS, DEEP);
+    Mould label = Samples.mould("label", 9, 6.0);
+    return new Workshop(
+        List.of(
+            new Mould("push", "Bell push", push.cavities(), make, null),
+            new Mould("label", "Row label", label.cavities(), MAKE, null)),
+        List.of(resin),
+        List.of(Samples.liquid("tint"), Samples.colourant("thin", ColourantForm.THINNER)),
+        List.of(
+            new Colour("oat", "Oat", "#e3d3a8", List.of(new Colour.Part("tint", 2))),
+            new Colour("thinned", "Thinned", "#e3d3a8", List.of(new Colour.Part("thin", 3)))),
+        List.of(Samples.MIXING, Samples.SMALL),
+        List.of(),
+        List.of(),
+        List.of(
+            new Tool("pot", "Pot", Tool.Kind.PRESSURE_POT, 8, null, 400.0),
+            new Tool("box", "Warm box", Tool.Kind.HOT_BOX, 8, 32.0, null)),
+        List.of());
+  }
+
+  private static Piece push(FillTo to) {
+    return new Piece("push", 2, List.of(new Layer("oat", null, null)))
+        .withWork(PieceWork.NONE.withFill(to));
+  }
+
+  private static Plan filled(FillTo to) {
+    return plan(Samples.session(List.of(push(to))), PLAIN, MAKE);
+  }
+
+  private static double pouredMl(Plan plan) {
+    return pours(plan).getFirst().volumeMl();
+  }
+
+  private static List<Cup.Pour> pours(Plan plan) {
+    return plan.batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .flatMap(c -> c.pours().stream())
+        .toList();
+  }
+
+  private static Task task(Plan plan, Kind kind) {
+    return plan.tasks().stream().filter(t -> t.kind() == kind).findFirst().orElseThrow();
+  }
+
+  private static boolean has(Plan plan, Kind kind) {
+    return plan.tasks().stream().anyMatch(t -> t.kind() == kind);
+  }
+
+  private static List<Finding.Rule> told(Plan plan) {
+    return plan.findings().stream().map(Finding::rule).toList();
+  }
+
+  private static ResinSystem shrinking(double percent, LabelFacts.Shrinkage of) {
+    return Samples.withFacts(
+        PLAIN,
+        new LabelFacts(null, null, null, null, null, null, percent, of, null, null, null, null));
+  }
+
+  /** More than a cap of a ball, less than a block: a millimetre over 8.6 cm². */
+  @Test
+  void aDomeOfAMillimetreIsPouredOnTop() {
+    assertThat(pouredMl(filled(null))).isCloseTo(HOLDS, within(1e-9));
+    double block = HOLDS / DEEP;
+    double dome = pouredMl(filled(FillTo.DOMED)) - HOLDS;
+    assertThat(dome).isBetween(block / 2, block);
+    double two = pouredMl(filled(new FillTo(FillTo.Kind.DOMED, 2.0))) - HOLDS;
+    assertThat(two).isCloseTo(2 * dome, within(1e-9));
+    assertThat(filled(FillTo.DOMED).pieces().getFirst().aboveMm()).isEqualTo(1);
+  }
+
+  /** By habit as by piece; and what is filled by depth is as deep as was said. */
+  @Test
+  void aHabitFillsWhatNoPieceSays() {
+    Habits domed = Habits.DEFAULT.withCare(Care.DEFAULT.withFill(FillTo.DOMED));
+    Session habit = Samples.session(List.of(push(null)), null, domed);
+    assertThat(pouredMl(plan(habit, PLAIN, MAKE))).isEqualTo(pouredMl(filled(FillTo.DOMED)));
+    Piece byDepth =
+        new Piece("push", 2, List.of(new Layer("oat", Fill.ofDepthMm(5), null)))
+            .withWork(PieceWork.NONE.withFill(FillTo.DOMED));
+    assertThat(pouredMl(plan(Samples.session(List.of(byDepth)), PLAIN, MAKE)))
+        .isCloseTo(HOLDS * 5 / DEEP, within(1e-9));
+  }
+
+  @Test
+  void aFlatBackStaysShortOfTheRim() {
+    Plan plan = filled(new FillTo(FillTo.Kind.SHORT, 2.0));
+    assertThat(pouredMl(plan)).isCloseTo(HOLDS * 12 / DEEP, within(1e-9));
+    assertThat(plan.pieces().getFirst().layers().getLast().toMm()).isEqualTo(12);
+  }
+
+  /** 0.2 % of a length is 0.6 % of the volume; out of straight walls that is 0.08 mm of 14. */
+  @Test
+  void aCuredPieceIsLowerByWhatItsResinLoses() {
+    Session session = Samples.session(List.of(push(null)));
+    Plan good = plan(session, shrinking(0.2, LabelFacts.Shrinkage.LINEAR), MAKE);
+    assertThat(good.pieces().getFirst().finishedMm())
+        .isCloseTo(DEEP * 0.998 * 0.998 * 0.998, within(1e-9));
+    Plan half = plan(session, shrinking(5, LabelFacts.Shrinkage.VOLUMETRIC), MAKE);
+    assertThat(half.pieces().getFirst().finishedMm()).isCloseTo(DEEP * 0.95, within(1e-9));
+    assertThat(plan(session, PLAIN, MAKE).pieces().getFirst().finishedMm()).isNull();
+  }
+
+  /** What is lost is poured on top, and the piece comes out level. */
+  @Test
+  void aDomeMakesUpForShrinkage() {
+    ResinSystem resin = shrinking(9, LabelFacts.Shrinkage.VOLUMETRIC);
+    Plan domed = plan(Samples.session(List.of(push(FillTo.DOMED))), resin, MAKE);
+    assertThat(domed.pieces().getFirst().aboveMm()).isBetween(1.05, 2.3);
+    assertThat(pouredMl(domed) - HOLDS).isCloseTo(HOLDS * 0.09, within(1e-9));
+    assertThat(domed.pieces().getFirst().finishedMm()).isBetween(DEEP * 0.985, DEEP);
+  }
+
+  /** Filled over, rests open for 5 min, lid, then the pot; and nobody looks into it. */
+  @Test
+  void aClosedMouldIsFilledOverAndItsLidPressedOn() {
+    MouldMake closed = MAKE.withOpening(MouldMake.Opening.CLOSED);
+    Session session =
+        Samples.session(
+            List.of(
+                new Piece("push", 2, List.of(new Layer("oat", null, null)))
+                    .withWork(
+                        PieceWork.NONE
+                            .withCuring(PieceWork.Curing.PRESSURE_POT)
+                            .withBubbles(PieceWork.BubbleCare.MUCH))));
+    Plan plan = plan(session, PLAIN, closed);
+    assertThat(pouredMl(plan)).isCloseTo(HOLDS * 1.02, within(1e-9));
+    assertThat(pouredMl(plan(session, PLAIN, closed.withSurplusMl(0.7))))
+        .isCloseTo(HOLDS + 0.7, within(1e-9));
+    Task lid = task(plan, Kind.LID);
+    int poured =
+        plan.tasks().stream()
+            .filter(t -> t.kind() == Kind.POUR)
+            .mapToInt(Task::endSeconds)
+            .max()
+            .orElseThrow();
+    assertThat(lid.startSeconds()).isGreaterThanOrEqualTo(poured + 300);
+    assertThat(task(plan, Kind.LOAD_POT).startSeconds()).isGreaterThanOrEqualTo(lid.endSeconds());
+    assertThat(has(plan, Kind.LOOK)).isFalse();
+    assertThat(has(filled(FillTo.DOMED), Kind.LID)).isFalse();
+    Plan flush = plan(Samples.session(List.of(push(FillTo.FLUSH))), PLAIN, closed);
+    assertThat(told(flush)).contains(Finding.Rule.LID_LEAVES_A_VOID);
+    assertThat(told(plan)).doesNotContain(Finding.Rule.LID_LEAVES_A_VOID);
+  }
+
+  /**
+   * Nobody takes it out; what follows waits until it is hard, and the setting is not free again.
+   */
+  @Test
+  void aPieceInASettingIsNotTakenOut() {
+    MouldMake setting = MAKE.withOpening(MouldMake.Opening.BEZEL).withCopies(3);
+    Piece polished =
+        push(null)
+            .withWork(
+                PieceWork.NONE.withFinishing(List.of(FinishStep.usual(FinishStep.Kind.POLISH))));
+    Plan plan = plan(Samples.session(List.of(polished)), PLAIN, setting);
+    Task hard = task(plan, Kind.DEMOULD);
+    assertThat(hard.hands()).isFalse();
+    assertThat(hard.startSeconds()).isGreaterThan(12 * 3_600);
+    assertThat(task(plan, Kind.FINISH).startSeconds())
+        .isGreaterThanOrEqualTo(hard.endSeconds() + 72 * 3_600);
+    // Two now and two when the first are hard: a mould would do, three settings do not.
+    Piece later =
+        new Piece(
+            "push",
+            2,
+            List.of(new Layer("oat", Fill.ofShare(0.5), null), new Layer("oat", null, Join.CURED)));
+    Session both = Samples.session(List.of(polished, later));
+    assertThat(told(plan(both, PLAIN, setting))).contains(Finding.Rule.MOULD_TWICE);
+  }
+
+  @Test
+  void slowCavitiesComeFirstAndTakeLonger() {
+    Session session =
+        Samples.session(
+            List.of(new Piece("label", 3, List.of(new Layer("oat", null, null))), push(null)));
+    Plan usual = plan(session, PLAIN, MAKE);
+    Plan slow = plan(session, PLAIN, MAKE.withPace(MouldMake.Pace.BY_STICK));
+    assertThat(firstPoured(usual)).isZero();
+    assertThat(firstPoured(slow)).isEqualTo(1);
+    assertThat(takes(slow, 1)).isCloseTo(3 * takes(usual, 1), within(3));
+    assertThat(takes(slow, 0)).isEqualTo(takes(usual, 0));
+  }
+
+  private static int firstPoured(Plan plan) {
+    return plan.tasks().stream()
+        .filter(t -> t.kind() == Kind.POUR)
+        .min(java.util.Comparator.comparingInt(Task::startSeconds))
+        .orElseThrow()
+        .line();
+  }
+
+  private static int takes(Plan plan, int line) {
+    return plan.tasks().stream()
+        .filter(t -> t.kind() == Kind.POUR && t.line() == line)
+        .mapToInt(Task::takesSeconds)
+        .max()
+        .orElseThrow();
+  }
+
+  private static Session inRoom(Room room, PieceWork work) {
+    return Samples.session(List.of(push(null).withWork(work))).withRoom(room);
+  }
+
+  private static int out(Room room, PieceWork work) {
+    Plan plan = plan(inRoom(room, work), PLAIN, MAKE);
+    return task(plan, Kind.DEMOULD).startSeconds();
+  }
+
+  /** Two days that are as warm as the evening, or with the heater off from ten to seven. */
+  @Test
+  void aColdNightPutsOffWhatCures() {
+    Room even = new Room(22, 45.0);
+    Room cold =
+        new Room(
+            22,
+            45.0,
+            List.of(
+                new RoomChange(22 * 60, 12, Days.EVERY_DAY),
+                new RoomChange(7 * 60, 22, Days.EVERY_DAY)));
+    Room weekend =
+        new Room(
+            22,
+            45.0,
+            List.of(
+                new RoomChange(22 * 60, 12, Days.EVERY_DAY),
+                new RoomChange(7 * 60, 22, Days.WORKDAYS)));
+    int usual = out(even, PieceWork.NONE);
+    // 2026-11-28 is a Saturday: unheated until Monday morning.
+    assertThat(out(cold, PieceWork.NONE)).isGreaterThan(usual + 2 * 3_600);
+    assertThat(out(weekend, PieceWork.NONE)).isGreaterThan(out(cold, PieceWork.NONE) + 3_600);
+    // Whatever stands in a warm box does not mind the night.
+    PieceWork boxed = PieceWork.NONE.withCuring(PieceWork.Curing.HOT_BOX);
+    assertThat(out(cold, boxed)).isEqualTo(out(even, boxed));
+    // The cups are empty before ten.
+    Batch evening = plan(inRoom(even, PieceWork.NONE), PLAIN, MAKE).batches().getFirst();
+    Batch night = plan(inRoom(cold, PieceWork.NONE), PLAIN, MAKE).batches().getFirst();
+    assertThat(night.measuring()).isEqualTo(evening.measuring());
+    assertThat(night.cups().getFirst().times().thickensSeconds())
+        .isEqualTo(evening.cups().getFirst().times().thickensSeconds());
+  }
+
+  /** A change to what it is anyway is none. */
+  @Test
+  void aRoomThatNeverChangesIsTheSameRoom() {
+    Room told = new Room(22, 45.0, List.of(new RoomChange(22 * 60, 22, Days.EVERY_DAY)));
+    assertThat(out(told, PieceWork.NONE)).isEqualTo(out(new Room(22, 45.0), PieceWork.NONE));
+  }
+
+  /** Once it is stirred in, no flame: thinner is alcohol. */
+  @Test
+  void thinnerForbidsAFlame() {
+    Habits flame = Habits.DEFAULT.withCare(Care.DEFAULT.withBubbles(Care.BubbleMethod.FLAME));
+    Piece thinned = new Piece("push", 2, List.of(new Layer("thinned", null, null)));
+    Plan plan = plan(Samples.session(List.of(thinned), null, flame), PLAIN, MAKE);
+    assertThat(told(plan))
+        .contains(Finding.Rule.FLAME_NEAR_ALCOHOL, Finding.Rule.SOLVENT_IN_COLOUR);
+  }
+
+  /** Cold resin is told, and warming the bottles is the way out that is offered. */
+  @Test
+  void coldResinIsToldAndWarmingMendsIt() {
+    Session cold = inRoom(new Room(16, 45.0), PieceWork.NONE);
+    Plan plan = plan(cold, PLAIN, MAKE);
+    Finding told =
+        plan.findings().stream()
+            .filter(f -> f.rule() == Finding.Rule.RESIN_COLD)
+            .findFirst()
+            .orElseThrow();
+    Session warmed =
+        calmpour.core.plan.ways.Mending.of(cold, told.mends().getFirst()).orElseThrow();
+    assertThat(told(plan(warmed, PLAIN, MAKE))).doesNotContain(Finding.Rule.RESIN_COLD);
+    assertThat(told(plan(inRoom(new Room(22, 45.0), PieceWork.NONE), PLAIN, MAKE)))
+        .doesNotContain(Finding.Rule.RESIN_COLD, Finding.Rule.REST_TOO_SHORT);
+  }
+}
