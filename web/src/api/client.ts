@@ -76,6 +76,7 @@ export type PieceWork = S["PieceWork"];
 export type PlacedEmbed = S["PlacedEmbed"];
 export type SurfaceWork = S["SurfaceWork"];
 export type FinishStep = S["FinishStep"];
+export type WetWork = S["WetWork"];
 export type TopCoat = S["TopCoat"];
 export type Design = S["Design"];
 export type LayerView = S["LayerView"];

@@ -29,13 +29,11 @@ import { useUnits } from "../units/UnitsProvider";
 import { changesText } from "../words/changes";
 import { heatTexts, isHeat } from "../words/heat";
 import { lateIn, stand, sureOf } from "../words/plan";
-import { storyOf } from "../words/story";
 import { minutes } from "../words/time";
 import { BoardSheet } from "./board/BoardSheet";
 import { CupsSheet } from "./cups/CupsSheet";
 import { Fig } from "./how/How";
 import { Legend } from "./how/Legend";
-import { Story } from "./verdict/Story";
 import { TitleLine } from "./verdict/TitleLine";
 
 const AddMould = later(() => import("./board/AddMould").then((m) => m.AddMould));
@@ -45,6 +43,7 @@ const PieceEditor = later(() => import("./board/PieceEditor").then((m) => m.Piec
 const LayBeside = later(() => import("./verdict/LayBeside").then((m) => m.LayBeside));
 const PrintSheet = later(() => import("./PrintSheet").then((m) => m.PrintSheet));
 const Findings = later(() => import("./verdict/Findings").then((m) => m.Findings));
+const Story = later(() => import("./verdict/Story").then((m) => m.Story));
 const Ways = later(() => import("./verdict/Ways").then((m) => m.Ways));
 const LayerStates = later(() => import("./how/States").then((m) => m.LayerStates));
 // Below what is seen at once.
@@ -176,7 +175,9 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
         />
         {plan && !trouble && (
           <Story
-            sentences={storyOf(plan, startsAt, zoneId, units)}
+            plan={plan}
+            startsAt={startsAt}
+            zoneId={zoneId}
             changed={changed}
             least={plan.arranged?.leastBatches ?? null}
             batches={plan.batches.length}

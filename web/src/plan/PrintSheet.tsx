@@ -18,6 +18,7 @@ const BESIDE = new Set<Task["kind"]>([
   "LAY_EMBEDS",
   "GATHER",
   "EMBED",
+  "WET_WORK",
   "BUBBLE_PASS",
   "LID",
   "COVER",

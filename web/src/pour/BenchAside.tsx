@@ -26,6 +26,7 @@ const SOON = 3_600;
 export function BenchAside(props: Props) {
   const { state, now } = props;
   const [all, setAll] = useState(false);
+  const poured = state.steps.some((s) => s.kind === "POUR" && s.status === "DONE");
   return (
     <Box
       component="aside"
@@ -40,12 +41,12 @@ export function BenchAside(props: Props) {
     >
       <Title>Open cups</Title>
       <Box sx={{ display: { xs: "none", md: "block" } }}>
-        <OpenCups cups={state.cups} mixes={state.mixes} now={now} most={5} />
+        <OpenCups cups={state.cups} mixes={state.mixes} now={now} poured={poured} most={5} />
         <Waits {...props} />
         <Filled {...props} />
       </Box>
       <Box sx={{ display: { xs: "block", md: "none" } }}>
-        <OpenCups cups={state.cups} mixes={state.mixes} now={now} most={3} />
+        <OpenCups cups={state.cups} mixes={state.mixes} now={now} poured={poured} most={3} />
         <Button
           onClick={() => setAll(true)}
           sx={{ minHeight: 64, width: "100%", fontSize: "1.05rem" }}
@@ -68,7 +69,7 @@ export function BenchAside(props: Props) {
             overflow: "auto",
           }}
         >
-          <OpenCups cups={state.cups} mixes={state.mixes} now={now} />
+          <OpenCups cups={state.cups} mixes={state.mixes} now={now} poured={poured} />
           <Waits {...props} />
           <Filled {...props} most={99} />
           <Button

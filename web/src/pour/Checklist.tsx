@@ -11,10 +11,13 @@ export const READY = "READY";
 const ITEMS: { item: string; words: string }[] = [
   { item: "GLOVES", words: "Gloves and glasses on, hair back" },
   { item: "AIR", words: "Air moves; no children, pets, food" },
+  { item: "CREAM", words: "Barrier cream, wipes at hand, mat or liner down" },
+  { item: "STICKS", words: "A stick for every cup, a timer, a clean mixing cup" },
   { item: "LEVEL", words: "Board level, big moulds at the back" },
   { item: "MOULDS", words: "Moulds dry, clean and in place" },
   { item: "CUPS", words: "Cups laid out and named" },
   { item: "COLOURS", words: "Colours shaken, doses ready" },
+  { item: "RINGS", words: "Cups read level: tilted, settled, at eye level" },
   { item: "CAPS", words: "Caps and seals sorted, never swapped" },
 ];
 

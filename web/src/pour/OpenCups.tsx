@@ -11,6 +11,8 @@ interface Props {
   mixes?: MixNow[];
   /** Seconds from when the run was begun. */
   now: number;
+  /** Whether anything was poured already. */
+  poured?: boolean;
   /** No more than so many; all where it is missing. */
   most?: number;
 }
@@ -36,7 +38,7 @@ function aheadWords(cup: CupNow): string | null {
 }
 
 /** Every open cup with what is left of its time, as length and as words. */
-export function OpenCups({ cups, mixes = [], now, most }: Props) {
+export function OpenCups({ cups, mixes = [], now, poured = false, most }: Props) {
   const { vars } = useTheme();
   const palette = (vars ?? {}).palette;
   const pattern = useId();
@@ -171,7 +173,7 @@ export function OpenCups({ cups, mixes = [], now, most }: Props) {
       ))}
       {shown.length === 0 && mixes.length === 0 && (
         <Box component="li" sx={{ color: "text.secondary", fontSize: "1.1rem" }}>
-          None yet: the clock starts when A and B meet.
+          {poured ? "None is open." : "None yet: the clock starts when A and B meet."}
         </Box>
       )}
     </Box>

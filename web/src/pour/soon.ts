@@ -8,7 +8,7 @@ export const SOON_SECONDS = 180;
 const POURS_SECONDS = 300;
 
 /** Steps that what lies below takes for a while only. */
-const WINDOWED = new Set<RunStep["kind"]>(["EMBED", "POUR"]);
+const WINDOWED = new Set<RunStep["kind"]>(["EMBED", "WET_WORK", "POUR"]);
 
 /**
  * By the clock on the wall, so that it is noticed without a line as well.

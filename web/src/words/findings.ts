@@ -103,6 +103,8 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
         return `${capital(place)}, only ${span(-over)} before the layer no longer wets it.`;
       }
       return `${capital(place)}, ${span(over)} after the layer would still wet it.`;
+    case "WET_TOO_LATE":
+      return `${capital(place)} ends ${span(finding.value - finding.limit)} after its layer is too thick to flow: fewer pieces at once, or a smaller batch.`;
     case "NUDGE_TOO_LATE":
       return `${capital(place)} comes ${span(over)} later than it helps.`;
     case "LOOK_TOO_LATE":
@@ -189,6 +191,8 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)} has oil-based paint in it, which brings up bubbles: look again more often.`;
     case "OIL_AGES_RESIN":
       return `${capital(place)} has silicone oil in it: a drop or two, and the resin may age sooner.`;
+    case "FADES_IN_LIGHT":
+      return `${capital(place)} fades in daylight: keep its pieces out of the sun, or take another pigment.`;
     case "INNER_MOULD_RISES":
       return `${capital(place)}: the resin lifts the inner mould; lay ${showWith(units.MASS, finding.value, 0)} on it.`;
     case "INNER_WALL_THIN":

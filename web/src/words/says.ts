@@ -1,7 +1,7 @@
 import type { StepCard } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { capital } from "./steps";
-import { SURFACE_WORDS } from "./tasks";
+import { SURFACE_WORDS, WET_WORDS } from "./tasks";
 
 type Say = StepCard["says"][number];
 type EmbedCard = StepCard["embeds"][number];
@@ -134,6 +134,20 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return `A slight dome, ${showWith(units.MASS, value)} more than it holds: the lid presses that out.`;
     case "KEYS":
       return "Nobody looks in after that, and heat or mist do nothing inside.";
+    case "WET":
+      return text === "LACED"
+        ? "Hot air at a slant, always moving, away as soon as the surface moves. Not near alcohol or ink."
+        : `${capital(WET_WORDS[text as keyof typeof WET_WORDS])}.`;
+    case "DRIFTS":
+      return "While it flows. It goes on drifting until it gels: nobody knows how it will look.";
+    case "PATCH":
+      return "On a wiped, dry mould; try a patch first, and keep it.";
+    case "WATER_RENEWED":
+      return "Renew the hot water: a cold room cools it. Keep water out of the bottle; it scalds.";
+    case "INNER_OUT":
+      return "Draw the inner form out along its taper.";
+    case "LIE_FLAT":
+      return "Keep the piece lying flat until it is handed over; gloves until it has fully cured.";
     case "DUSTED":
       return "Dusted wall: look for bare spots first, keep the stream moving.";
     case "DARK_BEHIND":

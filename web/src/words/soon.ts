@@ -33,12 +33,13 @@ export function soonWords(
     if (step) {
       const of = `step/${step.taskId}/until`;
       const { title } = stepWords(step, plan, session, units);
-      if (step.kind === "EMBED" && left <= 0) {
+      const fresh = step.kind === "EMBED" || step.kind === "WET_WORK";
+      if (fresh && left <= 0) {
         return { words: `Too late: ${title}.`, of };
       }
       if (left > 0) {
         return {
-          words: `${title}: ${within}${step.kind === "EMBED" ? "" : ", while it still bonds"}.`,
+          words: `${title}: ${within}${fresh ? "" : ", while it still bonds"}.`,
           of,
         };
       }

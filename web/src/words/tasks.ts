@@ -18,6 +18,7 @@ export const TASK_WORDS: Record<Task["kind"], string> = {
   LAY_EMBEDS: "lay",
   POUR: "pour",
   EMBED: "embed",
+  WET_WORK: "wet work",
   BUBBLE_PASS: "bubbles",
   UNDER_LAMP: "lamp",
   LID: "lids",
@@ -71,6 +72,8 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
       return `lay the embeds of ${of}`;
     case "EMBED":
       return `put the embeds into ${of}`;
+    case "WET_WORK":
+      return `work on the wet face of ${of}`;
     case "NUDGE":
       return `nudge the embeds of ${of}`;
     case "LOOK":
@@ -114,5 +117,15 @@ function finishName(task: Task, session: Session | undefined): string {
   return kind ? `${FINISHES[kind]}${several ? ` (${which})` : ""}:` : "finish";
 }
 
+const WET = {
+  DRAWN: "draw in it with a stick or fork",
+  SWIRLED: "swirl it",
+  TILTED: "tilt it",
+  LACED: "hot air until it laces",
+  INK_DROPPED: "drop ink on it",
+  POWDERED: "a second powder, in zones",
+} as const;
+
+export const WET_WORDS: Record<keyof typeof WET, string> = WET;
 export const FINISH_WORDS: Record<keyof typeof FINISHES, string> = FINISHES;
 export const SURFACE_WORDS: Record<keyof typeof SURFACES, string> = SURFACES;

@@ -3,14 +3,23 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import type { FieldError, Layer, LayerView, PieceView, Workshop } from "../../api/client";
+import {
+  errorsUnder,
+  type FieldError,
+  type Layer,
+  type LayerView,
+  type PieceView,
+  type WetWork,
+  type Workshop,
+} from "../../api/client";
 import { type FillKind, kindOf, toldAs } from "../../session/layerFill";
-import { Fields } from "../../ui/Fields";
+import { Fields, type FieldSpec } from "../../ui/Fields";
 import { NumberField } from "../../ui/NumberField";
 import { Swatch } from "../../ui/Swatch";
 import { leftOut } from "../../ui/path";
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith } from "../../units/units";
+import { WET_WORDS } from "../../words/tasks";
 import { EmbedRow, newEmbed } from "./EmbedRow";
 
 const JOINS: { value: NonNullable<Layer["join"]>; words: string }[] = [
@@ -41,6 +50,7 @@ export function LayerRow(props: LayerProps) {
   const rich =
     (layer.embeds ?? []).length > 0 ||
     (layer.beside ?? []).length > 0 ||
+    (layer.wet ?? []).length > 0 ||
     layer.resinId !== undefined;
   const [more, setMore] = useState(rich);
   const fill = layer.fill;
@@ -176,6 +186,21 @@ export function LayerRow(props: LayerProps) {
   );
 }
 
+const WET: FieldSpec[] = [
+  {
+    path: "kind",
+    label: "While it flows",
+    kind: "choice",
+    needed: true,
+    choices: Object.entries(WET_WORDS),
+    width: 305,
+  },
+  { path: "minutes", label: "A piece takes", kind: "number", symbol: "min", needed: true },
+  { path: "with", label: "With", kind: "text", width: 180 },
+];
+
+const USUAL_WET: WetWork = { kind: "DRAWN", minutes: 1 };
+
 const MEETINGS = [
   ["FROM_SIDES", "from two sides, until they meet"],
   ["ONE_CUP", "in one cup, poured at once"],
@@ -187,6 +212,9 @@ function LayerMore({ layer, shelf, errors, at, onChange }: LayerProps) {
   const beside = layer.beside ?? [];
   const embeds = layer.embeds ?? [];
   const resinError = errors.find((e) => e.field === `${at}.resinId`);
+  const wet = layer.wet ?? [];
+  const setWet = (next: WetWork[]) =>
+    onChange(next.length === 0 ? leftOut(layer, "wet") : { ...layer, wet: next }, "wet");
   const embedsError = errors.find((e) => e.field === `${at}.embeds`);
   const freeColour = shelf.colours.find(
     (c) => c.id !== layer.colourId && !beside.some((b) => b.colourId === c.id),
@@ -228,6 +256,12 @@ function LayerMore({ layer, shelf, errors, at, onChange }: LayerProps) {
           }
         >
           + a colour beside it
+        </Button>
+        <Button
+          disabled={wet.length >= 4}
+          onClick={() => onChange({ ...layer, wet: [...wet, USUAL_WET] }, null)}
+        >
+          + work on the wet face
         </Button>
         <Button
           disabled={shelf.embeds.length === 0 || embeds.length >= 12}
@@ -299,6 +333,23 @@ function LayerMore({ layer, shelf, errors, at, onChange }: LayerProps) {
           </Button>
         </Box>
       ))}
+      {wet.map((work, i) => (
+        <Box key={i} sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
+          <Fields
+            label={`Wet work ${i + 1}`}
+            draft={work}
+            errors={errorsUnder(errors, `${at}.wet[${i}]`)}
+            specs={WET}
+            onChange={(next) => setWet(wet.map((w, k) => (k === i ? next : w)))}
+          />
+          <Button onClick={() => setWet(wet.filter((_, k) => k !== i))}>Remove</Button>
+        </Box>
+      ))}
+      {wet.length > 0 && (
+        <Box sx={{ color: "text.secondary", fontSize: "0.87rem" }}>
+          The drawing is a guess: it goes on drifting until it gels.
+        </Box>
+      )}
       {embedsError && (
         <Box role="alert" sx={{ color: "error.main", mt: 0.5 }}>
           {embedsError.message}

@@ -1,9 +1,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import type { Plan } from "../../api/client";
+import { useUnits } from "../../units/UnitsProvider";
+import { storyOf } from "../../words/story";
 
 interface Props {
-  sentences: string[];
+  plan: Plan;
+  startsAt: Date;
+  zoneId: string;
   /** What the last change did; null where nothing that matters. */
   changed: string | null;
   /** Batches no plan could do without; null where nobody reckoned. */
@@ -12,8 +17,10 @@ interface Props {
 }
 
 /** The plan told in a few sentences, one key away; what the last change did stands above. */
-export function Story({ sentences, changed, least, batches }: Props) {
+export function Story({ plan, startsAt, zoneId, changed, least, batches }: Props) {
+  const units = useUnits();
   const [open, setOpen] = useState(false);
+  const sentences = storyOf(plan, startsAt, zoneId, units);
   if (sentences.length === 0) {
     return null;
   }

@@ -63,6 +63,88 @@ class DesignScreensTest extends DemoScreens {
     assertThat(first).containsText("4.5 mL");
   }
 
+  /**
+   * A dome, a flat back and nonsense for its height; how it comes out stands beneath the drawing.
+   */
+  @Test
+  void howFullAMouldIsStandsWithTheDrawing() {
+    var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", "Domed");
+    String id = demo.post("/api/sessions", session).body().get("id").asString();
+    Page page = browser.page(1280, 900);
+    page.navigate(demo.url("/plan/" + id));
+    group(page, "Batch 1, mixing").waitFor();
+    button(page, "Change Bar pull").click();
+    button(page, "Front and base, before and after").click();
+    Locator sheet = page.getByRole(AriaRole.MAIN);
+    choose(page, "Filled", "to a dome");
+    assertThat(sheet).containsText("Filled to a dome 1.0 mm above the rim.");
+    Locator high = field(page, "High (1 mm or more if empty)");
+    high.fill("abc");
+    assertThat(high).hasAccessibleDescription(Pattern.compile("number"));
+    high.fill("0");
+    assertThat(high).hasAccessibleDescription(Pattern.compile("between"));
+    high.fill("9");
+    assertThat(sheet).containsText("a dome of 9.0 mm runs over");
+    choose(page, "Filled", "short of the rim");
+    field(page, "Below the rim").fill("2");
+    assertThat(sheet).containsText("Filled to 2.0 mm below the rim.");
+    field(page, "Below the rim").fill("90");
+    assertThat(field(page, "Below the rim")).hasAccessibleDescription(Pattern.compile("between"));
+    field(page, "Below the rim").fill("1,5");
+    assertThat(sheet).containsText("Filled to 1.5 mm below the rim.");
+    Seen.readable(page, "a mould filled short");
+    choose(page, "Filled", "as usual here");
+    assertThat(sheet).not().containsText("Filled to");
+  }
+
+  /** Drawn in while it flows: a mark on the line, and what is typed is kept. */
+  @Test
+  void whatIsDoneWhileItFlowsIsPlanned() {
+    Page page = opened("Drawn in", 1280);
+    group(page, "First layer").getByRole(AriaRole.BUTTON, named("+ work on the wet face")).click();
+    assertThat(mark(page, "[Ww]ork on the wet face")).isVisible();
+    choose(page, "While it flows", "hot air until it laces");
+    within(group(page, "Wet work 1"), "With").fill("the small nozzle");
+    button(page, "Save").click();
+    assertThat(button(page, "Saved")).isDisabled();
+    page.reload();
+    button(page, "Change Bell push").click();
+    assertThat(within(group(page, "Wet work 1"), "With")).hasValue("the small nozzle");
+    Seen.readable(page, "wet work");
+  }
+
+  /** A night without heating: said in the title, kept, and pieces come out later. */
+  @Test
+  void aColdNightIsSaidAndPutsOffWhatCures() {
+    Page page = fern("Cold night", 1280);
+    Locator out = page.getByText(Pattern.compile("^out \\w{3} \\d\\d:\\d\\d$")).first();
+    String usual = out.innerText();
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
+        .click();
+    button(page, "The room gets cold at night").click();
+    assertThat(page.getByText(Pattern.compile("down to 1\\d"))).isVisible();
+    assertThat(out).not().hasText(usual);
+    Locator change = group(page, "Change 1");
+    Locator celsius = within(change, "the room is at");
+    celsius.fill("-300");
+    assertThat(celsius).hasAccessibleDescription(Pattern.compile("between"));
+    celsius.fill("12");
+    assertThat(celsius).hasAccessibleDescription("");
+    Seen.readable(page, "a room by the hour");
+    group(page, "Change 2").getByRole(AriaRole.BUTTON, named("Remove")).click();
+    group(page, "Change 1").getByRole(AriaRole.BUTTON, named("Remove")).click();
+    assertThat(out).hasText(usual);
+  }
+
+  private static Locator within(Locator group, String label) {
+    return group.getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+  }
+
+  private static Locator.GetByRoleOptions named(String name) {
+    return new Locator.GetByRoleOptions().setName(name);
+  }
+
   @Test
   void theFrontIsOnTheSameSideHoweverItIsTurned() {
     Page page = opened("Turned", 1280);

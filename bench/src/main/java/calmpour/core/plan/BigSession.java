@@ -4,6 +4,8 @@ import calmpour.core.cup.CupKind;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
+import calmpour.core.design.WetWork;
+import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
 import calmpour.core.mould.Mould;
@@ -53,6 +55,28 @@ public record BigSession(Session session, Workshop workshop) {
   /** Like the workshop's own: 14 cavities, five colours, one resin, one layer, an evening. */
   public static BigSession evening() {
     return of(7, 5, false);
+  }
+
+  /** The same in a room that gets cold at night, every mould filled to a dome and drawn in. */
+  public BigSession withAllOfTheCraft() {
+    Room cold =
+        new Room(
+            22,
+            45.0,
+            List.of(
+                new Room.RoomChange(22 * 60, 15, Room.Days.EVERY_DAY),
+                new Room.RoomChange(7 * 60, 22, Room.Days.WORKDAYS)));
+    List<Piece> pieces =
+        session.pieces().stream()
+            .map(p ->
+                p.withLayers(
+                        p.layers().stream()
+                            .map(
+                                l -> l.withWet(List.of(new WetWork(WetWork.Kind.DRAWN, 0.2, null))))
+                            .toList())
+                    .withWork(p.workOrNone().withFill(FillTo.DOMED)))
+            .toList();
+    return new BigSession(session.withRoom(cold).withPieces(pieces), workshop);
   }
 
   public static BigSession of(int moulds) {

@@ -32,7 +32,13 @@ final class PlannerBench {
     System.out.println("|---|---|---|---|---|---|---|---|---|---|");
     measure("an evening", BigSession.evening());
     measure("an evening", BigSession.evening());
-    for (int moulds : new int[] {7, 30, 60, 120, 240}) {
+    measure("an evening, all of the craft", BigSession.evening().withAllOfTheCraft());
+    measure("30", BigSession.of(30));
+    measure("30, all of the craft", BigSession.of(30).withAllOfTheCraft());
+    if (args.length > 0) {
+      return;
+    }
+    for (int moulds : new int[] {7, 60, 120, 240}) {
       measure("" + moulds, BigSession.of(moulds));
     }
   }

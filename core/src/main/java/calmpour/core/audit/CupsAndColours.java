@@ -70,6 +70,14 @@ final class CupsAndColours implements Rule {
     if (has(tint, ColourantForm.SILICONE_OIL)) {
       told.note(Finding.Rule.OIL_AGES_RESIN, place, 1, 0, "");
     }
+    boolean fades =
+        tint.shares().stream()
+            .filter(s -> s.gPerGResin() > 0)
+            .map(s -> s.colourant().shelf())
+            .anyMatch(jar -> jar != null && Boolean.FALSE.equals(jar.lightFast()));
+    if (fades) {
+      told.note(Finding.Rule.FADES_IN_LIGHT, place, 1, 0, "");
+    }
     boolean coarse =
         tint.shares().stream().anyMatch(s -> s.gPerGResin() > 0 && s.colourant().coarse());
     if (coarse && thin(job.resin())) {

@@ -2,7 +2,7 @@ package calmpour.core.audit;
 
 import static calmpour.core.check.Known.known;
 
-import calmpour.core.habit.Care;
+import calmpour.core.design.WetWork;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -10,6 +10,7 @@ import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
+import java.util.function.Predicate;
 
 /**
  * Once alcohol is out on a bench, wiped, sprayed or in a colour, no flame and no hot air comes near
@@ -18,18 +19,19 @@ import calmpour.core.plan.doc.Task;
 final class NoFlameNearAlcohol implements Rule {
   @Override
   public void judge(Facts facts, Findings told) {
-    Care.BubbleMethod method = facts.job().session().habits().care().bubbles();
-    if (!method.ignites()) {
-      return;
-    }
+    boolean burns = facts.job().session().habits().care().bubbles().ignites();
     int out = Integer.MAX_VALUE;
     for (Task task : facts.plan().tasks()) {
-      if (task.kind() == Task.Kind.WIPE_MOULDS || holdsAlcohol(facts, task)) {
+      boolean dropped =
+          task.kind() == Task.Kind.WET_WORK && wet(facts, task, WetWork.Kind::alcohol);
+      if (task.kind() == Task.Kind.WIPE_MOULDS || dropped || holdsAlcohol(facts, task)) {
         out = Math.min(out, task.startSeconds());
       }
     }
     for (Task task : facts.plan().tasks()) {
-      boolean flame = task.kind() == Task.Kind.BUBBLE_PASS || task.kind() == Task.Kind.LOOK;
+      boolean passes = task.kind() == Task.Kind.BUBBLE_PASS || task.kind() == Task.Kind.LOOK;
+      boolean laced = task.kind() == Task.Kind.WET_WORK && wet(facts, task, WetWork.Kind::ignites);
+      boolean flame = (burns && passes) || laced;
       if (flame && task.endSeconds() > out) {
         told.breach(
             Finding.Rule.FLAME_NEAR_ALCOHOL,
@@ -37,9 +39,27 @@ final class NoFlameNearAlcohol implements Rule {
             Findings.minutes(task.startSeconds()),
             Findings.minutes(out),
             "min",
-            new Mend(Mend.Kind.SOFT_TOOL, 0));
+            laced && task.line() != null
+                ? Findings.openPiece(task.line())
+                : new Mend(Mend.Kind.SOFT_TOOL, 0));
       }
     }
+  }
+
+  /** Whether any of a piece's wet work is of that sort. */
+  private static boolean wet(Facts facts, Task task, Predicate<WetWork.Kind> sort) {
+    String last = task.id().text().substring(task.id().text().lastIndexOf('.') + 1);
+    return task.line() != null
+        && facts
+            .job()
+            .lines()
+            .get(task.line())
+            .piece()
+            .layers()
+            .get(Integer.parseInt(last) - 1)
+            .wetOrNone()
+            .stream()
+            .anyMatch(w -> sort.test(w.kind()));
   }
 
   /** Ink or solvent goes into a mix when it is tinted, or into its stock cup. */

@@ -108,7 +108,7 @@ final class Waits implements Rule {
 
   private static Finding.Rule tooEarly(Lag.Why why) {
     return switch (why) {
-      case ORDER, WORKING_TIME, BEFORE_GEL, LOOK, NUDGE -> Finding.Rule.OUT_OF_ORDER;
+      case ORDER, WORKING_TIME, BEFORE_GEL, LOOK, NUDGE, WET -> Finding.Rule.OUT_OF_ORDER;
       case JOIN -> Finding.Rule.JOIN_TOO_EARLY;
       case EMBED -> Finding.Rule.EMBED_TOO_EARLY;
       case DRYING -> Finding.Rule.NOT_YET_DRY;
@@ -121,6 +121,7 @@ final class Waits implements Rule {
     return switch (why) {
       case JOIN -> Finding.Rule.JOIN_TOO_LATE;
       case EMBED -> Finding.Rule.EMBED_TOO_LATE;
+      case WET -> Finding.Rule.WET_TOO_LATE;
       case NUDGE -> Finding.Rule.NUDGE_TOO_LATE;
       case LOOK -> Finding.Rule.LOOK_TOO_LATE;
       case BEFORE_GEL -> Finding.Rule.AFTER_GEL;

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param beside further colours of the same layer, each with its share of it
  * @param meeting how several colours come together; has no meaning for one
  * @param embeds what is put into it
+ * @param wet what is done to its wet face, in this order; null for nothing
  */
 @RecordBuilder
 public record Layer(
@@ -28,10 +29,12 @@ public record Layer(
     @Nullable String resinId,
     List<BesideColour> beside,
     Meeting meeting,
-    List<PlacedEmbed> embeds)
+    List<PlacedEmbed> embeds,
+    @Nullable List<WetWork> wet)
     implements LayerBuilder.With {
   public static final Range BESIDE = new Range(0, 4);
   public static final Range EMBEDS = new Range(0, 12);
+  public static final Range WET = new Range(0, 4);
 
   /** How several colours of one layer come together. */
   public enum Meeting {
@@ -68,11 +71,38 @@ public record Layer(
         List.of());
   }
 
+  /** A layer whose face is left as it flows. */
+  public Layer(
+      String colourId,
+      @Nullable Fill fill,
+      @Nullable Join join,
+      @Nullable String resinId,
+      List<BesideColour> beside,
+      @Nullable Meeting meeting,
+      List<PlacedEmbed> embeds) {
+    this(
+        colourId,
+        fill,
+        join == null ? Join.TOGETHER : join,
+        resinId,
+        beside,
+        meeting == null ? Meeting.FROM_SIDES : meeting,
+        embeds,
+        null);
+  }
+
+  /** What is done to its wet face. */
+  public List<WetWork> wetOrNone() {
+    return wet == null ? List.of() : wet;
+  }
+
   public Layer {
     join = join == null ? Join.TOGETHER : join;
     meeting = meeting == null ? Meeting.FROM_SIDES : meeting;
     beside = beside == null ? List.of() : List.copyOf(beside);
     embeds = embeds == null ? List.of() : List.copyOf(embeds);
+    wet = wet == null || wet.isEmpty() ? null : List.copyOf(wet);
+    int worked = wet == null ? 0 : wet.size();
     Set<String> colours = new HashSet<>();
     colours.add(colourId);
     Check check =
@@ -83,7 +113,8 @@ public record Layer(
                 Problem.outside("beside", Problem.Code.TOO_MANY, beside.size(), BESIDE))
             .that(
                 EMBEDS.contains(embeds.size()),
-                Problem.outside("embeds", Problem.Code.TOO_MANY, embeds.size(), EMBEDS));
+                Problem.outside("embeds", Problem.Code.TOO_MANY, embeds.size(), EMBEDS))
+            .that(WET.contains(worked), Problem.outside("wet", Problem.Code.TOO_MANY, worked, WET));
     for (int i = 0; i < beside.size(); i++) {
       String id = beside.get(i).colourId();
       check.that(

@@ -24,7 +24,8 @@ final class Made {
       EnumSet.of(Task.Kind.DEMOULD, Task.Kind.FINISH, Task.Kind.READY);
 
   /** What goes into the pieces of a layer. */
-  private static final Set<Task.Kind> INTO_PIECES = EnumSet.of(Task.Kind.EMBED, Task.Kind.NUDGE);
+  private static final Set<Task.Kind> INTO_PIECES =
+      EnumSet.of(Task.Kind.EMBED, Task.Kind.NUDGE, Task.Kind.WET_WORK);
 
   private final Map<String, Integer> pieces = new HashMap<>();
 

@@ -34,7 +34,8 @@ final class Replan {
   private static final int MOST_JOINS = 2;
 
   /** What is of use only while its time lasts, and is no loss when that is over. */
-  private static final Set<Task.Kind> PASSES = EnumSet.of(Task.Kind.LOOK, Task.Kind.NUDGE);
+  private static final Set<Task.Kind> PASSES =
+      EnumSet.of(Task.Kind.LOOK, Task.Kind.NUDGE, Task.Kind.WET_WORK);
 
   /** What has to be done for a cup before it can be poured. */
   private static final Set<Task.Kind> READIES_CUP =

@@ -57,6 +57,7 @@ class AgreementTest {
           Finding.Rule.JOIN_TOO_LATE,
           Finding.Rule.EMBED_TOO_EARLY,
           Finding.Rule.EMBED_TOO_LATE,
+          Finding.Rule.WET_TOO_LATE,
           Finding.Rule.NUDGE_TOO_LATE,
           Finding.Rule.LOOK_TOO_LATE,
           Finding.Rule.AFTER_GEL,

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import calmpour.core.Samples;
 import calmpour.core.cup.CupKind;
 import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed.Moment;
 import calmpour.core.design.SurfaceWork;
+import calmpour.core.design.WetWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
@@ -31,7 +33,9 @@ import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Arrangement;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Hours;
+import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
+import calmpour.core.tint.Colourant;
 import calmpour.core.tint.ColourantForm;
 import calmpour.core.tool.Booking;
 import java.time.Instant;
@@ -333,6 +337,20 @@ class EachRuleTest {
               "task/batch/1/EMBED/1.1/AFTER_POUR",
               layered(Moment.AFTER_POUR, Join.GEL)
                   .shifted("batch/1/EMBED/1.1/AFTER_POUR", 2 * HOUR));
+      case WET_TOO_LATE ->
+          at(
+              "task/batch/1/WET_WORK/1.1",
+              Scene.with(s ->
+                      s.pieces =
+                          List.of(
+                              new Piece(
+                                  "m",
+                                  2,
+                                  List.of(
+                                      new Layer("oat", null, null)
+                                          .withWet(
+                                              List.of(new WetWork(WetWork.Kind.DRAWN, 1, null)))))))
+                  .shifted("batch/1/WET_WORK/1.1", 3 * HOUR));
       case NUDGE_TOO_LATE ->
           at(
               "task/batch/1/NUDGE/1.1/1",
@@ -438,6 +456,13 @@ class EachRuleTest {
                 s.habits = s.habits.withRestMinutes(1);
               }));
       case OIL_BRINGS_BUBBLES -> at("colour/oat", coloured(2, ColourantForm.OIL_PAINT));
+      case FADES_IN_LIGHT ->
+          at(
+              "colour/oat",
+              Scene.with(s ->
+                  s.jar =
+                      new Colourant.Jar(
+                          null, null, null, null, null, false, null, null, null, null)));
       case OIL_AGES_RESIN -> at("colour/oat", coloured(2, ColourantForm.SILICONE_OIL));
       case INNER_MOULD_RISES ->
           at("piece/1", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(8, null)))));

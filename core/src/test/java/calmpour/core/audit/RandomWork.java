@@ -12,6 +12,7 @@ import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.design.TopCoat;
+import calmpour.core.design.WetWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
@@ -268,7 +269,11 @@ final class RandomWork {
       if (chance(0.5)) {
         embeds.add(embed());
       }
-      layers.add(new Layer(colour, fill, join, resin, beside, one(Layer.Meeting.values()), embeds));
+      Layer dry = new Layer(colour, fill, join, resin, beside, one(Layer.Meeting.values()), embeds);
+      layers.add(
+          chance(0.2)
+              ? dry.withWet(List.of(new WetWork(one(WetWork.Kind.values()), between(0.2, 4), null)))
+              : dry);
     }
     return new Piece("m" + random.nextInt(3), null, 1 + random.nextInt(4), layers, work());
   }

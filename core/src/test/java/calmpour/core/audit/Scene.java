@@ -38,6 +38,7 @@ import calmpour.core.session.Workshop;
 import calmpour.core.stock.Lot;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
+import calmpour.core.tint.Colourant;
 import calmpour.core.tint.ColourantForm;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
@@ -64,6 +65,7 @@ final class Scene {
   LabelFacts facts;
   double leftG = 900;
   double recipePercent = 2;
+  Colourant.Jar jar;
   ColourantForm form = ColourantForm.LIQUID_TINT;
   Embed embed = new Embed("fern", "Fern", 0.06, 0.14, null, true, true, null, 30);
   CupKind mixing = Samples.MIXING;
@@ -233,7 +235,7 @@ final class Scene {
     return new Workshop(
         List.of(new Mould("m", "Push", List.of(ofLength(told.cavities().get(0))), make, state)),
         List.of(resin),
-        List.of(Samples.colourant("tint", form)),
+        List.of(Samples.colourant("tint", form).withShelf(jar)),
         List.of(
             new Colour("oat", "Oat", "#e3d3a8", List.of(new Colour.Part("tint", recipePercent)))),
         List.of(mixing, small),

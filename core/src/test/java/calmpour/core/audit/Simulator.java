@@ -6,6 +6,7 @@ import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.PlacedEmbed.Moment;
 import calmpour.core.design.SurfaceWork;
+import calmpour.core.design.WetWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
@@ -595,6 +596,7 @@ final class Simulator {
         }
       }
     }
+    wetWork(batch);
     List<String> inTurn = new ArrayList<>();
     if (session.hands().bubbleSecondsCavity() > 0) {
       inTurn.add(b(batch, Kind.BUBBLE_PASS));
@@ -620,7 +622,7 @@ final class Simulator {
       for (Layer top : lidTops(batch)) {
         gels = Math.min(gels, top.at(reach(1.4, top.body)));
       }
-      notAfter(batch, "AFTER_GEL", lid, lid.startSeconds(), gels);
+      notAfter(batch, "AFTER_GEL", lid, lid.endSeconds(), gels);
     }
     Task left = tasks.get(b(batch, Kind.LEFTOVERS));
     if (left != null) {
@@ -666,6 +668,40 @@ final class Simulator {
       }
     }
     looks(batch);
+  }
+
+  /** On a layer that has just been poured, while all of it still flows. */
+  private void wetWork(Batch batch) {
+    for (List<Cup.Pour> pours : byLayer(batch).values()) {
+      Cup.Pour any = pours.get(0);
+      if (wet(any.line(), any.layer()).isEmpty()) {
+        continue;
+      }
+      String id = b(batch, Kind.WET_WORK) + "/" + (any.line() + 1) + "." + (any.layer() + 1);
+      Task task = must(id).orElse(null);
+      if (task != null) {
+        pours.forEach(p -> notBefore("OUT_OF_ORDER", task, "pour/" + p.id(), 0));
+        double flows = Double.POSITIVE_INFINITY;
+        for (Layer part : layers(batch, any.line(), any.layer())) {
+          flows = Math.min(flows, contact(batch) + Math.floor(reach(1, part.body) * 60));
+        }
+        notAfter(batch, "WET_TOO_LATE", task, task.endSeconds(), flows);
+      }
+    }
+  }
+
+  private List<WetWork> wet(int line, int layer) {
+    List<calmpour.core.design.Layer> layers = job.lines().get(line).piece().layers();
+    return layer < layers.size() && layers.get(layer).wet() != null
+        ? layers.get(layer).wet()
+        : List.of();
+  }
+
+  private boolean wet(Task task, WetWork.Kind kind) {
+    String[] at = task.id().text().split("[/.]", -1);
+    return task.kind() == Kind.WET_WORK
+        && wet(Integer.parseInt(at[3]) - 1, Integer.parseInt(at[4]) - 1).stream()
+            .anyMatch(w -> w.kind() == kind);
   }
 
   /** What is poured last into a closed mould. */
@@ -1516,9 +1552,7 @@ final class Simulator {
   /** Alcohol wiped on or stirred in, and later a flame or hot air on the same bench. */
   private void flames() {
     Care.BubbleMethod method = habits.care().bubbles();
-    if (method != Care.BubbleMethod.FLAME && method != Care.BubbleMethod.HOT_AIR) {
-      return;
-    }
+    boolean burns = method == Care.BubbleMethod.FLAME || method == Care.BubbleMethod.HOT_AIR;
     int out = Integer.MAX_VALUE;
     for (Batch batch : plan.batches()) {
       for (Cup cup : batch.cups()) {
@@ -1539,7 +1573,13 @@ final class Simulator {
       out = Math.min(out, tasks.get("session/WIPE_MOULDS").startSeconds());
     }
     for (Task task : plan.tasks()) {
-      boolean flame = task.kind() == Kind.BUBBLE_PASS || task.kind() == Kind.LOOK;
+      if (wet(task, WetWork.Kind.INK_DROPPED)) {
+        out = Math.min(out, task.startSeconds());
+      }
+    }
+    for (Task task : plan.tasks()) {
+      boolean passes = task.kind() == Kind.BUBBLE_PASS || task.kind() == Kind.LOOK;
+      boolean flame = (burns && passes) || wet(task, WetWork.Kind.LACED);
       if (flame && task.endSeconds() > out) {
         wrong("FLAME_NEAR_ALCOHOL", place(task.id().text()), 1e9);
       }

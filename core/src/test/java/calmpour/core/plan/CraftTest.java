@@ -10,6 +10,7 @@ import calmpour.core.design.FinishStep;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
 import calmpour.core.design.PieceWork;
+import calmpour.core.design.WetWork;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
@@ -312,6 +313,37 @@ class CraftTest {
     Plan plan = plan(Samples.session(List.of(thinned), null, flame), PLAIN, MAKE);
     assertThat(told(plan))
         .contains(Finding.Rule.FLAME_NEAR_ALCOHOL, Finding.Rule.SOLVENT_IN_COLOUR);
+  }
+
+  /** After the last pour of it, before it is thick; and ink on the board forbids lacing. */
+  @Test
+  void wetWorkIsDoneWhileItFlows() {
+    Plan plan = plan(Samples.session(List.of(drawn(WetWork.Kind.DRAWN, 2))), PLAIN, MAKE);
+    Task wet = task(plan, Kind.WET_WORK);
+    int poured =
+        plan.tasks().stream()
+            .filter(t -> t.kind() == Kind.POUR)
+            .mapToInt(Task::endSeconds)
+            .max()
+            .orElseThrow();
+    assertThat(wet.startSeconds()).isGreaterThanOrEqualTo(poured);
+    assertThat(wet.takesSeconds()).isEqualTo(2 * 2 * 60);
+    assertThat(task(plan, Kind.BUBBLE_PASS).startSeconds())
+        .isGreaterThanOrEqualTo(wet.endSeconds());
+    assertThat(told(plan)).doesNotContain(Finding.Rule.FLAME_NEAR_ALCOHOL);
+    Session both =
+        Samples.session(List.of(drawn(WetWork.Kind.INK_DROPPED, 1), drawn(WetWork.Kind.LACED, 1)));
+    assertThat(told(plan(both, PLAIN, MAKE))).contains(Finding.Rule.FLAME_NEAR_ALCOHOL);
+    // So slow a hand that it thickens meanwhile.
+    Plan late = plan(Samples.session(List.of(drawn(WetWork.Kind.DRAWN, 50))), PLAIN, MAKE);
+    assertThat(told(late)).contains(Finding.Rule.WET_TOO_LATE);
+  }
+
+  private static Piece drawn(WetWork.Kind kind, double minutes) {
+    return new Piece(
+        "push",
+        2,
+        List.of(new Layer("oat", null, null).withWet(List.of(new WetWork(kind, minutes, null)))));
   }
 
   /** Cold resin is told, and warming the bottles is the way out that is offered. */

@@ -147,6 +147,7 @@ class StepCardTest {
     assertThat(card(Task.Kind.SURFACE_WORK, 0).says())
         .containsExactly(
             new StepCard.Say(StepCard.Code.SURFACE, null, "PRIME"),
+            new StepCard.Say(StepCard.Code.PATCH, null, null),
             new StepCard.Say(StepCard.Code.WITH, null, "clear primer"),
             new StepCard.Say(StepCard.Code.DRIES, 25.0, null));
     // Varnished twice, four hours apart: said at the first coat alone.
@@ -236,7 +237,8 @@ class StepCardTest {
             new StepCard.Say(StepCard.Code.MATTE, null, null),
             new StepCard.Say(StepCard.Code.LIFT_EDGES, null, null),
             new StepCard.Say(StepCard.Code.FLASH_OFF, null, null),
-            new StepCard.Say(StepCard.Code.MOULD_AWAY, null, null));
+            new StepCard.Say(StepCard.Code.MOULD_AWAY, null, null),
+            new StepCard.Say(StepCard.Code.LIE_FLAT, null, null));
     assertThat(says(all, Task.Kind.LID))
         .containsExactly(new StepCard.Say(StepCard.Code.KEYS, null, null));
     assertThat(says(worked, Task.Kind.WEIGH_FIRST)).isEmpty();
@@ -246,7 +248,8 @@ class StepCardTest {
             StepCard.Code.LIFT_EDGES,
             StepCard.Code.OPENS_BY,
             StepCard.Code.HOLDS_ON,
-            StepCard.Code.MOULD_AWAY);
+            StepCard.Code.MOULD_AWAY,
+            StepCard.Code.LIE_FLAT);
   }
 
   private static List<StepCard.Say> says(WorkedPlan worked, Task.Kind kind) {

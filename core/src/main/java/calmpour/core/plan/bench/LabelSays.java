@@ -20,6 +20,9 @@ final class LabelSays {
   /** Open for longer a bottle is tried before it is used (starting value, no source). */
   private static final int OPEN_DAYS = 180;
 
+  /** "Renewed in winter": common practice, no source. */
+  private static final double COLD_ROOM_C = 18;
+
   private static final double DAYS_A_MONTH = 30.4;
 
   private final Job job;
@@ -34,7 +37,13 @@ final class LabelSays {
   List<StepCard.Say> ofBatch(Task.Kind kind, ResinSystem resin) {
     List<StepCard.Say> says = new ArrayList<>();
     switch (kind) {
-      case WARM -> temperature(resin, says);
+      case WARM -> {
+        temperature(resin, says);
+        boolean hot = mixing().warming() == Mixing.Warming.A_ONLY;
+        if (hot && job.session().room().temperatureC() < COLD_ROOM_C) {
+          says.add(say(StepCard.Code.WATER_RENEWED));
+        }
+      }
       case WEIGH_FIRST -> {
         if (mixing().minutesOfWarming() == 0) {
           temperature(resin, says);

@@ -121,6 +121,18 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     SURPLUS,
     /** The lid goes on over its keys, an even weight on it. */
     KEYS,
+    /** {@code text}: kind of work on the wet face. */
+    WET,
+    /** What was drawn goes on drifting until gel. */
+    DRIFTS,
+    /** Mould wiped and dry before powder or paint; a patch is tried and kept. */
+    PATCH,
+    /** Renewed while A stands in it: a cold room cools hot water. */
+    WATER_RENEWED,
+    /** The inner form is drawn out. */
+    INNER_OUT,
+    /** Lying flat until it is handed over. */
+    LIE_FLAT,
     /** Powder or paint on the wall: a moving stream, bare spots looked for. */
     DUSTED,
     /** Chrome shines with a dark clear colour behind it. */

@@ -5,6 +5,7 @@ import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
+import calmpour.core.design.WetWork;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
 import calmpour.core.mould.InnerMould;
@@ -80,6 +81,7 @@ public final class StepCards {
       case WIPE_MOULDS, SPRAY_MOULDS ->
           say(says, StepCard.Code.DRIES, care().mouldDryMinutes(), null);
       case SURFACE_WORK -> surface(task, says);
+      case WET_WORK -> wet(task, says);
       case LID -> say(says, StepCard.Code.KEYS);
       case LOAD_POT, IN_POT -> pot(task, says);
       case LOAD_BOX, IN_BOX -> box(task, says);
@@ -231,12 +233,30 @@ public final class StepCards {
     }
     SurfaceWork work = all.get(which);
     say(says, StepCard.Code.SURFACE, null, work.kind().name());
+    if (which == 0) {
+      say(says, StepCard.Code.PATCH);
+    }
     if (work.with() != null) {
       say(says, StepCard.Code.WITH, null, work.with());
     }
     if (work.dryingMinutes() > 0) {
       say(says, StepCard.Code.DRIES, work.dryingMinutes(), null);
     }
+  }
+
+  private void wet(Task task, List<StepCard.Say> says) {
+    Job.Line line = line(task);
+    int layer = last(task.id().text().substring(task.id().text().lastIndexOf('.') + 1)) - 1;
+    if (line == null || layer < 0 || layer >= line.piece().layers().size()) {
+      return;
+    }
+    for (WetWork work : line.piece().layers().get(layer).wetOrNone()) {
+      say(says, StepCard.Code.WET, null, work.kind().name());
+      if (work.with() != null) {
+        say(says, StepCard.Code.WITH, null, work.with());
+      }
+    }
+    say(says, StepCard.Code.DRIFTS);
   }
 
   private void pot(Task task, List<StepCard.Say> says) {
@@ -292,7 +312,11 @@ public final class StepCards {
       say(says, StepCard.Code.STANDS_LEVEL);
     }
     held(line, make, says);
+    if (line.cavity().inner() != null) {
+      say(says, StepCard.Code.INNER_OUT);
+    }
     say(says, StepCard.Code.MOULD_AWAY);
+    say(says, StepCard.Code.LIE_FLAT);
   }
 
   private static void held(Job.Line line, @Nullable MouldMake make, List<StepCard.Say> says) {
@@ -329,7 +353,10 @@ public final class StepCards {
   /** The number that a task's name ends in; 0 for none. */
   private static int last(Task task) {
     String text = task.id().text();
-    String end = text.substring(text.lastIndexOf('/') + 1);
+    return last(text.substring(text.lastIndexOf('/') + 1));
+  }
+
+  private static int last(String end) {
     return end.matches("\\d{1,6}") ? Integer.parseInt(end) : 0;
   }
 

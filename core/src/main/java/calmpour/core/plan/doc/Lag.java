@@ -51,6 +51,7 @@ public record Lag(
     WORKING_TIME,
     JOIN,
     EMBED,
+    WET,
     NUDGE,
     LOOK,
     DRYING,

@@ -89,6 +89,8 @@ public record Task(
     LAY_EMBEDS,
     POUR,
     EMBED,
+    /** Drawn, swirled, tilted … while it flows. */
+    WET_WORK,
     BUBBLE_PASS,
     UNDER_LAMP,
     /** Of closed moulds, pressed on over their keys. */
@@ -114,7 +116,7 @@ public record Task(
       return switch (this) {
         case WIPE_MOULDS, SPRAY_MOULDS, SURFACE_WORK, PREPARE_EMBEDS -> Phase.PREPARE;
         case WARM, WEIGH_FIRST, WEIGH_SECOND, STIR, SECOND_CUP, REST -> Phase.MIX;
-        case SPLIT, STOCK_CUP, TINT, GATHER, POUR, BUBBLE_PASS, UNDER_LAMP, LID, COVER ->
+        case SPLIT, STOCK_CUP, TINT, GATHER, POUR, WET_WORK, BUBBLE_PASS, UNDER_LAMP, LID, COVER ->
             Phase.POUR;
         case LAY_EMBEDS, EMBED -> Phase.EMBED;
         case LOAD_POT, IN_POT, LOAD_BOX, IN_BOX, LEFTOVERS, CLEAN_UP -> Phase.AFTER;

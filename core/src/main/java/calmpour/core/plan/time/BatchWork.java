@@ -2,8 +2,10 @@ package calmpour.core.plan.time;
 
 import static calmpour.core.check.Known.known;
 
+import calmpour.core.design.Layer;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
+import calmpour.core.design.WetWork;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
@@ -270,6 +272,7 @@ public final class BatchWork {
     }
     fresh.forEach((at, pours) ->
         all.add(embeds.embed(at.line(), at.layer(), PlacedEmbed.Moment.AFTER_POUR, pours)));
+    wet(all, order);
     if (hands.bubbleSecondsCavity() > 0) {
       last = add(all, Task.Kind.BUBBLE_PASS, hands.bubbleSecondsCavity() * cavities.size(), last);
     }
@@ -287,6 +290,44 @@ public final class BatchWork {
     if (hands.cleanUpSeconds() > 0) {
       add(all, Task.Kind.CLEAN_UP, hands.cleanUpSeconds(), lastPour(order));
     }
+  }
+
+  /** What is done to the wet face of layers, one task a layer. */
+  private void wet(List<TaskDraft> all, List<Step> order) {
+    Map<LineLayer, List<PourId>> wet = new LinkedHashMap<>();
+    for (Step step : order) {
+      if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour) && wetMinutes(pour) > 0) {
+        wet.computeIfAbsent(LineLayer.of(pour), k -> new ArrayList<>()).add(pour.id());
+      }
+    }
+    wet.forEach((at, pours) -> {
+      int pieces = embeds.cavities(at.line(), at.layer()).size();
+      double minutes = wetMinutes(at.line(), at.layer()) * pieces;
+      TaskDraft draft =
+          TaskDraft.of(wetId(at), Task.Kind.WET_WORK, number, minutes * 60)
+              .line(at.line())
+              .pieces(pieces);
+      for (PourId pour : pours) {
+        draft.lag(new Lag(Lag.Clock.POURED, pour, 0, null, false, Lag.Why.WET));
+      }
+      all.add(draft);
+    });
+  }
+
+  TaskId wetId(LineLayer at) {
+    return TaskId.batch(number, Task.Kind.WET_WORK).of(at);
+  }
+
+  private double wetMinutes(Cup.Pour pour) {
+    return wetMinutes(pour.line(), pour.layer());
+  }
+
+  /** Of hands for one piece; 0 for a layer that is left as it flows. */
+  double wetMinutes(int line, int layer) {
+    List<Layer> layers = job.lines().get(line).piece().layers();
+    return layer >= layers.size()
+        ? 0
+        : layers.get(layer).wetOrNone().stream().mapToDouble(WetWork::minutes).sum();
   }
 
   /** Closed moulds rest open for a while, then their lids are pressed on. */

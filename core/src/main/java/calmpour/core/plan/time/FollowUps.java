@@ -84,6 +84,7 @@ public final class FollowUps {
     lids(lags);
     for (LineLayer at : layers()) {
       embeds(lags, at.line(), at.layer());
+      wet(lags, at);
     }
     return lags;
   }
@@ -103,6 +104,15 @@ public final class FollowUps {
     }
   }
 
+  /** Drawn while it flows. */
+  private void wet(Map<TaskId, List<Lag>> lags, LineLayer at) {
+    if (work.wetMinutes(at.line(), at.layer()) > 0) {
+      BatchStates.LayerSpan lies = known(states.layer(at.line(), at.layer()));
+      lags.computeIfAbsent(work.wetId(at), k -> new ArrayList<>())
+          .add(fromContact(Window.down(0, lies.first().workingTimeEnds().minutes()), Lag.Why.WET));
+    }
+  }
+
   /** A lid is pressed onto what still gives way. */
   private void lids(Map<TaskId, List<Lag>> lags) {
     Set<Integer> lines = new HashSet<>();
@@ -114,14 +124,7 @@ public final class FollowUps {
       BatchStates.LayerSpan top = top(line);
       if (top != null) {
         lags.computeIfAbsent(TaskId.batch(number, Task.Kind.LID), k -> new ArrayList<>())
-            .add(
-                new Lag(
-                    Lag.Clock.CONTACT,
-                    "" + number,
-                    0,
-                    Window.down(0, top.first().gels().minutes()),
-                    false,
-                    Lag.Why.BEFORE_GEL));
+            .add(fromContact(Window.down(0, top.first().gels().minutes()), Lag.Why.BEFORE_GEL));
       }
     }
   }
