@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
@@ -89,14 +90,30 @@ class PourScreensTest extends DemoScreens {
       if (!state.has("currentId") || state.has("leavesUntil")) {
         return;
       }
-      int told = told(run);
-      page.waitForTimeout(SLEEVE_MS);
-      next.run();
-      allTheSame(page, () -> told(run) > told);
-      page.waitForCondition(() -> told(run) > told);
+      heard(page, run, next);
     }
     throw new AssertionError("the session does not end");
   }
+
+  /** A key that comes before its step is drawn is not meant for it: on a busy machine once more. */
+  private static void heard(Page page, String run, Runnable next) {
+    int told = told(run);
+    for (int turn = 1; ; turn++) {
+      page.waitForTimeout(SLEEVE_MS);
+      next.run();
+      try {
+        allTheSame(page, () -> told(run) > told);
+        page.waitForCondition(() -> told(run) > told);
+        return;
+      } catch (TimeoutError unheard) {
+        if (turn == MOST_TURNS) {
+          throw unheard;
+        }
+      }
+    }
+  }
+
+  private static final int MOST_TURNS = 3;
 
   private static int told(String run) {
     return demo.get("/api/runs/" + run + "/state").body().get("told").asInt();

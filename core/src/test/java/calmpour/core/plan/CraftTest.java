@@ -101,6 +101,14 @@ class CraftTest {
     return plan.tasks().stream().filter(t -> t.kind() == kind).findFirst().orElseThrow();
   }
 
+  private static int lastPoured(Plan plan) {
+    return plan.tasks().stream()
+        .filter(t -> t.kind() == Kind.POUR)
+        .mapToInt(Task::endSeconds)
+        .max()
+        .orElseThrow();
+  }
+
   private static boolean has(Plan plan, Kind kind) {
     return plan.tasks().stream().anyMatch(t -> t.kind() == kind);
   }
@@ -186,12 +194,7 @@ class CraftTest {
     assertThat(pouredMl(plan(session, PLAIN, closed.withSurplusMl(0.7))))
         .isCloseTo(HOLDS + 0.7, within(1e-9));
     Task lid = task(plan, Kind.LID);
-    int poured =
-        plan.tasks().stream()
-            .filter(t -> t.kind() == Kind.POUR)
-            .mapToInt(Task::endSeconds)
-            .max()
-            .orElseThrow();
+    int poured = lastPoured(plan);
     assertThat(lid.startSeconds()).isGreaterThanOrEqualTo(poured + 300);
     assertThat(task(plan, Kind.LOAD_POT).startSeconds()).isGreaterThanOrEqualTo(lid.endSeconds());
     assertThat(has(plan, Kind.LOOK)).isFalse();
@@ -320,12 +323,7 @@ class CraftTest {
   void wetWorkIsDoneWhileItFlows() {
     Plan plan = plan(Samples.session(List.of(drawn(WetWork.Kind.DRAWN, 2))), PLAIN, MAKE);
     Task wet = task(plan, Kind.WET_WORK);
-    int poured =
-        plan.tasks().stream()
-            .filter(t -> t.kind() == Kind.POUR)
-            .mapToInt(Task::endSeconds)
-            .max()
-            .orElseThrow();
+    int poured = lastPoured(plan);
     assertThat(wet.startSeconds()).isGreaterThanOrEqualTo(poured);
     assertThat(wet.takesSeconds()).isEqualTo(2 * 2 * 60);
     assertThat(task(plan, Kind.BUBBLE_PASS).startSeconds())
