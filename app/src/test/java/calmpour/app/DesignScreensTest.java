@@ -107,7 +107,9 @@ class DesignScreensTest extends DemoScreens {
     within(group(page, "Wet work 1"), "With").fill("the small nozzle");
     button(page, "Save").click();
     assertThat(button(page, "Saved")).isDisabled();
-    page.reload();
+    // Anew and without what was open: that stands in the address.
+    page.navigate(page.url().replaceAll("[?#].*", ""));
+    group(page, "Batch 1, mixing").waitFor();
     button(page, "Change Bell push").click();
     assertThat(within(group(page, "Wet work 1"), "With")).hasValue("the small nozzle");
     Seen.readable(page, "wet work");

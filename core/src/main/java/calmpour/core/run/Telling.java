@@ -9,6 +9,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Lag;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
@@ -266,7 +267,9 @@ final class Telling {
     if (task.kind() != Task.Kind.POUR || cup == null || id == null || task.line() == null) {
       return null;
     }
-    double free = bench.run.plan().pieces().get(task.line()).mouldMl();
+    Plan.PieceView piece = bench.run.plan().pieces().get(task.line());
+    // A dome, and what a lid presses out, stand above the rim on purpose.
+    double free = Math.max(piece.mouldMl(), piece.pouredMl());
     for (Batch batch : bench.run.plan().batches()) {
       for (Cup other : batch.cups()) {
         for (Cup.Pour pour : other.pours()) {

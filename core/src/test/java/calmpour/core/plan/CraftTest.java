@@ -25,6 +25,9 @@ import calmpour.core.plan.doc.Task.Kind;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunReader;
+import calmpour.core.run.RunState;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Room.Days;
@@ -133,6 +136,24 @@ class CraftTest {
     double two = pouredMl(filled(new FillTo(FillTo.Kind.DOMED, 2.0))) - HOLDS;
     assertThat(two).isCloseTo(2 * dome, within(1e-9));
     assertThat(filled(FillTo.DOMED).pieces().getFirst().aboveMm()).isEqualTo(1);
+  }
+
+  /** What stands above the rim on purpose is no pour beyond its cavity. */
+  @Test
+  void aDomeIsNotAskedAboutAtTheBench() {
+    Session session = Samples.session(List.of(push(FillTo.DOMED)));
+    Run run =
+        new Run(
+            session,
+            Planner.snapshot(session, workshop(PLAIN, MAKE)),
+            filled(FillTo.DOMED),
+            session.startsAtInstant());
+    RunState state =
+        new RunReader(new EngineModel()).state(run, List.of(), session.startsAtInstant());
+    assertThat(state.steps())
+        .filteredOn(s -> s.kind() == Kind.POUR)
+        .isNotEmpty()
+        .allMatch(s -> s.overflowsG() >= s.targetG() - 1e-3);
   }
 
   /** By habit as by piece; and what is filled by depth is as deep as was said. */
