@@ -1,7 +1,7 @@
 import { useTheme } from "@mui/material/styles";
 import { type KeyboardEvent, type PointerEvent, useId, useRef } from "react";
 import type { LayerView, PieceView } from "../api/client";
-import { sectionPaths } from "./sectionPath";
+import { rimOf, sectionPaths, surfaceMm } from "./sectionPath";
 
 interface Props {
   view: PieceView;
@@ -197,23 +197,6 @@ export function DesignSection(props: Props) {
       )}
     </svg>
   );
-}
-
-/** Where its surface lies, mm above the floor: a dome stands above the rim. */
-function surfaceMm(view: PieceView, asFinished: boolean): number {
-  if (asFinished && view.finishedMm !== undefined) {
-    return view.finishedMm;
-  }
-  return (view.layers.at(-1)?.toMm ?? view.depthMm) + (view.aboveMm ?? 0);
-}
-
-/** Where the opening begins from the left of the widest place, and how wide it is, px. */
-function rimOf(rows: PieceView["section"], pxPerMm: number): { from: number; width: number } {
-  const left = Math.min(...rows.map((r) => r.leftMm));
-  const rim = rows.at(-1);
-  return rim
-    ? { from: (rim.leftMm - left) * pxPerMm, width: (rim.rightMm - rim.leftMm) * pxPerMm }
-    : { from: 0, width: 0 };
 }
 
 interface BandProps {

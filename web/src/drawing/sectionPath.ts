@@ -1,4 +1,4 @@
-import type { SectionRow } from "../api/client";
+import type { PieceView, SectionRow } from "../api/client";
 
 /** What of a section is drawn where: x from the left wall of the widest place, y downwards. */
 export interface SectionPaths {
@@ -39,4 +39,24 @@ export function sectionPaths(rows: SectionRow[], pxPerMm: number, heights = 1): 
     widthPx: (right - left) * pxPerMm,
     depthPx: depth * pxPerMm * heights,
   };
+}
+
+/** Where its surface lies, mm above the floor: a dome stands above the rim. */
+export function surfaceMm(view: PieceView, asFinished: boolean): number {
+  if (asFinished && view.finishedMm !== undefined) {
+    return view.finishedMm;
+  }
+  return (view.layers.at(-1)?.toMm ?? view.depthMm) + (view.aboveMm ?? 0);
+}
+
+/** Where the opening begins from the left of the widest place, and how wide it is, px. */
+export function rimOf(
+  rows: PieceView["section"],
+  pxPerMm: number,
+): { from: number; width: number } {
+  const left = Math.min(...rows.map((r) => r.leftMm));
+  const rim = rows.at(-1);
+  return rim
+    ? { from: (rim.leftMm - left) * pxPerMm, width: (rim.rightMm - rim.leftMm) * pxPerMm }
+    : { from: 0, width: 0 };
 }

@@ -5,9 +5,7 @@ import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
-import calmpour.core.design.WetWork;
 import calmpour.core.habit.Care;
-import calmpour.core.habit.FillTo;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Cup;
@@ -28,6 +26,7 @@ public final class StepCards {
   private final Map<Object, Cup> cups = new HashMap<>();
   private final Map<Object, Cup.Pour> pours = new HashMap<>();
   private final LabelSays label;
+  private final FaceSays faces;
 
   /** By number. */
   private final Map<Integer, String> resins = new HashMap<>();
@@ -40,6 +39,7 @@ public final class StepCards {
   public StepCards(Job job, Plan plan, List<Task> tasks) {
     this.job = job;
     this.label = new LabelSays(job);
+    this.faces = new FaceSays(job);
     plan.batches().forEach(b -> resins.put(b.number(), b.resinId()));
     plan.batches()
         .forEach(b ->
@@ -81,7 +81,7 @@ public final class StepCards {
       case WIPE_MOULDS, SPRAY_MOULDS ->
           say(says, StepCard.Code.DRIES, care().mouldDryMinutes(), null);
       case SURFACE_WORK -> surface(task, says);
-      case WET_WORK -> wet(task, says);
+      case WET_WORK -> FaceSays.wet(line(task), last(afterDot(task)) - 1, says);
       case LID -> say(says, StepCard.Code.KEYS);
       case LOAD_POT, IN_POT -> pot(task, says);
       case LOAD_BOX, IN_BOX -> box(task, says);
@@ -141,8 +141,8 @@ public final class StepCards {
     if (level.coat()) {
       return;
     }
-    filled(line, level, pour, says);
-    dusted(line, first, says);
+    faces.filled(line, level, pour, says);
+    FaceSays.dusted(line, first, says);
     if (make == null) {
       return;
     }
@@ -169,35 +169,6 @@ public final class StepCards {
       say(says, StepCard.Code.UNDERCUTS);
     }
     ballast(line, cup, first, says);
-  }
-
-  /** How far, with the last pour of the topmost layer. */
-  private void filled(Job.Line line, Job.Level level, Cup.Pour pour, List<StepCard.Say> says) {
-    boolean last = pour.layer() == line.levels().size() - 1 && pour.part() >= pour.parts();
-    Job.Above above = level.above();
-    if (!last) {
-      return;
-    }
-    if (above != null && line.lidded()) {
-      double density = job.tint(level, level.colour()).mixDensity();
-      say(says, StepCard.Code.SURPLUS, above.ml() * density, null);
-    } else if (above != null) {
-      say(says, StepCard.Code.DOME, above.mm(), null);
-    }
-    FillTo to = line.piece().workOrNone().fill();
-    if (to != null && to.kind() == FillTo.Kind.SHORT && to.mm() != null) {
-      say(says, StepCard.Code.FREE_RIM, to.mm(), null);
-    }
-  }
-
-  private static void dusted(Job.Line line, boolean first, List<StepCard.Say> says) {
-    List<SurfaceWork> surface = line.piece().workOrNone().surface();
-    if (first && surface.stream().anyMatch(s -> s.kind().loose())) {
-      say(says, StepCard.Code.DUSTED);
-    }
-    if (first && surface.stream().anyMatch(s -> s.kind() == SurfaceWork.Kind.BURNISH)) {
-      say(says, StepCard.Code.DARK_BEHIND);
-    }
   }
 
   private void meeting(
@@ -242,21 +213,6 @@ public final class StepCards {
     if (work.dryingMinutes() > 0) {
       say(says, StepCard.Code.DRIES, work.dryingMinutes(), null);
     }
-  }
-
-  private void wet(Task task, List<StepCard.Say> says) {
-    Job.Line line = line(task);
-    int layer = last(task.id().text().substring(task.id().text().lastIndexOf('.') + 1)) - 1;
-    if (line == null || layer < 0 || layer >= line.piece().layers().size()) {
-      return;
-    }
-    for (WetWork work : line.piece().layers().get(layer).wetOrNone()) {
-      say(says, StepCard.Code.WET, null, work.kind().name());
-      if (work.with() != null) {
-        say(says, StepCard.Code.WITH, null, work.with());
-      }
-    }
-    say(says, StepCard.Code.DRIFTS);
   }
 
   private void pot(Task task, List<StepCard.Say> says) {
@@ -354,6 +310,11 @@ public final class StepCards {
   private static int last(Task task) {
     String text = task.id().text();
     return last(text.substring(text.lastIndexOf('/') + 1));
+  }
+
+  private static String afterDot(Task task) {
+    String text = task.id().text();
+    return text.substring(text.lastIndexOf('.') + 1);
   }
 
   private static int last(String end) {

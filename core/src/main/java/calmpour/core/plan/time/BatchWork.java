@@ -2,10 +2,8 @@ package calmpour.core.plan.time;
 
 import static calmpour.core.check.Known.known;
 
-import calmpour.core.design.Layer;
 import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
-import calmpour.core.design.WetWork;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
@@ -13,7 +11,6 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.CupId;
-import calmpour.core.plan.doc.Lag;
 import calmpour.core.plan.doc.LineLayer;
 import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
@@ -40,12 +37,6 @@ import org.jspecify.annotations.Nullable;
 public final class BatchWork {
   private static final int LOAD_SECONDS = 60;
 
-  /** A lid over its keys and a weight on it, each (starting value, no source). */
-  private static final int LID_SECONDS = 20;
-
-  /** "Rest 5 to 10 min open": common practice, no source. */
-  private static final int RESTS_OPEN_SECONDS = 300;
-
   /** Less than that fills no mould (starting value, no source), mL. */
   private static final double WORTH_A_FILLER_ML = 3;
 
@@ -56,6 +47,7 @@ public final class BatchWork {
   private final int number;
   private final Joins joins;
   private final EmbedWork embeds;
+  private final Faces faces;
 
   /** */
   public BatchWork(JobInResin job, Batch batch) {
@@ -66,6 +58,7 @@ public final class BatchWork {
     this.number = batch.number();
     this.joins = new Joins(job, number);
     this.embeds = new EmbedWork(job, batch, joins);
+    this.faces = new Faces(job, number);
   }
 
   /** Moments that a plan of ours waits for, by task id; filled with the tasks. */
@@ -75,6 +68,10 @@ public final class BatchWork {
 
   EmbedWork embeds() {
     return embeds;
+  }
+
+  Faces faces() {
+    return faces;
   }
 
   /** The tasks in the order they are meant to be done in, the pours as they are given. */
@@ -272,7 +269,7 @@ public final class BatchWork {
     }
     fresh.forEach((at, pours) ->
         all.add(embeds.embed(at.line(), at.layer(), PlacedEmbed.Moment.AFTER_POUR, pours)));
-    wet(all, order);
+    all.addAll(faces.wet(order, embeds));
     if (hands.bubbleSecondsCavity() > 0) {
       last = add(all, Task.Kind.BUBBLE_PASS, hands.bubbleSecondsCavity() * cavities.size(), last);
     }
@@ -280,7 +277,11 @@ public final class BatchWork {
       last = add(all, Task.Kind.UNDER_LAMP, habits.care().lampMinutes() * 60, last);
       all.get(all.size() - 1).byItself().pieces(cavities.size()).tool(toolId(Tool.Kind.LAMP));
     }
-    last = lids(all, order, last);
+    TaskDraft lids = faces.lids(order, last);
+    if (lids != null) {
+      all.add(lids);
+      last = TaskId.batch(number, Task.Kind.LID);
+    }
     if (hands.coverSeconds() > 0) {
       last = add(all, Task.Kind.COVER, hands.coverSeconds(), last);
     }
@@ -290,70 +291,6 @@ public final class BatchWork {
     if (hands.cleanUpSeconds() > 0) {
       add(all, Task.Kind.CLEAN_UP, hands.cleanUpSeconds(), lastPour(order));
     }
-  }
-
-  /** What is done to the wet face of layers, one task a layer. */
-  private void wet(List<TaskDraft> all, List<Step> order) {
-    Map<LineLayer, List<PourId>> wet = new LinkedHashMap<>();
-    for (Step step : order) {
-      if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour) && wetMinutes(pour) > 0) {
-        wet.computeIfAbsent(LineLayer.of(pour), k -> new ArrayList<>()).add(pour.id());
-      }
-    }
-    wet.forEach((at, pours) -> {
-      int pieces = embeds.cavities(at.line(), at.layer()).size();
-      double minutes = wetMinutes(at.line(), at.layer()) * pieces;
-      TaskDraft draft =
-          TaskDraft.of(wetId(at), Task.Kind.WET_WORK, number, minutes * 60)
-              .line(at.line())
-              .pieces(pieces);
-      for (PourId pour : pours) {
-        draft.lag(new Lag(Lag.Clock.POURED, pour, 0, null, false, Lag.Why.WET));
-      }
-      all.add(draft);
-    });
-  }
-
-  TaskId wetId(LineLayer at) {
-    return TaskId.batch(number, Task.Kind.WET_WORK).of(at);
-  }
-
-  private double wetMinutes(Cup.Pour pour) {
-    return wetMinutes(pour.line(), pour.layer());
-  }
-
-  /** Of hands for one piece; 0 for a layer that is left as it flows. */
-  double wetMinutes(int line, int layer) {
-    List<Layer> layers = job.lines().get(line).piece().layers();
-    return layer >= layers.size()
-        ? 0
-        : layers.get(layer).wetOrNone().stream().mapToDouble(WetWork::minutes).sum();
-  }
-
-  /** Closed moulds rest open for a while, then their lids are pressed on. */
-  private @Nullable TaskId lids(List<TaskDraft> all, List<Step> order, @Nullable TaskId last) {
-    List<Cup.Pour> under = new ArrayList<>();
-    for (Step step : order) {
-      if (step instanceof Step.PourStep(Cup cup, Cup.Pour pour) && lidded(pour)) {
-        under.add(pour);
-      }
-    }
-    if (under.isEmpty()) {
-      return last;
-    }
-    int pieces = (int) under.stream().map(CavityId::of).distinct().count();
-    TaskId id = add(all, Task.Kind.LID, (double) LID_SECONDS * pieces, last);
-    TaskDraft draft = all.get(all.size() - 1).pieces(pieces);
-    for (Cup.Pour pour : under) {
-      draft.lag(
-          new Lag(Lag.Clock.POURED, pour.id(), RESTS_OPEN_SECONDS, null, false, Lag.Why.ORDER));
-    }
-    return id;
-  }
-
-  /** Whether it is of the topmost layer of a closed mould. */
-  boolean lidded(Cup.Pour pour) {
-    return job.lines().get(pour.line()).lidded() && pour.layer() == top(pour.line());
   }
 
   /** The overage is resin that was paid for: if there is time it goes into a filler. */

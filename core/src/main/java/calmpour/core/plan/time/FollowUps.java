@@ -106,9 +106,9 @@ public final class FollowUps {
 
   /** Drawn while it flows. */
   private void wet(Map<TaskId, List<Lag>> lags, LineLayer at) {
-    if (work.wetMinutes(at.line(), at.layer()) > 0) {
+    if (work.faces().wetMinutes(at.line(), at.layer()) > 0) {
       BatchStates.LayerSpan lies = known(states.layer(at.line(), at.layer()));
-      lags.computeIfAbsent(work.wetId(at), k -> new ArrayList<>())
+      lags.computeIfAbsent(work.faces().wetId(at), k -> new ArrayList<>())
           .add(fromContact(Window.down(0, lies.first().workingTimeEnds().minutes()), Lag.Why.WET));
     }
   }
@@ -118,7 +118,7 @@ public final class FollowUps {
     Set<Integer> lines = new HashSet<>();
     batch.cups().stream()
         .flatMap(c -> c.pours().stream())
-        .filter(work::lidded)
+        .filter(work.faces()::lidded)
         .forEach(p -> lines.add(p.line()));
     for (int line : lines) {
       BatchStates.LayerSpan top = top(line);
@@ -287,7 +287,7 @@ public final class FollowUps {
         boolean shut =
             job.lines().get(pour.line()).piece().workOrNone().curing()
                     == PieceWork.Curing.PRESSURE_POT
-                || work.lidded(pour);
+                || work.faces().lidded(pour);
         // Pigmented pieces go on releasing bubbles; into a shut pot nobody sees.
         boolean worth =
             !shut
