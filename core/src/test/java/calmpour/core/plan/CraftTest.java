@@ -16,6 +16,7 @@ import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
+import calmpour.core.plan.bench.StepCard;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Finding;
@@ -174,6 +175,20 @@ class CraftTest {
     Plan plan = filled(new FillTo(FillTo.Kind.SHORT, 2.0));
     assertThat(pouredMl(plan)).isCloseTo(HOLDS * 12 / DEEP, within(1e-9));
     assertThat(plan.pieces().getFirst().layers().getLast().toMm()).isEqualTo(12);
+    FillTo flat = new FillTo(FillTo.Kind.SHORT, 2.0);
+    assertThat(said(push(flat))).contains(StepCard.Code.FREE_RIM);
+    // Five millimetres are five millimetres, whatever the rim.
+    Piece byDepth =
+        new Piece("push", 2, List.of(new Layer("oat", Fill.ofDepthMm(5), null)))
+            .withWork(PieceWork.NONE.withFill(flat));
+    assertThat(said(byDepth)).doesNotContain(StepCard.Code.FREE_RIM);
+  }
+
+  private static List<StepCard.Code> said(Piece piece) {
+    return PLANNER.work(Samples.session(List.of(piece)), workshop(PLAIN, MAKE)).stepCards().stream()
+        .flatMap(c -> c.card().says().stream())
+        .map(StepCard.Say::code)
+        .toList();
   }
 
   /** 0.2 % of a length is 0.6 % of the volume; out of straight walls that is 0.08 mm of 14. */

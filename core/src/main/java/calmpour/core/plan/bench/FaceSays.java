@@ -32,7 +32,11 @@ final class FaceSays {
       say(says, StepCard.Code.DOME, above.mm(), null);
     }
     FillTo to = line.piece().workOrNone().fill();
-    if (to != null && to.kind() == FillTo.Kind.SHORT && to.mm() != null) {
+    // Where a depth, a share or grams were said, that is how far.
+    boolean rest =
+        pour.layer() >= line.piece().layers().size()
+            || line.piece().layers().get(pour.layer()).fill() == null;
+    if (rest && to != null && to.kind() == FillTo.Kind.SHORT && to.mm() != null) {
       say(says, StepCard.Code.FREE_RIM, to.mm(), null);
     }
   }
