@@ -1,4 +1,5 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
@@ -75,6 +76,7 @@ export function Bench({ run, running }: BenchProps) {
   const [troubled, setTroubled] = useState(false);
   const [silent, setSilent] = useChoice("calm-pour.silent", false);
   const [reads, setReads] = useChoice("calm-pour.reads", false);
+  const [far, setFar] = useChoice("calm-pour.far", false);
   const [standIns, setStandIns] = useState(false);
   const foot = useFootKey();
   const [readsRoom, setReadsRoom] = useState(false);
@@ -192,6 +194,8 @@ export function Bench({ run, running }: BenchProps) {
           onFootSwitch={ready ? null : foot.choose}
           reads={reads}
           onReads={setReads}
+          far={far}
+          onFar={setFar}
           hands={handsWords}
           onHands={turnHands}
           onStandIns={simulated.bench ? () => setStandIns((open) => !open) : null}
@@ -201,12 +205,15 @@ export function Bench({ run, running }: BenchProps) {
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 2fr) minmax(300px, 1fr)" },
+          gridTemplateColumns: {
+            xs: "minmax(0, 1fr)",
+            md: far ? "minmax(0, 1fr)" : "minmax(0, 2fr) minmax(300px, 1fr)",
+          },
           gridTemplateRows: { xs: "minmax(0, 1fr) auto", md: "minmax(0, 1fr)" },
           gap: { xs: 1, md: 1.5 },
           minHeight: 0,
           [LOW]: {
-            gridTemplateColumns: "minmax(0, 2fr) minmax(0, 1fr)",
+            gridTemplateColumns: far ? "minmax(0, 1fr)" : "minmax(0, 2fr) minmax(0, 1fr)",
             gridTemplateRows: "minmax(0, 1fr)",
           },
         }}
@@ -231,6 +238,7 @@ export function Bench({ run, running }: BenchProps) {
             shown={shown}
             waits={offset === 0 ? waits : undefined}
             ahead={offset !== 0}
+            far={far && shown !== undefined}
             rescue={rescue}
             soon={soonTold}
             now={now}
@@ -250,7 +258,20 @@ export function Bench({ run, running }: BenchProps) {
           />
         </Box>
 
-        <BenchAside state={state} plan={plan} session={session} now={now} at={at} />
+        {far ? (
+          <Button onClick={() => setFar(false)} sx={{ minHeight: 64, fontSize: "1.05rem" }}>
+            Show all of the step
+          </Button>
+        ) : (
+          <BenchAside
+            state={state}
+            plan={plan}
+            session={session}
+            now={now}
+            at={at}
+            onFar={() => setFar(true)}
+          />
+        )}
       </Box>
 
       {ready && !weighing && (

@@ -17,6 +17,8 @@ interface Props {
   /** Seconds from when the run was begun. */
   now: number;
   at: (seconds: number) => string;
+  /** Shows the step in letters for across the room. */
+  onFar: () => void;
 }
 
 /** So far ahead something is waited for at the bench, s. */
@@ -47,14 +49,22 @@ export function BenchAside(props: Props) {
       </Box>
       <Box sx={{ display: { xs: "block", md: "none" } }}>
         <OpenCups cups={state.cups} mixes={state.mixes} now={now} poured={poured} most={3} />
-        <Button
-          onClick={() => setAll(true)}
-          sx={{ minHeight: 64, width: "100%", fontSize: "1.05rem" }}
-        >
-          {state.cups.length > 3
-            ? `${state.cups.length - 3} more ${state.cups.length === 4 ? "cup" : "cups"}, what waits, what is filled`
-            : "What waits, what is filled"}
-        </Button>
+        <Box sx={{ display: "flex", gap: 1 }}>
+          <Button
+            onClick={() => setAll(true)}
+            sx={{ minHeight: 64, flex: 2, fontSize: "1.05rem", lineHeight: 1.2 }}
+          >
+            {state.cups.length > 3
+              ? `${state.cups.length - 3} more ${state.cups.length === 4 ? "cup" : "cups"}, what waits, what is filled`
+              : "What waits, what is filled"}
+          </Button>
+          <Button
+            onClick={props.onFar}
+            sx={{ minHeight: 64, flex: 1, fontSize: "1.05rem", lineHeight: 1.2 }}
+          >
+            Large letters
+          </Button>
+        </Box>
       </Box>
       {all && (
         <Box
@@ -94,7 +104,7 @@ function Title({ children }: { children: string }) {
 }
 
 /** Rests, looks and nudges that come by themselves. */
-function Waits({ state, plan, session, now }: Props) {
+function Waits({ state, plan, session, now }: Omit<Props, "onFar">) {
   const waits = state.steps
     .filter(
       (s) =>
@@ -132,7 +142,7 @@ function Waits({ state, plan, session, now }: Props) {
 }
 
 /** Cavities that were filled, the last one first, each with its colour and minute. */
-function Filled({ state, plan, at, most = 2 }: Props & { most?: number }) {
+function Filled({ state, plan, at, most = 2 }: Omit<Props, "onFar"> & { most?: number }) {
   const pours = state.steps.filter((s) => s.kind === "POUR");
   const filled = pours
     .filter((s) => s.status === "DONE")

@@ -19,6 +19,9 @@ interface Props {
   onSilent: (on: boolean) => void;
   reads: boolean;
   onReads: (on: boolean) => void;
+  /** Whether the step is shown in letters for across the room. */
+  far: boolean;
+  onFar: (on: boolean) => void;
   /** Chosen before anything is opened; null from then on. */
   onFootSwitch: (() => void) | null;
   /** Whose steps this screen shows; null where one pair of hands pours. */
@@ -104,6 +107,10 @@ export function BenchHeader(props: Props) {
           <Small
             label={reads ? "Do not read" : "Read aloud"}
             onClick={() => props.onReads(!reads)}
+          />
+          <Small
+            label={props.far ? "Usual letters" : "Large letters"}
+            onClick={() => props.onFar(!props.far)}
           />
           {props.onFootSwitch && <Small label="Foot switch" onClick={props.onFootSwitch} />}
           <Small

@@ -8,10 +8,12 @@ import { dosesOf, stepWords, waitWords, windowWords } from "../words/steps";
 import { Checklist, READY } from "./Checklist";
 import { Doses } from "./Doses";
 import { Ended } from "./Ended";
+import { FarStep } from "./FarStep";
 import { FillersHere } from "./FillersHere";
 import { PotKeys } from "./PotKeys";
 import { ScaleBar } from "./ScaleBar";
 import { Stand } from "./Stand";
+import { minutes, rescueWords } from "../words/counted";
 import { Rescued, StepView, Waiting } from "./StepView";
 import { wakeSound } from "./sounds";
 import type { Happened, Running } from "./useRun";
@@ -30,6 +32,8 @@ interface Props {
   /** The wait that is on the screen instead of a step. */
   waits: RunStep | undefined;
   ahead: boolean;
+  /** Whether only name and quantity are shown, to be read from across the room. */
+  far: boolean;
   rescue: RunState["rescue"];
   /** What is lost unless somebody goes on; null for nothing. */
   soon: SoonTold | null;
@@ -88,6 +92,16 @@ export function BenchMain(props: Props) {
   }
   const doses = shown ? dosesOf(plan, shown) : [];
   const left = shown && !props.ahead ? leftOf(shown, props.steps, now) : null;
+  const words = shown && counted(stepWords(shown, plan, session, units), left);
+  const adds = rescue && rescueWords(rescue.rescue, (g) => showWith(units.MASS, g));
+  const farWords = adds
+    ? { title: adds.title, figure: adds.parts }
+    : waits
+      ? { title: waitWords(waits), figure: minutes(waits.endSeconds - now) }
+      : words && {
+          title: words.title,
+          figure: words.figure === undefined ? null : `${words.figure} ${words.unit ?? ""}`,
+        };
   return (
     <>
       <Stand
@@ -96,18 +110,16 @@ export function BenchMain(props: Props) {
         change={changeWords(stands.change, plan, units, state.giveUp.length)}
         onGiveUp={state.giveUp.length > 0 ? props.onGiveUp : null}
       />
-      {rescue ? (
-        <Rescued
-          addA={rescue.rescue.addAG}
-          addB={rescue.rescue.addBG}
-          show={(g) => showWith(units.MASS, g)}
-        />
+      {props.far && farWords ? (
+        <FarStep {...farWords} />
+      ) : adds ? (
+        <Rescued {...adds} />
       ) : waits ? (
         <Waiting title={waitWords(waits)} left={waits.endSeconds - now} />
-      ) : shown ? (
+      ) : shown && words ? (
         <StepView
           step={shown}
-          words={counted(stepWords(shown, plan, session, units), left)}
+          words={words}
           plan={plan}
           units={units}
           ahead={props.ahead}
@@ -147,10 +159,9 @@ function counted(words: ReturnType<typeof stepWords>, left: number | null) {
   if (left === null) {
     return words;
   }
-  const whole = Math.max(0, Math.ceil(left));
   return {
     ...words,
-    figure: `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`,
-    unit: whole === 0 ? "its time is over" : "min left",
+    figure: minutes(left),
+    unit: left <= 0 ? "its time is over" : "min left",
   };
 }

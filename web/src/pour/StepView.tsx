@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import type { Plan, RunStep } from "../api/client";
 import { Fig } from "../plan/how/How";
 import type { Units } from "../units/units";
+import { minutes } from "../words/counted";
 import type { StepWords } from "../words/steps";
 import { StepDrawing } from "./StepDrawing";
 import { LOW } from "./low";
@@ -164,7 +165,6 @@ export function StepView(props: Props) {
 
 /** A wait that runs out, as large as it has to be seen. */
 export function Waiting({ title, left }: { title: string; left: number }) {
-  const whole = Math.max(0, Math.ceil(left));
   return (
     <Box role="timer" aria-label={title}>
       <Box
@@ -187,7 +187,7 @@ export function Waiting({ title, left }: { title: string; left: number }) {
           [LOW]: { fontSize: "2.8rem" },
         }}
       >
-        {Math.floor(whole / 60)}:{String(whole % 60).padStart(2, "0")}
+        {minutes(left)}
       </Box>
       <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
         Bubbles rise; the clock of the cup runs on.
@@ -197,11 +197,7 @@ export function Waiting({ title, left }: { title: string; left: number }) {
 }
 
 /** What brings the ratio right again. */
-export function Rescued(props: { addA: number; addB: number; show: (grams: number) => string }) {
-  const parts = [
-    props.addA > 0 ? `${props.show(props.addA)} of A` : "",
-    props.addB > 0 ? `${props.show(props.addB)} of B` : "",
-  ].filter(Boolean);
+export function Rescued({ title, parts }: { title: string; parts: string }) {
   return (
     <Box>
       <Box
@@ -214,9 +210,7 @@ export function Rescued(props: { addA: number; addB: number; show: (grams: numbe
           [LOW]: { fontSize: "1.4rem" },
         }}
       >
-        {props.addA > 0 && props.addB > 0
-          ? "The ratio is off. Add"
-          : `Too much ${props.addA > 0 ? "B" : "A"}. Add`}
+        {title}
       </Box>
       <Box
         sx={{
@@ -226,7 +220,7 @@ export function Rescued(props: { addA: number; addB: number; show: (grams: numbe
           [LOW]: { fontSize: "2.4rem" },
         }}
       >
-        {parts.join(" and ")}
+        {parts}
       </Box>
       <Box sx={{ color: "text.secondary", fontSize: { xs: "1.05rem", md: "1.5rem" } }}>
         Then the ratio is right again, and there is more than planned.

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -139,6 +140,29 @@ class TwoScreensTest extends BenchScreens {
         .toList();
   }
 
+  /**
+   * Every sentence that is to be read on a screen, drawings aside: over the step, else the step's.
+   */
+  private static Object sentences(Page page) {
+    return page.evaluate(
+        """
+        () => {
+          const over = [...document.querySelectorAll("[data-over]")];
+          const said = [];
+          for (const root of over.length > 0 ? over : [document.querySelector("main")]) {
+            const walk = document.createTreeWalker(root, NodeFilter.SHOW_TEXT);
+            while (walk.nextNode()) {
+              const parent = walk.currentNode.parentElement;
+              if (!parent.closest("svg") && parent.checkVisibility()) {
+                said.push(walk.currentNode.data.trim());
+              }
+            }
+          }
+          return said.join(" ").replace(/\\s+/g, " ");
+        }\
+        """);
+  }
+
   private static void agree(String run, List<Page> screens, int most, String evening) {
     JsonNode state = state(run);
     long done =
@@ -155,6 +179,18 @@ class TwoScreensTest extends BenchScreens {
     screens
         .getLast()
         .waitForCondition(() -> warned(screens.getFirst()).equals(warned(screens.getLast())));
+    assertThat(sentences(screens.getFirst())).asString().hasSizeGreaterThan(20);
+    try {
+      // Minutes count down on both, not in the same instant.
+      screens
+          .getLast()
+          .waitForCondition(
+              () -> sentences(screens.getFirst()).equals(sentences(screens.getLast())));
+    } catch (TimeoutError differ) {
+      assertThat(sentences(screens.getLast()))
+          .as("%s: what both say", evening)
+          .isEqualTo(sentences(screens.getFirst()));
+    }
     for (Page page : screens) {
       Locator place = page.locator("header").getByText(Pattern.compile("^\\d+ of \\d+$"));
       page.waitForCondition(() -> place.innerText().startsWith((done + 1) + " of"));
