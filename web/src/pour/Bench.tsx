@@ -47,7 +47,7 @@ interface BenchProps {
 
 /** A run on the whole screen, to be read at arm's length and used with gloves. */
 export function Bench({ run, running }: BenchProps) {
-  useTicks(250);
+  useTicks(500);
   const units = useUnits();
   const { opened, stands, clock } = running;
   const { plan, session } = opened;

@@ -12,6 +12,9 @@ interface Props {
 }
 
 const SPEEDS = [1, 10, 60, 120];
+
+/** A jump of the clock, s. */
+const QUARTER = 900;
 const ROOMS = [18, 22, 26, 30];
 
 /** Drives what is not really on the bench: the clock, the scale and the thermometers of the demo. */
@@ -22,9 +25,13 @@ export function StandIns({ state, speed, targetG, onClock, onClose }: Props) {
     const answer = await ask(api.POST("/api/devices/simulated", { body: what }));
     setSaid(answer.status === "ok" ? words : answer.trouble.detail);
   };
-  const runAt = async (times: number) => {
-    const answer = await ask(api.PUT("/api/clock", { body: { speed: times } }));
-    setSaid(answer.status === "ok" ? `The clock runs at ×${times}.` : answer.trouble.detail);
+  const runAt = async (times: number, aheadSeconds = 0) => {
+    const answer = await ask(api.PUT("/api/clock", { body: { speed: times, aheadSeconds } }));
+    const words =
+      aheadSeconds > 0
+        ? `${aheadSeconds / 60} minutes have gone by.`
+        : `The clock runs at ×${times}.`;
+    setSaid(answer.status === "ok" ? words : answer.trouble.detail);
     onClock();
   };
   const key = { minHeight: 56, fontSize: "1.05rem" };
@@ -63,6 +70,9 @@ export function StandIns({ state, speed, targetG, onClock, onClose }: Props) {
             ×{s}
           </Button>
         ))}
+        <Button variant="outlined" onClick={() => void runAt(speed, QUARTER)} sx={key}>
+          15 min on
+        </Button>
       </Row>
       <Row title="Scale">
         <Button

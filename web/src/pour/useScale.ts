@@ -18,7 +18,9 @@ export function useScale(weighs: boolean): ScaleReading | null {
       if (!here) {
         return;
       }
-      setReading(answer.status === "ok" ? answer.value.scale : null);
+      const next = answer.status === "ok" ? answer.value.scale : null;
+      // A scale at rest says the same ever again: nothing is drawn anew for that.
+      setReading((last) => (JSON.stringify(last) === JSON.stringify(next) ? last : next));
       timer = setTimeout(() => void look(), LOOK_MS);
     };
     timer = setTimeout(() => void look(), 0);

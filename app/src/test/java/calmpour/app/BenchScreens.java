@@ -80,6 +80,18 @@ abstract class BenchScreens extends DemoScreens {
     throw new AssertionError("never comes to " + kind);
   }
 
+  /** How long the first of the open cups still pours, s. */
+  static int untilThick(String run) {
+    JsonNode state = state(run);
+    return state
+            .get("cups")
+            .valueStream()
+            .mapToInt(c -> c.get("thicksSeconds").asInt())
+            .min()
+            .orElseThrow()
+        - state.get("atSeconds").asInt();
+  }
+
   static Page bench(String run) {
     return bench(run, 1280, 800);
   }

@@ -125,7 +125,7 @@ class BenchTimeTest extends BenchScreens {
     upTo(run, "POUR");
     Page page = bench(run, 1280, 800);
     page.waitForTimeout(MEANT_MS);
-    demo.put("/api/clock", Map.of("speed", 120));
+    demo.put("/api/clock", Map.of("speed", 120, "aheadSeconds", untilThick(run) - 240));
     try {
       Locator told = page.getByRole(AriaRole.ALERTDIALOG);
       assertThat(told)

@@ -24,6 +24,9 @@ final class LeftAlone {
   private static final int SPEED = 120;
   private static final int MOST_LOOKS = 900;
 
+  /** Time for a screen to hear of the other clock (10 s of the world), and for any warning. */
+  private static final int EARLY_SECONDS = 2_100;
+
   private final RunningApp app;
   private final String run;
 
@@ -76,13 +79,26 @@ final class LeftAlone {
     Page page = browser.page(1280, 800);
     page.navigate(app.url("/pour/" + run));
     page.locator("main").waitFor();
-    app.put("/api/clock", Map.of("speed", SPEED));
+    app.put("/api/clock", Map.of("speed", SPEED, "aheadSeconds", alone.nothingBefore(embed)));
     try {
       return alone.watch(page, embed);
     } finally {
       app.put("/api/clock", Map.of("speed", 1));
       page.context().close();
     }
+  }
+
+  /**
+   * So long nothing can come yet of an embed that is forgotten, s; what else happens may be near.
+   */
+  private int nothingBefore(@Nullable String embed) {
+    if (embed == null) {
+      return 0;
+    }
+    JsonNode state = state();
+    JsonNode step = step(state, embed);
+    return Math.max(
+        0, step.path("untilSeconds").asInt(0) - state.get("atSeconds").asInt() - EARLY_SECONDS);
   }
 
   private Seen watch(Page page, @Nullable String embed) {

@@ -9,6 +9,7 @@ import java.io.InputStreamReader;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -176,6 +177,21 @@ class RunApiTest {
       Answer tooFast = demo.put("/api/clock", Map.of("speed", 1_000));
       assertThat(tooFast.status()).isEqualTo(422);
       assertThat(tooFast.error(0).get("field").asString()).isEqualTo("speed");
+      assertThat(
+              demo.put("/api/clock", Map.of("speed", 1, "aheadSeconds", -60))
+                  .error(0)
+                  .get("field")
+                  .asString())
+          .as("never back")
+          .isEqualTo("aheadSeconds");
+      Instant before = Instant.parse(demo.get("/api/clock").body().get("now").asString());
+      Instant after =
+          Instant.parse(
+              demo.put("/api/clock", Map.of("speed", 1, "aheadSeconds", 900))
+                  .body()
+                  .get("now")
+                  .asString());
+      assertThat(after).isBetween(before.plusSeconds(900), before.plusSeconds(2_400));
     } finally {
       demo.put("/api/clock", Map.of("speed", 1));
     }

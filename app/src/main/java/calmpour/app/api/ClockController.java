@@ -1,7 +1,10 @@
 package calmpour.app.api;
 
 import calmpour.app.store.WorkshopClock;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -27,8 +30,11 @@ public class ClockController {
    */
   public record ClockNow(Instant now, int speed, boolean canRun) {}
 
-  /** How fast it is to run, 1 to 120. */
-  public record Speed(int speed) {}
+  /**
+   * @param speed how fast it is to run, 1 to 120
+   * @param aheadSeconds how far it jumps first, up to a day; null for not at all
+   */
+  public record Speed(int speed, @Nullable Integer aheadSeconds) {}
 
   @GetMapping
   ClockNow now() {
@@ -40,7 +46,8 @@ public class ClockController {
     if (!demo) {
       throw new NotFoundException("only the demo's clock can be made to run faster");
     }
-    clock.runAt(speed.speed());
+    clock.runAt(
+        speed.speed(), Duration.ofSeconds(Objects.requireNonNullElse(speed.aheadSeconds(), 0)));
     return now();
   }
 }

@@ -18,6 +18,7 @@ import org.jooq.DSLContext;
  */
 public final class WorkshopClock extends Clock {
   public static final Range SPEED = new Range(1, 120);
+  public static final Range AHEAD_SECONDS = new Range(0, 86_400);
   private static final int ONLY = 1;
 
   private final DSLContext db;
@@ -54,11 +55,15 @@ public final class WorkshopClock extends Clock {
 
   /**
    * @param times 1 to 120
-   * @throws calmpour.core.check.InvalidValuesException when it is outside
+   * @param ahead how far it jumps first, up to a day: never back
+   * @throws calmpour.core.check.InvalidValuesException when one of them is outside
    */
-  public synchronized void runAt(int times) {
-    new Check().within("speed", times, SPEED).orThrow();
-    Instant now = instant();
+  public synchronized void runAt(int times, Duration ahead) {
+    new Check()
+        .within("speed", times, SPEED)
+        .within("aheadSeconds", ahead.toSeconds(), AHEAD_SECONDS)
+        .orThrow();
+    Instant now = instant().plus(ahead);
     realAt = real.instant();
     toldAt = now;
     speed = times;

@@ -34,7 +34,7 @@ class CarriedOutTest {
   void whatIsPlannedIsCarriedOutAndRecorded() {
     Random random = new Random(20_261_128);
     Set<Task.Kind> met = EnumSet.noneOf(Task.Kind.class);
-    for (int i = 0; i < 40; i++) {
+    for (int i = 0; i < 24; i++) {
       Work work = RandomWork.of(random);
       Run run =
           new Run(
