@@ -104,8 +104,17 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
             </h2>
             {tasks(batch.number, "WARM").map((t) => (
               <p key={t.startSeconds}>
-                ☐ {session.habits?.mixing?.warming === "A_ONLY" ? "A" : "A and B"} into warm water,
-                shut, at {at(t.startSeconds)}; out and dried at {at(t.endSeconds)}
+                ☐{" "}
+                {
+                  {
+                    A_ONLY: "A into hot water, shut,",
+                    A_HOT_AIR: "Hot air on A,",
+                    NONE: "",
+                    BOTH: "A and B into warm water, shut,",
+                    TO_TEMPERATURE: "A and B into warm water, shut,",
+                  }[session.habits?.mixing?.warming ?? "BOTH"]
+                }{" "}
+                at {at(t.startSeconds)}; out and dried at {at(t.endSeconds)}
               </p>
             ))}
             <p>

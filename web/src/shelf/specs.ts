@@ -193,6 +193,7 @@ export const FORMS = [
   ["ACRYLIC_PAINT", "acrylic paint"],
   ["OIL_PAINT", "oil-based hobby paint"],
   ["FOOD_COLOUR", "food colour, powder or in oil"],
+  ["DYE", "dye"],
   ["SILICONE_OIL", "silicone oil, for cells"],
   ["THINNER", "thinner, alcohol"],
 ] as const;

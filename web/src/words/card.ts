@@ -12,7 +12,7 @@ export function stepTitle(step: CardStep, card: BatchCard, batch: Batch): string
     case "WEIGH_SECOND":
       return `Add ${step.what}`;
     case "WARM":
-      return step.what === "A" ? "Stand A in hot water" : "Stand A and B in warm water";
+      return step.what === "A" ? "Warm A" : "Stand A and B in warm water";
     case "STIR":
       return "Stir slowly, fold, scrape sides and bottom";
     case "SECOND_CUP":
@@ -21,6 +21,8 @@ export function stepTitle(step: CardStep, card: BatchCard, batch: Batch): string
       return `Make the stock for ${name}`;
     case "REST":
       return "Let it rest for the bubbles";
+    case "RELEASE":
+      return "Bring the bubbles out of the mix";
     case "SPLIT":
       return `Split off ${name}`;
     case "TINT":
@@ -40,7 +42,9 @@ export function stepWhy(step: CardStep): string {
     case "WEIGH_SECOND":
       return "From here the clock runs. Slow down before the mark: nothing can be taken out again.";
     case "WARM":
-      return "Bottles shut, dried before they are opened: no water in. Warm resin is thinner and clears of bubbles; it also thickens sooner. Hot water scalds.";
+      return step.what === "A"
+        ? "In hot water with the bottle shut and dried, or with hot air in its cup; B stays cool. Thinner, and sooner thick. Hot water scalds."
+        : "Bottles shut, dried before they are opened: no water in. Warm resin is thinner and clears of bubbles; it also thickens sooner. Hot water scalds.";
     case "SECOND_CUP":
       return "What clings to the first wall may be unmixed: leave it there, do not scrape it out.";
     case "STOCK_CUP":
@@ -49,6 +53,8 @@ export function stepWhy(step: CardStep): string {
       return "Milky, then clear is the sign; white froth is air. Do not scrape the wall out at the end.";
     case "REST":
       return "The clock goes on. Set out the cups; lukewarm is ready, warming quickly is a warning.";
+    case "RELEASE":
+      return "The clock goes on; warmth costs time to pour. No flame and no hot air where alcohol is out.";
     case "SPLIT":
       return "Shallow cups stay cooler and last longer; split before tinting.";
     case "TINT":

@@ -8,10 +8,23 @@ type EmbedCard = StepCard["embeds"][number];
 
 const BUBBLES: Record<string, string> = {
   SOFT_TOOL: "Tap the mould, then tease with a soft tool.",
-  HOT_AIR: "Hot air, quick and always moving. Not near alcohol or ink.",
-  FLAME: "A flame, quick and always moving. Never near alcohol or ink; it ages the rubber.",
+  HOT_AIR:
+    "Hot air at a slant of about 45°, always moving, away as soon as the surface moves. Held, it harms the rubber. Not near alcohol or ink.",
+  FLAME:
+    "A flame at a slant of about 45°, always moving, away as soon as the surface moves. It ages the rubber. Never near alcohol or ink.",
   LAMP: "Under the lamp: warmth brings them up.",
+  STRAW: "Blow through a straw, from the side: its moisture drips.",
   ALCOHOL_MIST: "A fine mist of alcohol. No flame and no hot air near it.",
+};
+
+/** How bubbles are brought out of the mix, before it is poured. */
+const RELEASES: Record<string, string> = {
+  FLAME: "A flame over the cup, once across and away. Never with alcohol or ink about.",
+  HOT_AIR: "Hot air on the mixed cup, always moving. Not near alcohol or ink.",
+  LAMP: "The lamp over the cup; feel the cup, and stop when it gets warm.",
+  TRAY: "Thin it out in a tray, pass hot air over it, pour it back. Not near alcohol or ink.",
+  VACUUM: "Under vacuum, in a cup not more than a third full: some epoxies only foam. Stop if it does.",
+  MACHINE: "In the machine, shut, for as long as it asks.",
 };
 
 const MOMENTS: Record<EmbedCard["moment"], string> = {
@@ -53,6 +66,13 @@ function pressure(kPa: number, units: Units): string {
   return units.PRESSURE.symbol === "kPa"
     ? `${Math.round(kPa) / 100} bar`
     : showWith(units.PRESSURE, kPa);
+}
+
+/** A step of temperature, not a temperature. */
+function temperatureStep(kelvin: number, units: Units): string {
+  return units.TEMPERATURE.symbol === "°F"
+    ? `${Math.round(kelvin * 1.8)} °F`
+    : `${Math.round(kelvin)} °C`;
 }
 
 function long(minutes: number): string {
@@ -174,6 +194,16 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return "It stays in its setting: nothing is taken out.";
     case "STAYS_FLEXIBLE":
       return "This resin stays flexible: that the piece bends does not mean it is not cured.";
+    case "RELEASE":
+      return RELEASES[text] ?? "";
+    case "RELEASE_WARMS":
+      return `Warms the mix by about ${temperatureStep(value, units)}: it thickens sooner.`;
+    case "CHOP":
+      return "Chop the flakes smaller while you stir them in.";
+    case "AT_GEL":
+      return "When it gels a bubble can still be drawn out with a needle; the skin levels.";
+    case "A_HOT_AIR":
+      return "Hot air on A in its cup, always moving, before B is there. No flame or hot air where alcohol is out.";
     case "MATTE":
       return "A matte mould gives a matte piece: varnish or polish it if it is to shine.";
   }

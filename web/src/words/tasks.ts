@@ -12,6 +12,7 @@ export const TASK_WORDS: Record<Task["kind"], string> = {
   STIR: "stir",
   SECOND_CUP: "over",
   REST: "rest",
+  RELEASE: "bubbles out of the mix",
   SPLIT: "split",
   STOCK_CUP: "stock",
   TINT: "tint",

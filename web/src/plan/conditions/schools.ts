@@ -49,6 +49,7 @@ export const SCHOOLS: School[] = [
           ["NONE", "nothing"],
           ["BOTH", "both, in warm water"],
           ["A_ONLY", "A only, in hot water"],
+          ["A_HOT_AIR", "A only, with hot air"],
           ["TO_TEMPERATURE", "both, to a temperature"],
         ],
       },
@@ -63,6 +64,21 @@ export const SCHOOLS: School[] = [
               quantity: "TEMPERATURE",
             },
           ] as const)),
+      {
+        path: "mixing.release",
+        label: "Bubbles out of the mix",
+        kind: "choice",
+        width: 200,
+        choices: [
+          ["NONE", "by its rest alone"],
+          ["FLAME", "flame over the cup"],
+          ["HOT_AIR", "hot air on the cup"],
+          ["LAMP", "lamp over the cup"],
+          ["TRAY", "thin tray, hot air"],
+          ["VACUUM", "vacuum"],
+          ["MACHINE", "machine"],
+        ],
+      },
       {
         path: "mixing.cups",
         label: "Mix in",
@@ -294,9 +310,20 @@ export function schoolText(title: string, habits: Whole): string[] {
           BOTH: "Five minutes in warm water thin both, to about 28 °C unless you say; every ten degrees halve the time to work.",
           A_ONLY:
             "A is the thick one: twenty minutes in hot water, to about 40 °C unless you say, B at room temperature; that costs less time than warming B.",
+          A_HOT_AIR:
+            "Two minutes of hot air on A in its cup, to about 32 °C unless you say; never where alcohol is out.",
           TO_TEMPERATURE:
             "The warmest mixes, about 38 °C unless you say, clear of bubbles best and thicken first.",
         }[habits.mixing?.warming ?? "NONE"],
+        {
+          NONE: "Bubbles rise while the mix rests; nothing is warmed for it.",
+          FLAME: "A flame over the cup: half a minute of hands, about 1 °C.",
+          HOT_AIR: "Hot air on the mixed cup: a minute of hands, and about 6 °C that cost time to pour.",
+          LAMP: "A lamp over the cup: five minutes of hands, and about 4 °C that cost time to pour.",
+          TRAY: "Thinned out in a tray under hot air and poured back: four minutes, and about 8 °C that cost time to pour. Bubbles have the shortest way.",
+          VACUUM: "Vacuum: six minutes, no warmth. Some epoxies only foam.",
+          MACHINE: "A machine that removes bubbles: four minutes, no warmth. Some epoxies only foam.",
+        }[habits.mixing?.release ?? "NONE"],
         habits.mixing?.cups === "TWO"
           ? "Over into a clean cup leaves what clings unmixed to the first wall behind; it costs what stays there."
           : "One cup, sides and bottom scraped while stirring, wastes least.",

@@ -39,9 +39,28 @@ final class CupsAndColours implements Rule {
               new Place.OnShelf(Place.Shelf.COLOUR, cup.colour().id()),
               known(job.tints().get(cup.colour().id())),
               told);
+          if (has(known(job.tints().get(cup.colour().id())), ColourantForm.DYE)
+              && inRubber(facts, cup.colour().id())) {
+            told.note(
+                Finding.Rule.DYE_STAINS_MOULD,
+                new Place.OnShelf(Place.Shelf.COLOUR, cup.colour().id()),
+                1,
+                0,
+                "");
+          }
         }
       }
     }
+  }
+
+  /** Whether a colour goes into a mould of rubber; one that nobody knows is taken for it. */
+  private static boolean inRubber(Facts facts, String colourId) {
+    return facts.plan().batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c -> c.colour().id().equals(colourId))
+        .flatMap(c -> c.pours().stream())
+        .map(p -> facts.job().lines().get(p.line()).mould().make())
+        .anyMatch(m -> m == null || m.material() == null || m.material().rubber());
   }
 
   private static void waxed(Place place, CupKind cup, Findings told) {

@@ -22,6 +22,9 @@ final class EmbedsFit implements Rule {
           line.piece().workOrNone().surface().stream()
               .map(SurfaceWork::kind)
               .anyMatch(SurfaceWork.Kind::loose);
+      if (loose && line.cavity().bed() != null) {
+        told.near(Finding.Rule.CHIPS_DENT_POWDER, Place.line(l), 1, 0, "", Findings.openPiece(l));
+      }
       for (int layer = 0; layer < line.levels().size(); layer++) {
         Job.Level level = line.levels().get(layer);
         for (Job.EmbedIn inside : level.embeds()) {

@@ -22,7 +22,7 @@ final class FilledFar implements Rule {
       Place place = Place.line(l);
       if (line.lidded()) {
         lid(facts, line, top, place, l, told);
-      } else if (above != null && above.mm() > above.mostMm()) {
+      } else if (!line.flat() && above != null && above.mm() > above.mostMm()) {
         told.near(
             Finding.Rule.DOME_RUNS_OVER,
             place,

@@ -29,7 +29,7 @@ final class MouldsFit implements Rule {
         told.note(
             Finding.Rule.VOLUME_UNSURE, place, line.uncertainShare() * 100, UNSURE * 100, "%");
       }
-      InnerMould inner = line.piece().workOrNone().inner();
+      InnerMould inner = line.inner();
       if (inner != null) {
         double density = facts.job().tint(line.level(0), line.level(0).colour()).mixDensity();
         InnerMould.Effect effect = inner.effect(line.cavity().bare(), density);

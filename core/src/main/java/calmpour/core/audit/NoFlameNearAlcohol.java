@@ -3,6 +3,7 @@ package calmpour.core.audit;
 import static calmpour.core.check.Known.known;
 
 import calmpour.core.design.WetWork;
+import calmpour.core.habit.Mixing;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -19,6 +20,7 @@ import java.util.function.Predicate;
 final class NoFlameNearAlcohol implements Rule {
   @Override
   public void judge(Facts facts, Findings told) {
+    Mixing mixing = facts.job().session().habits().mixing();
     boolean burns = facts.job().session().habits().care().bubbles().ignites();
     int out = Integer.MAX_VALUE;
     for (Task task : facts.plan().tasks()) {
@@ -31,7 +33,10 @@ final class NoFlameNearAlcohol implements Rule {
     for (Task task : facts.plan().tasks()) {
       boolean passes = task.kind() == Task.Kind.BUBBLE_PASS || task.kind() == Task.Kind.LOOK;
       boolean laced = task.kind() == Task.Kind.WET_WORK && wet(facts, task, WetWork.Kind::ignites);
-      boolean flame = (burns && passes) || laced;
+      boolean before =
+          (task.kind() == Task.Kind.RELEASE && mixing.releaseOrNone().ignites())
+              || (task.kind() == Task.Kind.WARM && mixing.warming() == Mixing.Warming.A_HOT_AIR);
+      boolean flame = (burns && passes) || laced || before;
       if (flame && task.endSeconds() > out) {
         told.breach(
             Finding.Rule.FLAME_NEAR_ALCOHOL,

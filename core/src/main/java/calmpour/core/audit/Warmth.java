@@ -47,7 +47,7 @@ final class Warmth implements Rule {
     Double humidity = job.session().room().humidityPercent();
     for (Job.ResinUse use : job.resins()) {
       boolean urethane = use.resin().kind() == ResinKind.POLYURETHANE;
-      double damp = use.resin().kind().dampFromPercent();
+      double damp = job.in(use.resin().id()).dampFromPercent();
       if (humidity != null && humidity > damp && urethane) {
         told.near(
             Finding.Rule.DAMP_AIR,
@@ -69,7 +69,7 @@ final class Warmth implements Rule {
   private static void cold(Facts facts, Findings told) {
     for (Job.ResinUse use : facts.job().resins()) {
       JobInResin job = facts.job().in(use.resin().id());
-      double startC = job.startC();
+      double startC = job.meetC();
       boolean cold = startC < COLD_C;
       if (cold) {
         told.near(

@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param leavingDays for those who wait longer than the label, days lying flat
  * @param standsOn what moulds stand on while they cure; null for a board
  * @param fill how far moulds are filled where the piece does not say; null for flush
+ * @param dampFromPercent humidity from which air is damp where the label does not say, %; null for
+ *     what is usual for that kind of resin
  */
 @RecordBuilder
 public record Care(
@@ -30,13 +32,15 @@ public record Care(
     Leaving leaving,
     double leavingDays,
     @Nullable StandsOn standsOn,
-    @Nullable FillTo fill)
+    @Nullable FillTo fill,
+    @Nullable Double dampFromPercent)
     implements CareBuilder.With {
   public static final Range MOULD_DRY_MINUTES = new Range(0, 1_440);
   public static final Range HALF_FILL_REST_MINUTES = new Range(0, 120);
   public static final Range EMBED_DRY_MINUTES = new Range(0, 2_880);
   public static final Range LAMP_MINUTES = new Range(1, 120);
   public static final Range LEAVING_DAYS = new Range(0, 365);
+  public static final Range DAMP_FROM_PERCENT = new Range(10, 100);
 
   /** Starting values: common practice, no source. */
   public static final Care DEFAULT =
@@ -48,7 +52,9 @@ public record Care(
     HOT_AIR,
     FLAME,
     LAMP,
-    ALCOHOL_MIST;
+    ALCOHOL_MIST,
+    /** Blown at through a straw, whose moisture drips. */
+    STRAW;
 
     /** Whether it lights what evaporates from alcohol. */
     public boolean ignites() {
@@ -97,6 +103,7 @@ public record Care(
         leaving,
         leavingDays,
         null,
+        null,
         null);
   }
 
@@ -115,6 +122,7 @@ public record Care(
         .within("lampMinutes", lampMinutes, LAMP_MINUTES)
         .present("leaving", leaving)
         .within("leavingDays", leavingDays, LEAVING_DAYS)
+        .within("dampFromPercent", dampFromPercent, DAMP_FROM_PERCENT)
         .orThrow();
   }
 }

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param extraAPercent A beyond the label's ratio, against slightly tacky pieces
  * @param measuringCupMl what the cup that A and B are measured in holds to its last mark; null when
  *     that is the mixing cup itself
+ * @param release how bubbles are brought out of the mix; null for by its rest alone
  */
 @RecordBuilder
 public record Mixing(
@@ -23,7 +24,8 @@ public record Mixing(
     MixingCups cups,
     double secondStirMinutes,
     double extraAPercent,
-    @Nullable Double measuringCupMl)
+    @Nullable Double measuringCupMl,
+    @Nullable Release release)
     implements MixingBuilder.With {
   public static final Range WARM_MINUTES = new Range(1, 120);
   public static final Range WARMED_TO_C = new Range(10, 60);
@@ -42,6 +44,8 @@ public record Mixing(
     NONE(0, 0),
     BOTH(5, 28),
     A_ONLY(20, 40),
+    /** Hot air on A in its cup, before B is there. */
+    A_HOT_AIR(2, 32),
     TO_TEMPERATURE(10, 38);
 
     private final double minutes;
@@ -57,6 +61,26 @@ public record Mixing(
   public enum MixingCups {
     ONE,
     TWO
+  }
+
+  /** A mix whose bubbles rise by themselves. */
+  public Mixing(
+      Warming warming,
+      @Nullable Double warmMinutes,
+      @Nullable Double warmedToC,
+      MixingCups cups,
+      double secondStirMinutes,
+      double extraAPercent,
+      @Nullable Double measuringCupMl) {
+    this(
+        warming,
+        warmMinutes,
+        warmedToC,
+        cups,
+        secondStirMinutes,
+        extraAPercent,
+        measuringCupMl,
+        null);
   }
 
   public Mixing {
@@ -93,8 +117,29 @@ public record Mixing(
     return switch (warming) {
       case NONE -> roomC;
       case BOTH, TO_TEMPERATURE -> warmTemperatureC();
-      case A_ONLY -> shareA * warmTemperatureC() + (1 - shareA) * roomC;
+      case A_ONLY, A_HOT_AIR -> shareA * warmTemperatureC() + (1 - shareA) * roomC;
     };
+  }
+
+  /** Whether A alone is warmed. */
+  public boolean warmsAOnly() {
+    return warming == Warming.A_ONLY || warming == Warming.A_HOT_AIR;
+  }
+
+  /** How bubbles are brought out of the mix. */
+  public Release releaseOrNone() {
+    return release == null ? Release.NONE : release;
+  }
+
+  /** Whether hot air or a flame is used before the pour. */
+  public boolean ignites() {
+    return warming == Warming.A_HOT_AIR || releaseOrNone().ignites();
+  }
+
+  /** The same without hot air and flame: A in hot water, bubbles by rest. */
+  public Mixing withoutFlame() {
+    Mixing cool = warming == Warming.A_HOT_AIR ? unwarmed().withWarming(Warming.A_ONLY) : this;
+    return releaseOrNone().ignites() ? cool.withRelease(null) : cool;
   }
 
   /** The same, with nothing warmed. */

@@ -23,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param pace how quickly it can be filled; null for as usual
  * @param surplusMl what a closed mould is filled over by, as was learned with it; null while nobody
  *     knows
+ * @param edgeMm height of the edges of flat work that are coated as well; null for none
+ * @param dripPercent of the resin that runs off flat work; null for a tenth
  */
 @RecordBuilder
 public record MouldMake(
@@ -41,10 +43,14 @@ public record MouldMake(
     @Nullable Integer copies,
     @Nullable Double wallMm,
     @Nullable Pace pace,
-    @Nullable Double surplusMl)
+    @Nullable Double surplusMl,
+    @Nullable Double edgeMm,
+    @Nullable Double dripPercent)
     implements MouldMakeBuilder.With {
   public static final Range WALL_MM = new Range(0.5, 200);
   public static final Range SURPLUS_ML = new Range(0, 500);
+  public static final Range EDGE_MM = new Range(0, 200);
+  public static final Range DRIP_PERCENT = new Range(0, 200);
   public static final Range COPIES = new Range(1, 500);
   public static final Range BENCH_LENGTH_MM = new Range(5, 2_000);
   public static final Range BENCH_WIDTH_MM = new Range(5, 2_000);
@@ -61,7 +67,12 @@ public record MouldMake(
     LATEX,
     /** Boards, sealed; for deep blocks. */
     WOODEN_FORM,
-    OTHER
+    OTHER;
+
+    /** Whether a dye goes into it. */
+    public boolean rubber() {
+      return this == SILICONE || this == URETHANE_RUBBER || this == LATEX;
+    }
   }
 
   /** Gloss mould, gloss piece. */
@@ -75,7 +86,9 @@ public record MouldMake(
     OPEN,
     CLOSED,
     /** A setting that stays with the piece. */
-    BEZEL
+    BEZEL,
+    /** No mould: a panel or a print, coated where it stands. */
+    FLAT
   }
 
   /** Which side of the piece is its front. */
@@ -138,6 +151,8 @@ public record MouldMake(
         copies,
         null,
         null,
+        null,
+        null,
         null);
   }
 
@@ -150,6 +165,8 @@ public record MouldMake(
         .atMost("notes", notes, NOTE_LENGTH)
         .within("copies", copies, COPIES)
         .within("surplusMl", surplusMl, SURPLUS_ML)
+        .within("edgeMm", edgeMm, EDGE_MM)
+        .within("dripPercent", dripPercent, DRIP_PERCENT)
         .orThrow();
   }
 }

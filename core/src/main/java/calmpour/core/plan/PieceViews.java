@@ -66,7 +66,7 @@ final class PieceViews {
     DepthProfile profile = line.profile();
     double to = line.levels().get(line.levels().size() - 1).toMm();
     // What a lid presses out is no part of the piece.
-    double dome = above == null || line.lidded() ? 0 : above.ml();
+    double dome = above == null || line.lidded() || line.flat() ? 0 : above.ml();
     if (above != null && dome > 0 && dome >= lost) {
       return to + above.mm() * (dome - lost) / dome;
     }

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param warmToC warmest that A and B may be
  * @param forEveryUse whether the label claims to be right for everything
  * @param potLifeRows pot lives beyond the first, of other masses or temperatures
+ * @param dampFromPercent humidity above which it is not to be used, %
  */
 public record LabelFacts(
     @Nullable MixRatio otherRatio,
@@ -36,13 +37,15 @@ public record LabelFacts(
     @Nullable Double warmFromC,
     @Nullable Double warmToC,
     @Nullable Boolean forEveryUse,
-    @Nullable List<PotLifeRow> potLifeRows) {
+    @Nullable List<PotLifeRow> potLifeRows,
+    @Nullable Double dampFromPercent) {
   public static final Range VISCOSITY_PA_S = new Range(0.01, 100);
   public static final Range DEPTH_FROM_MM = new Range(0, 500);
   public static final Range DEPTH_TO_MM = new Range(0.5, 500);
   public static final Range SHRINKAGE_PERCENT = new Range(0, 15);
   public static final Range WARM_FROM_C = new Range(0, 60);
   public static final Range WARM_TO_C = new Range(0, 80);
+  public static final Range DAMP_FROM_PERCENT = new Range(10, 100);
 
   /** What a shrinkage counts. */
   public enum Shrinkage {
@@ -91,6 +94,7 @@ public record LabelFacts(
         warmFromC,
         warmToC,
         forEveryUse,
+        null,
         null);
   }
 
@@ -106,6 +110,7 @@ public record LabelFacts(
         .within("shrinkagePercent", shrinkagePercent, SHRINKAGE_PERCENT)
         .within("warmFromC", warmFromC, WARM_FROM_C)
         .within("warmToC", warmToC, WARM_TO_C)
+        .within("dampFromPercent", dampFromPercent, DAMP_FROM_PERCENT)
         .that(
             depthFromMm == null || depthToMm == null || depthFromMm < depthToMm,
             Problem.of("depthToMm", Problem.Code.RANGE_REVERSED, "" + depthToMm))

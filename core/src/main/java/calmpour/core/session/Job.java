@@ -12,6 +12,7 @@ import calmpour.core.design.PlacedEmbed;
 import calmpour.core.embed.Embed;
 import calmpour.core.mould.Cavity;
 import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.Measured;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
@@ -198,12 +199,55 @@ public record Job(
 
     /** Whether it stays in what it was poured into. */
     public boolean stays() {
-      return mould.make() != null && mould.make().opening() == MouldMake.Opening.BEZEL;
+      return opening() == MouldMake.Opening.BEZEL || flat();
+    }
+
+    /** Whether it is coated where it stands, with edges and what drips. */
+    public boolean flat() {
+      return opening() == MouldMake.Opening.FLAT;
+    }
+
+    private MouldMake.@Nullable Opening opening() {
+      return mould.make() == null ? null : mould.make().opening();
     }
 
     /** Whether a lid is pressed onto it. */
     public boolean lidded() {
-      return mould.make() != null && mould.make().opening() == MouldMake.Opening.CLOSED;
+      return opening() == MouldMake.Opening.CLOSED;
+    }
+
+    /** The form that stands in it and leaves a hollow; null for none. */
+    public @Nullable InnerMould inner() {
+      InnerMould own = piece.workOrNone().inner();
+      return own == null ? cavity.inner() : own;
+    }
+
+    /**
+     * Whether the inner mould is set before that layer: the first that reaches above its floor,
+     * with whatever is poured together with it.
+     *
+     * @param layer from 0
+     */
+    public boolean setsInner(int layer) {
+      InnerMould inner = inner();
+      if (inner == null || layer >= levels.size()) {
+        return false;
+      }
+      int first = 0;
+      while (first < levels.size() - 1 && levels.get(first).toMm() <= inner.clearanceMm()) {
+        first++;
+      }
+      while (first > 0 && levels.get(first).stage() == levels.get(first - 1).stage()) {
+        first--;
+      }
+      return layer == first;
+    }
+
+    /** Whether something is laid or set before that layer is poured. */
+    public boolean laysFirst(int layer) {
+      return setsInner(layer)
+          || level(layer).embeds().stream()
+              .anyMatch(e -> e.placed().moment() == PlacedEmbed.Moment.BEFORE_POUR);
     }
 
     public DepthProfile profile() {

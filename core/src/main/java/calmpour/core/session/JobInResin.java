@@ -3,6 +3,7 @@ package calmpour.core.session;
 import calmpour.core.cup.CupKind;
 import calmpour.core.cure.RoomCourse;
 import calmpour.core.habit.Mixing;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.resin.WeighOut;
 import calmpour.core.tint.Colour;
@@ -64,10 +65,26 @@ public record JobInResin(Job job, ResinSystem resin, Map<String, Tint> tints) {
     return job.tint(level, colour);
   }
 
-  /** Temperature of A and B when they meet, °C. */
+  /**
+   * Temperature that the mix is followed from, °C: as A and B meet, and what bringing its bubbles
+   * out adds, taken as there from the beginning.
+   */
   public double startC() {
+    return meetC() + session().habits().mixing().releaseOrNone().warmerK();
+  }
+
+  /** Temperature of A and B when they meet, °C. */
+  public double meetC() {
     Mixing mixing = session().habits().mixing();
     double shareA = WeighOut.shareA(resin, mixing.extraAPercent());
     return mixing.startC(session().room().temperatureC(), shareA);
+  }
+
+  /** Air is damp for it from that humidity on, %: by its label, else the habit, else its kind. */
+  public double dampFromPercent() {
+    LabelFacts facts = resin.facts();
+    Double label = facts == null ? null : facts.dampFromPercent();
+    Double habit = session().habits().care().dampFromPercent();
+    return label != null ? label : habit != null ? habit : resin.kind().dampFromPercent();
   }
 }

@@ -123,8 +123,9 @@ final class Levels {
   /** What a closed mould's lid presses out is resin too: it is filled over where nobody says. */
   private FillTo fillTo(Piece piece, Mould mould) {
     FillTo own = piece.workOrNone().fill();
-    boolean closed = mould.make() != null && mould.make().opening() == MouldMake.Opening.CLOSED;
-    return own != null ? own : closed ? FillTo.DOMED : usual;
+    MouldMake.Opening opening = mould.make() == null ? null : mould.make().opening();
+    boolean over = opening == MouldMake.Opening.CLOSED || opening == MouldMake.Opening.FLAT;
+    return own != null ? own : over ? FillTo.DOMED : usual;
   }
 
   /** Room of the topmost layer up to so many mm below the rim, mL; null after noting why not. */
@@ -167,6 +168,9 @@ final class Levels {
     Meniscus skin = Meniscus.over(open ? area : LEAST_OPENING_MM2, open ? length : 0, density);
     double most = skin.highestMm();
     MouldMake make = kind.make();
+    if (make != null && make.opening() == MouldMake.Opening.FLAT) {
+      return new Job.Above(0, runsOff(make, mould), most);
+    }
     if (to.mm() == null && make != null && make.opening() == MouldMake.Opening.CLOSED) {
       double surplus =
           make.surplusMl() == null ? profile.volumeMl() * USUAL_SURPLUS : make.surplusMl();
@@ -179,6 +183,28 @@ final class Levels {
         to.mm() == null ? Math.min(most, Math.max(USUAL_DOME_MM, skin.heightMm(lostMl))) : to.mm();
     return new Job.Above(mm, skin.volumeMl(mm), most);
   }
+
+  /**
+   * What flat work takes beyond area × thickness, mL: as thick a film on its edges, and what drips
+   * of it all. Round it is taken for round or for a rectangle, by its area and its longer side.
+   */
+  private static double runsOff(MouldMake make, Measured mould) {
+    double area = mould.profile().areaAtMm2(0);
+    double thick = mould.profile().depthMm();
+    double side = mould.section().widthMm();
+    double circle = Math.PI * side * side / 4;
+    double round = Math.abs(area / circle - 1) < ROUND ? Math.PI * side : 2 * (side + area / side);
+    double edge = make.edgeMm() == null ? 0 : make.edgeMm();
+    double drip = make.dripPercent() == null ? USUAL_DRIP : make.dripPercent() / 100;
+    double edges = round * edge * thick / 1_000;
+    return edges + (area * thick / 1_000 + edges) * drip;
+  }
+
+  /** A tenth runs off where nobody says (starting value, no source). */
+  private static final double USUAL_DRIP = 0.1;
+
+  /** An outline made of chords is a few per cent inside its circle. */
+  private static final double ROUND = 0.06;
 
   private static double lost(ResinSystem resin) {
     Double lost = resin.facts() == null ? null : resin.facts().volumeLost();

@@ -22,6 +22,8 @@ public enum ColourantForm {
   FOOD_COLOUR(0.5, 1.5, false),
   /** A drop or two, for cells; it may age the resin. */
   SILICONE_OIL(0.97, 0.97, true),
+  /** Stains a mould of rubber. */
+  DYE(0.9, 0.9, true),
   /** Alcohol or the like, to make the mix run like honey: no colour, all solvent. */
   THINNER(0.79, 0.79, true);
 

@@ -50,7 +50,7 @@ public record Optics(Coefficients red, Coefficients green, Coefficients blue) {
           case FLAKE -> hiding(seen, 0.06);
           case PASTE -> hiding(seen, 1.2);
           case ACRYLIC_PAINT, OIL_PAINT -> hiding(seen, 0.6);
-          case FOOD_COLOUR -> dye(seen, DYE_DEPTH_MM);
+          case FOOD_COLOUR, DYE -> dye(seen, DYE_DEPTH_MM);
           // No colour of their own.
           case SILICONE_OIL, THINNER -> dye(COLOURLESS, DYE_DEPTH_MM);
         };

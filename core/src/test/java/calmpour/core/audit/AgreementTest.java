@@ -34,7 +34,7 @@ class AgreementTest {
 
   @Test
   void auditAndSimulatorFindTheSame() {
-    everyRuleIsBroken(1_600, 15);
+    everyRuleIsBroken(1_600, 10);
   }
 
   @Tag("long")

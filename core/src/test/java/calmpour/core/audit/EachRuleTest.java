@@ -17,6 +17,7 @@ import calmpour.core.habit.Habits;
 import calmpour.core.habit.Planning;
 import calmpour.core.habit.Splitting;
 import calmpour.core.habit.Tinting;
+import calmpour.core.mould.ChipBed;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.mould.MouldState;
@@ -463,6 +464,12 @@ class EachRuleTest {
                   s.jar =
                       new Colourant.Jar(
                           null, null, null, null, null, false, null, null, null, null)));
+      case DYE_STAINS_MOULD -> at("colour/oat", coloured(2, ColourantForm.DYE));
+      case CHIPS_DENT_POWDER -> {
+        Scene scene = worked(SurfaceWork.Kind.DUST);
+        scene.bed = new ChipBed(1, 1.2, null);
+        yield at("piece/1", scene);
+      }
       case OIL_AGES_RESIN -> at("colour/oat", coloured(2, ColourantForm.SILICONE_OIL));
       case INNER_MOULD_RISES ->
           at("piece/1", Scene.with(s -> s.pieces = List.of(Scene.hollow(rod(8, null)))));

@@ -60,7 +60,9 @@ final class Inspection {
           Rule.LID_OVERFULL,
           Rule.HEAT_UNDER_LID,
           Rule.OIL_BRINGS_BUBBLES,
-          Rule.OIL_AGES_RESIN);
+          Rule.OIL_AGES_RESIN,
+          Rule.DYE_STAINS_MOULD,
+          Rule.CHIPS_DENT_POWDER);
 
   private final Work work;
   private final Job job;
@@ -195,6 +197,9 @@ final class Inspection {
             && piece.work().surface().stream()
                 .anyMatch(
                     s -> s.kind() == SurfaceWork.Kind.DUST || s.kind() == SurfaceWork.Kind.BURNISH);
+    if (powdered && job.lines().get(p).cavity().bed() != null) {
+      wrong(Rule.CHIPS_DENT_POWDER, "piece/" + (p + 1));
+    }
     for (int l = 0; l < piece.layers().size(); l++) {
       for (PlacedEmbed placed : piece.layers().get(l).embeds()) {
         Embed embed =
@@ -238,6 +243,25 @@ final class Inspection {
     }
   }
 
+  private boolean intoRubber(String colour) {
+    for (Batch batch : work.plan().batches()) {
+      for (Cup cup : batch.cups()) {
+        for (Cup.Pour pour : cup.colour().id().equals(colour) ? cup.pours() : List.<Cup.Pour>of()) {
+          MouldMake make = job.lines().get(pour.line()).mould().make();
+          // Nobody knows what it is made of: then of rubber.
+          if (make == null
+              || make.material() == null
+              || make.material() == MouldMake.Material.SILICONE
+              || make.material() == MouldMake.Material.URETHANE_RUBBER
+              || make.material() == MouldMake.Material.LATEX) {
+            return true;
+          }
+        }
+      }
+    }
+    return false;
+  }
+
   private void colour(String id) {
     Colour colour =
         work.workshop().colours().stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
@@ -252,6 +276,9 @@ final class Inspection {
       }
       if (colourant.form() == ColourantForm.SILICONE_OIL) {
         wrong(Rule.OIL_AGES_RESIN, "colour/" + id);
+      }
+      if (colourant.form() == ColourantForm.DYE && intoRubber(id)) {
+        wrong(Rule.DYE_STAINS_MOULD, "colour/" + id);
       }
       if (colourant.form() == ColourantForm.ALCOHOL_INK
           || colourant.form() == ColourantForm.THINNER) {

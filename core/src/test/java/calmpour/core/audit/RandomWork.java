@@ -19,9 +19,14 @@ import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
 import calmpour.core.habit.Planning;
+import calmpour.core.habit.Release;
 import calmpour.core.mould.Cavity;
+import calmpour.core.mould.ChipBed;
+import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
+import calmpour.core.mould.Solid;
+import calmpour.core.mould.SolidKind;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
@@ -101,7 +106,8 @@ final class RandomWork {
                       null,
                       MouldMake.Opening.OPEN,
                       MouldMake.Opening.CLOSED,
-                      MouldMake.Opening.BEZEL))
+                      MouldMake.Opening.BEZEL,
+                      MouldMake.Opening.FLAT))
               .withPace(one(null, null, null, MouldMake.Pace.SLOW, MouldMake.Pace.BY_STICK))
               .withNarrowMouth(chance(0.2))
               .withSurplusMl(chance(0.5) ? null : between(0, 4));
@@ -115,7 +121,7 @@ final class RandomWork {
               only.depthMm(),
               chance(0.5) ? null : between(15, 60),
               null,
-              null);
+              chance(0.1) ? new ChipBed(0.4, 0.5, null) : null);
       moulds.add(new Mould(plain.id(), plain.name(), List.of(measured), made, null));
     }
     MixRatio ratio = new MixRatio(one(1.0, 2.0, 3.0), 1, one(MixRatio.Basis.values()));
@@ -141,7 +147,9 @@ final class RandomWork {
             Samples.liquid("tint"),
             Samples.colourant("mica", ColourantForm.MICA),
             Samples.colourant("ink", ColourantForm.ALCOHOL_INK),
-            Samples.colourant("oil", one(ColourantForm.OIL_PAINT, ColourantForm.SILICONE_OIL))),
+            Samples.colourant(
+                "oil",
+                one(ColourantForm.OIL_PAINT, ColourantForm.SILICONE_OIL, ColourantForm.DYE))),
         List.of(
             new Colour("blue", "Blue", "#111111", List.of(new Colour.Part("tint", 2))),
             new Colour("shine", "Shine", "#222222", List.of(new Colour.Part("mica", 1))),
@@ -320,7 +328,16 @@ final class RandomWork {
             new FillTo(FillTo.Kind.SHORT, between(0.3, 2)));
     return new PieceWork(
             null, null, surface, coat, finishing, one(PieceWork.BubbleCare.values()), curing)
-        .withFill(fill);
+        .withFill(fill)
+        .withInner(chance(0.2) ? pin() : null);
+  }
+
+  /** A thin form that fits into every mould there is. */
+  private InnerMould pin() {
+    return new InnerMould(
+        List.of(new Solid(SolidKind.CYLINDER, null, 3.0, 30.0, null, null, null, null, null)),
+        between(0, 6),
+        100.0);
   }
 
   private Habits habits() {
@@ -341,13 +358,15 @@ final class RandomWork {
                 Mixing.Warming.NONE,
                 Mixing.Warming.NONE,
                 Mixing.Warming.BOTH,
-                Mixing.Warming.A_ONLY),
+                Mixing.Warming.A_ONLY,
+                Mixing.Warming.A_HOT_AIR),
             null,
             null,
             one(Mixing.MixingCups.values()),
             0.75,
             one(0.0, 1.0),
-            null);
+            null,
+            chance(0.6) ? null : one(Release.values()));
     return Habits.DEFAULT
         .withCare(care)
         .withMixing(mixing)

@@ -13,6 +13,7 @@ import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Cavity;
+import calmpour.core.mould.ChipBed;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
@@ -54,6 +55,7 @@ final class Scene {
   double volumeMl = 12;
   double plusMinus;
   Double lengthMm;
+  ChipBed bed;
   MouldMake make = made(true, 40);
   MouldState state;
   ResinKind kind = ResinKind.CASTING;
@@ -246,7 +248,7 @@ final class Scene {
   }
 
   private Cavity ofLength(Cavity c) {
-    return new Cavity(c.id(), c.name(), c.count(), c.measure(), c.depthMm(), lengthMm, null, null);
+    return new Cavity(c.id(), c.name(), c.count(), c.measure(), c.depthMm(), lengthMm, null, bed);
   }
 
   private ResinPart part(String id, ResinPart.Side side) {

@@ -11,6 +11,8 @@ import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
+import calmpour.core.habit.Release;
+import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -32,6 +34,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -46,6 +49,9 @@ import java.util.TreeMap;
  * not from the audit: the two have to find the same.
  */
 final class Simulator {
+  private static final Set<Release> BURNS =
+      EnumSet.of(Release.FLAME, Release.HOT_AIR, Release.TRAY);
+
   private final Session session;
   private final Habits habits;
   private final Job job;
@@ -233,10 +239,28 @@ final class Simulator {
         glued ? up(habits.care().embedDryMinutes() * 60) : 0);
   }
 
+  /** The layer before which an inner mould is set, from 0; -1 without one. */
+  private int innerBefore(int l) {
+    Job.Line line = job.lines().get(l);
+    InnerMould inner = line.piece().work() == null ? null : line.piece().work().inner();
+    if (inner == null) {
+      return -1;
+    }
+    List<Job.Level> levels = line.levels();
+    for (int i = 0; i < levels.size(); i++) {
+      if (levels.get(i).toMm() > inner.clearanceMm() || i == levels.size() - 1) {
+        int stage = levels.get(i).stage();
+        return (int) levels.stream().takeWhile(v -> v.stage() < stage).count();
+      }
+    }
+    throw new AssertionError("no layers");
+  }
+
   private boolean laidOnFloor(int l) {
-    return job.lines().get(l).levels().stream()
-        .filter(v -> v.stage() == 0)
-        .anyMatch(v -> puts(v, Moment.BEFORE_POUR));
+    return innerBefore(l) == 0
+        || job.lines().get(l).levels().stream()
+            .filter(v -> v.stage() == 0)
+            .anyMatch(v -> puts(v, Moment.BEFORE_POUR));
   }
 
   private static boolean puts(Job.Level level, Moment moment) {
@@ -278,6 +302,9 @@ final class Simulator {
     }
     if (habits.restMinutes() > 0) {
       chain.add(Kind.REST);
+    }
+    if (habits.mixing().release() != null && habits.mixing().release() != Release.NONE) {
+      chain.add(Kind.RELEASE);
     }
     if (!batch.mixing().tintedWhole().isEmpty()) {
       chain.add(Kind.TINT);
@@ -417,7 +444,8 @@ final class Simulator {
         if (pour.half() == 2) {
           notBefore("OUT_OF_ORDER", task, embedId(batch, pour, Moment.HALF_FILL), 0);
         }
-        if (level.stage() > 0 && puts(level, Moment.BEFORE_POUR)) {
+        if (level.stage() > 0
+            && (puts(level, Moment.BEFORE_POUR) || innerBefore(pour.line()) == pour.layer())) {
           notBefore("OUT_OF_ORDER", task, embedId(batch, pour, Moment.BEFORE_POUR), 0);
         }
       }
@@ -513,7 +541,8 @@ final class Simulator {
       double gels = first(parts, p -> p.at(reach(1.4, p.body)));
       for (Moment moment : Moment.values()) {
         boolean ownTask = moment != Moment.BEFORE_POUR || level.stage() > 0;
-        if (!puts(level, moment) || !ownTask) {
+        boolean inner = moment == Moment.BEFORE_POUR && innerBefore(any.line()) == any.layer();
+        if (!(puts(level, moment) || inner) || !ownTask) {
           continue;
         }
         Task task = must(embedId(batch, any, moment)).orElse(null);
@@ -728,7 +757,8 @@ final class Simulator {
 
   private boolean setting(int line) {
     MouldMake make = job.lines().get(line).mould().make();
-    return make != null && make.opening() == MouldMake.Opening.BEZEL;
+    return make != null
+        && (make.opening() == MouldMake.Opening.BEZEL || make.opening() == MouldMake.Opening.FLAT);
   }
 
   /** Every cup of a batch stands on the bench at once, two for mixing by habit. */
@@ -955,7 +985,7 @@ final class Simulator {
     if (tasks.containsKey(split)) {
       return end(split);
     }
-    for (Kind kind : List.of(Kind.TINT, Kind.REST)) {
+    for (Kind kind : List.of(Kind.TINT, Kind.RELEASE, Kind.REST)) {
       if (tasks.containsKey(b(batch, kind))) {
         return end(b(batch, kind));
       }
@@ -1093,6 +1123,17 @@ final class Simulator {
     return step == Step.FULL_CURE ? Math.max(48, 2 * out) : out;
   }
 
+  private static double warmerBy(Release release) {
+    return switch (release) {
+      case null -> 0;
+      case NONE, VACUUM, MACHINE -> 0;
+      case FLAME -> 1;
+      case HOT_AIR -> 6;
+      case LAMP -> 4;
+      case TRAY -> 8;
+    };
+  }
+
   /** As warm as it was warmed, or as what it stands in. */
   private double celsius(Batch batch, double around) {
     ResinSystem resin = in(batch).resin();
@@ -1103,13 +1144,14 @@ final class Simulator {
           case NONE -> room;
           case BOTH -> Math.max(room, 28);
           case TO_TEMPERATURE -> Math.max(room, 38);
-          case A_ONLY -> {
+          case A_ONLY, A_HOT_AIR -> {
+            double warm = mixing.warming() == Mixing.Warming.A_ONLY ? 40 : 32;
             double a = resin.massShareA() * (1 + mixing.extraAPercent() / 100);
             double b = 1 - resin.massShareA();
-            yield Math.max(room, (a * 40 + b * room) / (a + b));
+            yield Math.max(room, (a * warm + b * room) / (a + b));
           }
         };
-    return Math.max(mixedAt, around);
+    return Math.max(mixedAt + warmerBy(mixing.release()), around);
   }
 
   /** Minutes from the first contact until a body has used up so many working times. */
@@ -1553,6 +1595,8 @@ final class Simulator {
   private void flames() {
     Care.BubbleMethod method = habits.care().bubbles();
     boolean burns = method == Care.BubbleMethod.FLAME || method == Care.BubbleMethod.HOT_AIR;
+    boolean hotA = habits.mixing().warming() == Mixing.Warming.A_HOT_AIR;
+    boolean hotMix = BURNS.contains(habits.mixing().release());
     int out = Integer.MAX_VALUE;
     for (Batch batch : plan.batches()) {
       for (Cup cup : batch.cups()) {
@@ -1579,7 +1623,9 @@ final class Simulator {
     }
     for (Task task : plan.tasks()) {
       boolean passes = task.kind() == Kind.BUBBLE_PASS || task.kind() == Kind.LOOK;
-      boolean flame = (burns && passes) || wet(task, WetWork.Kind.LACED);
+      boolean before =
+          (hotA && task.kind() == Kind.WARM) || (hotMix && task.kind() == Kind.RELEASE);
+      boolean flame = (burns && passes) || before || wet(task, WetWork.Kind.LACED);
       if (flame && task.endSeconds() > out) {
         wrong("FLAME_NEAR_ALCOHOL", place(task.id().text()), 1e9);
       }

@@ -136,7 +136,8 @@ class ClockFitTest {
             null,
             null,
             null,
-            List.of(new PotLifeRow(100, 33, 17), new PotLifeRow(100, 15, 92)));
+            List.of(new PotLifeRow(100, 33, 17), new PotLifeRow(100, 15, 92)),
+            null);
     ResinSystem three = Samples.withFacts(resin(ResinKind.CASTING, 40, 100, null), more);
     Calibrated label = Calibration.of(three);
     assertThat(label.estimate().facts())
@@ -167,7 +168,8 @@ class ClockFitTest {
             null,
             null,
             null,
-            List.of(new PotLifeRow(200, 20, 75)));
+            List.of(new PotLifeRow(200, 20, 75)),
+            null);
     Calibrated label = Calibration.of(Samples.withFacts(silent(), only));
     assertThat(met(label, Kind.POT_LIFE, null).comesTo()).isBetween(74.0, 76.0);
   }

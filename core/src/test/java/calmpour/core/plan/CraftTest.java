@@ -14,8 +14,15 @@ import calmpour.core.design.WetWork;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
+import calmpour.core.habit.Mixing;
+import calmpour.core.habit.Release;
+import calmpour.core.mould.Cavity;
+import calmpour.core.mould.InnerMould;
+import calmpour.core.mould.Measurement;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
+import calmpour.core.mould.Solid;
+import calmpour.core.mould.SolidKind;
 import calmpour.core.plan.bench.StepCard;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -395,5 +402,216 @@ class CraftTest {
     assertThat(told(plan(warmed, PLAIN, MAKE))).doesNotContain(Finding.Rule.RESIN_COLD);
     assertThat(told(plan(inRoom(new Room(22, 45.0), PieceWork.NONE), PLAIN, MAKE)))
         .doesNotContain(Finding.Rule.RESIN_COLD, Finding.Rule.REST_TOO_SHORT);
+  }
+
+  private static Session releasing(Release release) {
+    Session plain = Samples.session(List.of(push(null)));
+    Habits habits = plain.habits();
+    return plain.withHabits(habits.withMixing(habits.mixing().withRelease(release)));
+  }
+
+  /** Bubbles before the pour: hands and warmth cost working time; a flame is one near alcohol. */
+  @Test
+  void bringingBubblesOutOfTheMixCostsMinutesAndWarmth() {
+    Plan rests = plan(releasing(null), PLAIN, MAKE);
+    assertThat(has(rests, Kind.RELEASE)).isFalse();
+    double usual = pourable(rests);
+    Plan vacuum = plan(releasing(Release.VACUUM), PLAIN, MAKE);
+    Task release = task(vacuum, Kind.RELEASE);
+    assertThat(release.takesSeconds()).isEqualTo(360);
+    assertThat(release.startSeconds()).isGreaterThanOrEqualTo(task(vacuum, Kind.REST).endSeconds());
+    assertThat(pourable(vacuum)).as("vacuum warms nothing").isCloseTo(usual, within(5.0));
+    // 8 K would cost 43 % by the rule of thumb if they stayed (2^-0.8); a shallow cup cools
+    // meanwhile.
+    Plan tray = plan(releasing(Release.TRAY), PLAIN, MAKE);
+    assertThat(pourable(tray) / usual).isBetween(0.57, 0.9);
+    assertThat(said(releasing(Release.TRAY), Kind.RELEASE))
+        .extracting(StepCard.Say::code)
+        .containsExactly(StepCard.Code.RELEASE, StepCard.Code.RELEASE_WARMS);
+    assertThat(said(releasing(Release.TRAY), Kind.RELEASE).getLast().value()).isEqualTo(8);
+    assertThat(said(releasing(Release.VACUUM), Kind.RELEASE))
+        .extracting(StepCard.Say::text)
+        .containsExactly("VACUUM");
+  }
+
+  /**
+   * Moulds wiped with alcohol, then hot air: on the mix, or on A alone; the mend takes both away.
+   */
+  @Test
+  void hotAirOverACupIsAFlameNearAlcohol() {
+    Session wiped = releasing(Release.HOT_AIR);
+    Habits habits = wiped.habits();
+    wiped =
+        wiped.withHabits(
+            habits
+                .withCare(habits.care().withMoulds(Care.MouldPrep.ALCOHOL_WIPE))
+                .withMixing(habits.mixing().withWarming(Mixing.Warming.A_HOT_AIR)));
+    Plan plan = plan(wiped, PLAIN, MAKE);
+    List<Finding> flames =
+        plan.findings().stream().filter(f -> f.rule() == Finding.Rule.FLAME_NEAR_ALCOHOL).toList();
+    assertThat(flames)
+        .extracting(f -> f.place().toString())
+        .contains("task/batch/1/RELEASE", "task/batch/1/WARM");
+    Session mended =
+        calmpour.core.plan.ways.Mending.of(wiped, flames.getFirst().mends().getFirst())
+            .orElseThrow();
+    assertThat(told(plan(mended, PLAIN, MAKE))).doesNotContain(Finding.Rule.FLAME_NEAR_ALCOHOL);
+  }
+
+  /** The label's own limit of damp comes before the habit's, that before the kind's 50 %. */
+  @Test
+  void airIsDampFromTheLabelsLimitElseTheHabits() {
+    Session at45 = inRoom(new Room(22, 45.0), PieceWork.NONE);
+    assertThat(told(plan(at45, PLAIN, MAKE))).doesNotContain(Finding.Rule.DAMP_AIR);
+    Session careful =
+        at45.withHabits(at45.habits().withCare(at45.habits().care().withDampFromPercent(40.0)));
+    assertThat(told(plan(careful, PLAIN, MAKE))).contains(Finding.Rule.DAMP_AIR);
+    ResinSystem dry = Samples.withFacts(PLAIN, damp(60.0));
+    assertThat(told(plan(careful, dry, MAKE))).doesNotContain(Finding.Rule.DAMP_AIR);
+    assertThat(told(plan(at45, Samples.withFacts(PLAIN, damp(40.0)), MAKE)))
+        .contains(Finding.Rule.DAMP_AIR);
+  }
+
+  private static LabelFacts damp(double from) {
+    return new LabelFacts(
+        null, null, null, null, null, null, null, null, null, null, null, null, null, from);
+  }
+
+  /** Minutes from the first contact in which the only cup pours. */
+  private static double pourable(Plan plan) {
+    Batch batch = plan.batches().getFirst();
+    return (batch.cups().getFirst().times().thickensSeconds()
+            - task(plan, Kind.WEIGH_FIRST).endSeconds())
+        / 60.0;
+  }
+
+  private static List<StepCard.Say> said(Session session, Kind kind) {
+    Run run =
+        new Run(
+            session,
+            Planner.snapshot(session, workshop(PLAIN, MAKE)),
+            plan(session, PLAIN, MAKE),
+            session.startsAtInstant());
+    return new RunReader(new EngineModel())
+        .state(run, List.of(), session.startsAtInstant()).steps().stream()
+            .filter(s -> s.kind() == kind)
+            .flatMap(s -> s.card().says().stream())
+            .toList();
+  }
+
+  private static Solid solid(SolidKind kind, double a, double b, Double c) {
+    return kind == SolidKind.CYLINDER
+        ? new Solid(kind, null, a, b, null, null, null, null, null)
+        : new Solid(kind, a, b, c, null, null, null, null, null);
+  }
+
+  private static Cavity shaped(Solid of) {
+    Measurement shape =
+        new Measurement(
+            Measurement.Method.SOLID,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            List.of(of),
+            List.of(),
+            null,
+            null,
+            null);
+    return new Cavity("main", "Panel", 1, shape, null, null, null, null);
+  }
+
+  /** Of two pieces, however many cups they come from. */
+  private static double eachMl(Plan plan) {
+    return pours(plan).stream().mapToDouble(Cup.Pour::volumeMl).sum() / 2;
+  }
+
+  private static Plan flat(Solid of, Double edgeMm, Double drip) {
+    MouldMake make =
+        MAKE.withOpening(MouldMake.Opening.FLAT).withEdgeMm(edgeMm).withDripPercent(drip);
+    Workshop usual = workshop(PLAIN, MAKE);
+    Session session = Samples.session(List.of(push(null)));
+    Mould panel = new Mould("push", "Panel", List.of(shaped(of)), make, null);
+    return PLANNER.plan(
+        session,
+        new Workshop(
+            List.of(panel),
+            usual.resins(),
+            usual.colourants(),
+            usual.colours(),
+            usual.cups(),
+            List.of(),
+            List.of(),
+            usual.tools(),
+            List.of()));
+  }
+
+  /** A panel of 300 × 200 mm under 2 mm is 120 mL; its edges and what drips come on top. */
+  @Test
+  void flatWorkIsAreaTimesThicknessAndItsEdgesAndWhatDrips() {
+    Solid panel = solid(SolidKind.BOX, 300, 200, 2.0);
+    assertThat(eachMl(flat(panel, null, 0.0))).isCloseTo(120, within(1e-6));
+    assertThat(eachMl(flat(panel, null, null))).isCloseTo(132, within(1e-6));
+    // Round it 1000 mm, 18 mm high, 2 mm thick: 36 mL.
+    assertThat(eachMl(flat(panel, 18.0, 0.0))).isCloseTo(156, within(1e-6));
+    assertThat(eachMl(flat(panel, 18.0, 20.0))).isCloseTo(156 * 1.2, within(1e-6));
+    // A disc of 100 mm: its edge is a circle.
+    Solid disc = solid(SolidKind.CYLINDER, 100, 2, null);
+    double circle = Math.PI * 100 * 10 * 2 / 1_000;
+    assertThat(eachMl(flat(disc, 10.0, 0.0)) - eachMl(flat(disc, null, 0.0)))
+        .isCloseTo(circle, within(circle * 0.001));
+    Plan plan = flat(panel, 18.0, null);
+    assertThat(has(plan, Kind.LID)).isFalse();
+    assertThat(task(plan, Kind.DEMOULD).hands()).isFalse();
+    assertThat(told(plan)).doesNotContain(Finding.Rule.DOME_RUNS_OVER);
+    assertThat(plan.pieces().getFirst().layers().getLast().toMm()).isCloseTo(2, within(1e-9));
+  }
+
+  private static Session hollow(double clearanceMm, Layer... layers) {
+    InnerMould inner =
+        new InnerMould(List.of(solid(SolidKind.CYLINDER, 10, 30, null)), clearanceMm, 0.5);
+    return Samples.session(
+        List.of(new Piece("push", 2, List.of(layers)).withWork(PieceWork.NONE.withInner(inner))));
+  }
+
+  /**
+   * Over the dry floor in one go; onto a floor layer that has gelled, before it is filled round.
+   */
+  @Test
+  void anInnerMouldIsSetBeforeWhatIsPouredRoundIt() {
+    Session once = hollow(4, new Layer("oat", null, null));
+    Plan hung = plan(once, PLAIN, MAKE);
+    Task set = task(hung, Kind.LAY_EMBEDS);
+    assertThat(set.batch()).isZero();
+    assertThat(set.takesSeconds()).isEqualTo(120);
+    assertThat(set.endSeconds()).isLessThanOrEqualTo(task(hung, Kind.POUR).startSeconds());
+    assertThat(said(once, Kind.LAY_EMBEDS))
+        .extracting(StepCard.Say::code)
+        .containsExactly(StepCard.Code.SET_INNER, StepCard.Code.BALLAST);
+    assertThat(said(once, Kind.DEMOULD))
+        .extracting(StepCard.Say::code)
+        .contains(StepCard.Code.INNER_OUT);
+    Session onFloor =
+        hollow(4, new Layer("oat", Fill.ofDepthMm(4), null), new Layer("oat", null, Join.GEL));
+    Plan layered = plan(onFloor, PLAIN, MAKE);
+    Task onTop = task(layered, Kind.LAY_EMBEDS);
+    assertThat(onTop.batch()).isEqualTo(2);
+    int floor =
+        layered.tasks().stream()
+            .filter(t -> t.kind() == Kind.POUR && t.batch() == 1)
+            .mapToInt(Task::endSeconds)
+            .max()
+            .orElseThrow();
+    assertThat(onTop.startSeconds()).isGreaterThan(floor + 3_600);
+    assertThat(
+            layered.tasks().stream()
+                .filter(t -> t.kind() == Kind.POUR && t.batch() == 2)
+                .allMatch(t -> t.startSeconds() >= onTop.endSeconds()))
+        .isTrue();
+    assertThat(layered.findings()).noneMatch(f -> f.severity() == Finding.Severity.BREACH);
   }
 }

@@ -169,7 +169,8 @@ class StepCardTest {
   void labelBottlesAndMouldSayTheirPartWithTheirStep() {
     LabelFacts facts =
         new LabelFacts(
-            null, true, true, null, null, null, null, null, true, 25.0, 40.0, null, List.of());
+            null, true, true, null, null, null, null, null, true, 25.0, 40.0, null, List.of(),
+            null);
     ResinSystem resin =
         Samples.resin(ResinKind.CASTING, 40, 100, 24, null)
             .withFacts(facts)

@@ -1,7 +1,6 @@
 package calmpour.core.plan.bench;
 
 import calmpour.core.habit.Habits;
-import calmpour.core.habit.Mixing;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.CupId;
@@ -145,15 +144,8 @@ public record BatchCard(
                     batch.mixing().bothPartsMm(),
                     fills(habits, batch, second)));
         case WARM ->
-            steps.add(
-                step(
-                    task,
-                    habits.mixing().warming() == Mixing.Warming.A_ONLY ? "A" : "A and B",
-                    0,
-                    0,
-                    0,
-                    0));
-        case STIR, SECOND_CUP, REST -> steps.add(step(task, "", 0, 0, 0, 0));
+            steps.add(step(task, habits.mixing().warmsAOnly() ? "A" : "A and B", 0, 0, 0, 0));
+        case STIR, SECOND_CUP, REST, RELEASE -> steps.add(step(task, "", 0, 0, 0, 0));
         case SPLIT -> {
           Cup cup = cup(batch, task);
           // What comes with the stock is not poured over from the mixing cup.

@@ -28,6 +28,9 @@ final class FaceSays {
     if (above != null && line.lidded()) {
       double density = job.tint(level, level.colour()).mixDensity();
       say(says, StepCard.Code.SURPLUS, above.ml() * density, null);
+    } else if (above != null && line.flat()) {
+      double density = job.tint(level, level.colour()).mixDensity();
+      say(says, StepCard.Code.RUNS_OFF, above.ml() * density, null);
     } else if (above != null) {
       say(says, StepCard.Code.DOME, above.mm(), null);
     }

@@ -43,6 +43,9 @@ final class LabelSays {
         if (hot && job.session().room().temperatureC() < COLD_ROOM_C) {
           says.add(say(StepCard.Code.WATER_RENEWED));
         }
+        if (mixing().warming() == Mixing.Warming.A_HOT_AIR) {
+          says.add(say(StepCard.Code.A_HOT_AIR));
+        }
       }
       case WEIGH_FIRST -> {
         if (mixing().minutesOfWarming() == 0) {
@@ -63,14 +66,21 @@ final class LabelSays {
 
   /** Before anything is poured into a mould. */
   static List<StepCard.Say> pouredInto(MouldMake make) {
-    return make.opening() == MouldMake.Opening.CLOSED ? List.of(say(StepCard.Code.CAP)) : List.of();
+    return switch (make.opening()) {
+      case CLOSED -> List.of(say(StepCard.Code.CAP));
+      case FLAT -> List.of(say(StepCard.Code.ON_SUPPORTS));
+      case OPEN, BEZEL -> List.of();
+      case null -> List.of();
+    };
   }
 
   /** When a piece is to come out. */
   List<StepCard.Say> out(Job.Line line) {
     List<StepCard.Say> says = new ArrayList<>();
     MouldMake make = line.mould().make();
-    if (make != null && make.opening() == MouldMake.Opening.BEZEL) {
+    if (make != null
+        && (make.opening() == MouldMake.Opening.BEZEL
+            || make.opening() == MouldMake.Opening.FLAT)) {
       says.add(say(StepCard.Code.SETTING));
     }
     boolean bends =
@@ -106,7 +116,7 @@ final class LabelSays {
         mixing().minutesOfWarming() > 0
             ? mixing().warmTemperatureC()
             : job.session().room().temperatureC();
-    boolean both = mixing().warming() != Mixing.Warming.A_ONLY;
+    boolean both = !mixing().warmsAOnly();
     double coolest = both ? warmest : job.session().room().temperatureC();
     if (facts.warmFromC() != null && coolest < facts.warmFromC()) {
       says.add(new StepCard.Say(StepCard.Code.BOTTLES_FROM, facts.warmFromC(), null));

@@ -77,6 +77,12 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     BALLAST,
     /** What lies below has cured: scuff and wipe it first. */
     SCUFF,
+    /** {@code value}: g that goes over the edges of flat work, and what drips is wiped away. */
+    RUNS_OFF,
+    /** Flat work stands on supports, level and wiped, a liner below it. */
+    ON_SUPPORTS,
+    /** An inner mould is set level, held down until the resin holds it. */
+    SET_INNER,
     /** {@code text}: how bubbles are brought out here, by the word of the habit. */
     BUBBLES,
     /** {@code value}: minutes under the lamp. */
@@ -160,6 +166,16 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     /** The resin stays flexible, by its label. */
     STAYS_FLEXIBLE,
     /** Out of a matte mould, and nothing is to make it gloss. */
-    MATTE
+    MATTE,
+    /** {@code text}: how bubbles are brought out of the mix. */
+    RELEASE,
+    /** {@code value}: K by which the mix is warmer for it, and thickens sooner. */
+    RELEASE_WARMS,
+    /** Flakes are chopped smaller while they are stirred in. */
+    CHOP,
+    /** At gel a bubble can still be drawn out; the skin levels. */
+    AT_GEL,
+    /** Hot air on A in its cup, before B is there. */
+    A_HOT_AIR
   }
 }

@@ -6,12 +6,14 @@ import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.habit.Care;
+import calmpour.core.habit.Release;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
+import calmpour.core.tint.ColourantForm;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -70,9 +72,19 @@ public final class StepCards {
           says.addAll(label.ofBatch(task.kind(), job.in(resin).resin()));
         }
       }
+      case LAY_EMBEDS -> inner(task, says);
       case GATHER -> say(says, StepCard.Code.ONE_CUP);
+      case RELEASE -> release(says);
+      case TINT -> {
+        if (flakes(task)) {
+          say(says, StepCard.Code.CHOP);
+        }
+      }
       case BUBBLE_PASS, LOOK -> {
         say(says, StepCard.Code.BUBBLES, null, care().bubbles().name());
+        if (task.kind() == Task.Kind.LOOK) {
+          say(says, StepCard.Code.AT_GEL);
+        }
         if (job.lines().stream().anyMatch(StepCards::undercut)) {
           say(says, StepCard.Code.UNDERCUTS);
         }
@@ -91,6 +103,27 @@ public final class StepCards {
     }
     List<StepCard.EmbedCard> embeds = embeds(task);
     return says.isEmpty() && embeds.isEmpty() ? StepCard.NOTHING : new StepCard(embeds, says);
+  }
+
+  private void release(List<StepCard.Say> says) {
+    Release release = job.session().habits().mixing().releaseOrNone();
+    say(says, StepCard.Code.RELEASE, null, release.name());
+    if (release.warmerK() > 0) {
+      say(says, StepCard.Code.RELEASE_WARMS, release.warmerK(), null);
+    }
+  }
+
+  /** Whether flakes go into the cup, or the batch, that is tinted. */
+  private boolean flakes(Task task) {
+    return cups.values().stream()
+        .filter(c -> task.cupId() == null || c.id().equals(task.cupId()))
+        .flatMap(c -> c.tint().doses().stream())
+        .anyMatch(d -> flake(d.colourantId()));
+  }
+
+  private boolean flake(String colourantId) {
+    return job.used().colourants().stream()
+        .anyMatch(c -> c.id().equals(colourantId) && c.form() == ColourantForm.FLAKE);
   }
 
   private Care care() {
@@ -168,7 +201,6 @@ public final class StepCards {
     if (undercut(line)) {
       say(says, StepCard.Code.UNDERCUTS);
     }
-    ballast(line, cup, first, says);
   }
 
   private void meeting(
@@ -182,17 +214,33 @@ public final class StepCards {
     }
   }
 
-  private static void ballast(Job.Line line, Cup cup, boolean first, List<StepCard.Say> says) {
-    InnerMould inner = line.piece().workOrNone().inner();
-    InnerMould its = inner == null ? line.cavity().inner() : inner;
-    if (its == null || !first) {
+  /** Set level with what it takes to stay down; in the heaviest mix that comes round it. */
+  private void inner(Task task, List<StepCard.Say> says) {
+    Job.Line line = line(task);
+    InnerMould its = line == null ? null : line.inner();
+    if (line == null || its == null || !line.setsInner(layerLaid(task))) {
       return;
     }
-    double density = cup.amounts().contentG() / cup.amounts().contentMl();
+    say(says, StepCard.Code.SET_INNER);
+    double density =
+        line.levels().stream()
+            .mapToDouble(v -> job.tint(v, v.colour()).mixDensity())
+            .max()
+            .orElseThrow();
     double grams = its.effect(line.cavity().bare(), density).ballastG();
     if (grams > 0) {
       say(says, StepCard.Code.BALLAST, grams, null);
     }
+  }
+
+  /** Layer that a task lays something for; one of a whole line lays on the dry floor. */
+  private static int layerLaid(Task task) {
+    if (task.batch() == 0) {
+      return 0;
+    }
+    String text = task.id().text();
+    String at = text.substring(0, text.lastIndexOf('/'));
+    return last(at.substring(at.lastIndexOf('.') + 1)) - 1;
   }
 
   private void surface(Task task, List<StepCard.Say> says) {
@@ -268,7 +316,7 @@ public final class StepCards {
       say(says, StepCard.Code.STANDS_LEVEL);
     }
     held(line, make, says);
-    if (line.cavity().inner() != null) {
+    if (line.inner() != null) {
       say(says, StepCard.Code.INNER_OUT);
     }
     say(says, StepCard.Code.MOULD_AWAY);

@@ -80,6 +80,8 @@ public record Task(
     STIR,
     SECOND_CUP,
     REST,
+    /** Bubbles brought out of the mix: flame, hot air, lamp, tray, vacuum or machine. */
+    RELEASE,
     SPLIT,
     STOCK_CUP,
     TINT,
@@ -115,7 +117,7 @@ public record Task(
     public Phase phase() {
       return switch (this) {
         case WIPE_MOULDS, SPRAY_MOULDS, SURFACE_WORK, PREPARE_EMBEDS -> Phase.PREPARE;
-        case WARM, WEIGH_FIRST, WEIGH_SECOND, STIR, SECOND_CUP, REST -> Phase.MIX;
+        case WARM, WEIGH_FIRST, WEIGH_SECOND, STIR, SECOND_CUP, REST, RELEASE -> Phase.MIX;
         case SPLIT, STOCK_CUP, TINT, GATHER, POUR, WET_WORK, BUBBLE_PASS, UNDER_LAMP, LID, COVER ->
             Phase.POUR;
         case LAY_EMBEDS, EMBED -> Phase.EMBED;

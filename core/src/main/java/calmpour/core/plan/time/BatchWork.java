@@ -109,6 +109,9 @@ public final class BatchWork {
       before = add(all, Task.Kind.REST, habits.restMinutes() * 60, before);
       all.get(all.size() - 1).byItself();
     }
+    if (habits.mixing().releaseOrNone().minutes() > 0) {
+      before = add(all, Task.Kind.RELEASE, habits.mixing().releaseOrNone().minutes() * 60, before);
+    }
     if (!batch.mixing().tintedWhole().isEmpty()) {
       before = add(all, Task.Kind.TINT, tintSeconds(batch.cups().get(0)), before);
     }
@@ -240,7 +243,7 @@ public final class BatchWork {
           if (inHalves(pour, 2)) {
             draft.after(embeds.embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.HALF_FILL));
           }
-          if (EmbedWork.has(level, PlacedEmbed.Moment.BEFORE_POUR) && level.stage() > 0) {
+          if (level.stage() > 0 && job.lines().get(pour.line()).laysFirst(pour.layer())) {
             draft.after(embeds.embedId(pour.line(), pour.layer(), PlacedEmbed.Moment.BEFORE_POUR));
           }
           all.add(draft);

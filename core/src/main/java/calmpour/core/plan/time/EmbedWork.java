@@ -37,7 +37,7 @@ final class EmbedWork {
     for (Cup cup : batch.cups()) {
       for (Cup.Pour pour : cup.pours()) {
         Job.Level level = job.lines().get(pour.line()).level(pour.layer());
-        if (level.stage() > 0 && has(level, PlacedEmbed.Moment.BEFORE_POUR)) {
+        if (level.stage() > 0 && job.lines().get(pour.line()).laysFirst(pour.layer())) {
           laid.add(LineLayer.of(pour));
         }
       }
@@ -102,11 +102,17 @@ final class EmbedWork {
   }
 
   private double embedSeconds(int line, int layer, PlacedEmbed.Moment moment) {
+    boolean sets =
+        moment == PlacedEmbed.Moment.BEFORE_POUR && job.lines().get(line).setsInner(layer);
     int each =
         job.lines().get(line).level(layer).embeds().stream()
             .filter(e -> e.placed().moment() == moment)
             .mapToInt(e -> e.placed().count())
             .sum();
-    return job.session().hands().embedSeconds() * each * cavities(line, layer).size();
+    double setting = sets ? SET_INNER_SECONDS : 0;
+    return (job.session().hands().embedSeconds() * each + setting) * cavities(line, layer).size();
   }
+
+  /** To set an inner mould level and weigh it down (starting value, no source), s. */
+  static final double SET_INNER_SECONDS = 60;
 }

@@ -120,13 +120,15 @@ public final class PieceTasks {
               .pieces(count)
               .task());
     }
-    if (laid > 0) {
+    // What stands on the floor from the beginning is set once, whatever layer begins there.
+    boolean sets = line.setsInner(0);
+    if (laid > 0 || sets) {
       TaskDraft lay =
           TaskDraft.of(
                   TaskId.line(l + 1, Task.Kind.LAY_EMBEDS),
                   Task.Kind.LAY_EMBEDS,
                   0,
-                  hands.embedSeconds() * laid * count)
+                  (hands.embedSeconds() * laid + (sets ? EmbedWork.SET_INNER_SECONDS : 0)) * count)
               .line(l)
               .pieces(count);
       surfaceDry(l, line, lay);
@@ -190,10 +192,11 @@ public final class PieceTasks {
       lags.add(dry(surfaceId(l, last), surface.get(last).dryingMinutes()));
     }
     boolean laid =
-        line.levels().stream()
-            .filter(v -> v.stage() == 0)
-            .flatMap(v -> v.embeds().stream())
-            .anyMatch(e -> e.placed().moment() == PlacedEmbed.Moment.BEFORE_POUR);
+        line.setsInner(0)
+            || line.levels().stream()
+                .filter(v -> v.stage() == 0)
+                .flatMap(v -> v.embeds().stream())
+                .anyMatch(e -> e.placed().moment() == PlacedEmbed.Moment.BEFORE_POUR);
     if (laid) {
       lags.add(Lag.after(TaskId.line(l + 1, Task.Kind.LAY_EMBEDS)));
     }

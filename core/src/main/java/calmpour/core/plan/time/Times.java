@@ -47,9 +47,10 @@ public final class Times {
       return split.endSeconds();
     }
     Task tinted = byId.get(TaskId.batch(batch, Task.Kind.TINT));
+    Task freed = byId.get(TaskId.batch(batch, Task.Kind.RELEASE));
     Task rest = byId.get(TaskId.batch(batch, Task.Kind.REST));
-    int mixed = mixed(batch);
-    return tinted != null ? tinted.endSeconds() : rest != null ? rest.endSeconds() : mixed;
+    Task last = tinted != null ? tinted : freed != null ? freed : rest;
+    return last != null ? last.endSeconds() : mixed(batch);
   }
 
   public int end(TaskId id) {

@@ -44,7 +44,12 @@ public final class Mending {
           case OTHER_START -> later(session, value);
           case SOFT_TOOL ->
               session.withHabits(
-                  habits.withCare(habits.care().withBubbles(Care.BubbleMethod.SOFT_TOOL)));
+                  habits
+                      .withCare(
+                          habits.care().bubbles().ignites()
+                              ? habits.care().withBubbles(Care.BubbleMethod.SOFT_TOOL)
+                              : habits.care())
+                      .withMixing(habits.mixing().withoutFlame()));
           case CURE_ON_BENCH -> onTheBench(session);
           case RELEASE_CUP -> withoutCup(session, (int) value);
           case ANEW -> Changed.unpinned(session.withCupsByHand(List.of()));
