@@ -253,6 +253,21 @@ export function useLabelCheck(draft: Resin): Answered<ResinView> {
   );
 }
 
+/** Of one's own colours and jars what goes with a colour on the screen. */
+export function useGoesWith(swatch: string) {
+  const asked = /^#[0-9a-f]{6}$/i.test(swatch) ? swatch : null;
+  return useAnswer(
+    asked === null ? null : ["together", asked],
+    (signal) => {
+      if (!asked) {
+        throw new Error("bug: no colour to go with");
+      }
+      return value(api.POST("/api/colours/together", { body: { swatch: asked }, signal }));
+    },
+    200,
+  );
+}
+
 type Weighed = NonNullable<NonNullable<Colourant["shelf"]>["weighed"]>;
 
 /** What one drop or scoop comes to, by what several weighed; nothing before one was weighed. */

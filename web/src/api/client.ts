@@ -38,6 +38,7 @@ export type MouldView = S["MouldView"];
 export type MeshAnswer = S["MeshAnswer"];
 export type MeshShape = S["MeshShape"];
 export type ShelfView = S["ShelfView"];
+export type Goes = S["Goes"];
 export type ResinView = S["ResinView"];
 export type Colourant = S["Colourant"];
 export type ResinPart = S["ResinPart"];

@@ -250,7 +250,23 @@ export const MAKE_FIELDS: FieldSpec[] = [
       ["OPEN", "nothing, open"],
       ["CLOSED", "a second half"],
       ["BEZEL", "a rim that stays on"],
+      ["FLAT", "no mould: flat work, coated as it stands"],
     ],
+    width: 260,
+  },
+  {
+    path: "make.edgeMm",
+    label: "Flat work: edges coated, high",
+    kind: "number",
+    quantity: "LENGTH",
+    width: 210,
+  },
+  {
+    path: "make.dripPercent",
+    label: "Flat work: runs off",
+    kind: "number",
+    symbol: "%",
+    width: 150,
   },
   {
     path: "make.surplusMl",

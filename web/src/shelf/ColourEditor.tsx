@@ -7,6 +7,7 @@ import { Fields } from "../ui/Fields";
 import { NumberField } from "../ui/NumberField";
 import { setAt } from "../ui/path";
 import { EditorProps } from "./editors";
+import { GoesWith } from "./GoesWith";
 import { UNSEEN } from "./kinds";
 import { COLOUR_SPECS } from "./specs";
 
@@ -108,6 +109,7 @@ export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Col
           </Button>
         </Box>
       )}
+      <GoesWith swatch={draft.swatch} />
       <Box sx={{ color: "text.secondary" }}>
         Begin low: nothing can be taken out again. The cured colour differs from the wet one.
       </Box>

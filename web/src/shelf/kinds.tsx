@@ -252,10 +252,8 @@ export const TOOLS: Kind<Tool> = {
         TOOL_WORDS[tool.kind],
         tool.holds === undefined ? "" : `for ${tool.holds} pieces`,
         tool.temperatureC === undefined ? "" : showWith(units.TEMPERATURE, tool.temperatureC, 0),
-        tool.workKPa === undefined ? "" : `set to ${showWith(units.PRESSURE, tool.workKPa, 0)}`,
-        tool.ratedKPa === undefined
-          ? ""
-          : `rated for ${showWith(units.PRESSURE, tool.ratedKPa, 0)}`,
+        tool.workKPa === undefined ? "" : `set to ${showWith(units.PRESSURE, tool.workKPa)}`,
+        tool.ratedKPa === undefined ? "" : `rated for ${showWith(units.PRESSURE, tool.ratedKPa)}`,
       ]
         .filter(Boolean)
         .join(", "),

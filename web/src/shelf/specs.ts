@@ -96,6 +96,7 @@ export const RESIN_GROUPS: {
         width: 155,
       },
       { path: "facts.warmFromC", label: "Bottles from", kind: "number", quantity: "TEMPERATURE" },
+      { path: "facts.dampFromPercent", label: "Air no damper than", kind: "number", symbol: "%" },
       { path: "facts.warmToC", label: "Bottles to", kind: "number", quantity: "TEMPERATURE" },
     ],
   },
@@ -374,6 +375,7 @@ export function toolSpecs(kind: string): FieldSpec[] {
           { path: "ratedKPa", label: "Rated for", kind: "number", quantity: "PRESSURE" },
           { path: "reliefKPa", label: "Relief valve", kind: "number", quantity: "PRESSURE" },
           { path: "workKPa", label: "Set to", kind: "number", quantity: "PRESSURE" },
+          { path: "opensBy", label: "Who opens it", kind: "text", width: 180 },
         ] as const)
       : []),
   ];

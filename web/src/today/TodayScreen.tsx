@@ -14,6 +14,7 @@ import { dayAndTime } from "../words/time";
 
 const WORDS: Partial<Record<DueLine["kind"], string>> = {
   DEMOULD: "Out of the mould",
+  MOULDS_AWAY: "Wipe, dry and lid",
   FINISH: "Finish",
   READY: "Ready to hand over",
   IN_POT: "In the pressure pot until",
@@ -24,6 +25,9 @@ const WORDS: Partial<Record<DueLine["kind"], string>> = {
 
 /** What comes after the bench belongs to the record of a run. */
 function words(due: DueLine): string {
+  if (due.kind === "MOULDS_AWAY") {
+    return `Wipe, drain, dry and lid ${due.places === 1 ? "the mould" : `${due.places} moulds`}`;
+  }
   const what = due.mouldName
     ? `${due.mouldName}${due.places > 1 ? ` ×${due.places}` : ""}`
     : `batch ${due.batch}`;
@@ -46,6 +50,8 @@ function still(due: DueLine, now: number): string | null {
   switch (due.kind) {
     case "DEMOULD":
       return late ? "It can wait; its mould stays full until then." : null;
+    case "MOULDS_AWAY":
+      return late ? "Before they are used again." : null;
     case "FINISH":
       return late ? "It can wait." : null;
     case "LOOK":

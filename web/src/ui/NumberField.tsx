@@ -2,7 +2,7 @@ import InputAdornment from "@mui/material/InputAdornment";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import type { FieldError } from "../api/client";
-import { readNumber, show, type Unit } from "../units/units";
+import { readIn, show, type Unit } from "../units/units";
 
 interface Props {
   label: string;
@@ -34,7 +34,7 @@ export function NumberField(props: Props) {
   const { value, unit = PLAIN, optional = false } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? shown(value, unit);
-  const read = readNumber(text);
+  const read = readIn(unit, text);
   const wrong =
     read === undefined
       ? "Enter a number, for example 12.5."
@@ -50,7 +50,7 @@ export function NumberField(props: Props) {
       helperText={wrong}
       onChange={(event) => {
         setTyped(event.target.value);
-        const next = readNumber(event.target.value);
+        const next = readIn(unit, event.target.value);
         props.onReadable?.(typeof next === "number" || (next === null && optional));
         if (typeof next === "number") {
           props.onChange((next - unit.zeroAt) * unit.scale);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { METRIC, readNumber, show, showWith, usUnits } from "./units";
+import { METRIC, readIn, readNumber, show, showWith, usUnits } from "./units";
 
 describe("readNumber", () => {
   it.each([
@@ -19,6 +19,23 @@ describe("readNumber", () => {
       expect(readNumber(text)).toBeUndefined();
     },
   );
+});
+
+describe("readIn", () => {
+  // NIST SP 811, appendix B.8: 1 psi = 6.894 757 kPa; 1 bar = 100 kPa.
+  it.each([
+    ["30 psi", 2.068],
+    ["207kPa", 2.07],
+    ["2,5 bar", 2.5],
+    ["2.5", 2.5],
+  ])("reads a gauge in bar: %j", (text, bar) => {
+    expect(readIn(METRIC.PRESSURE, text)).toBeCloseTo(bar, 3);
+  });
+
+  it("knows no gauge anywhere else", () => {
+    expect(readIn(METRIC.MASS, "30 psi")).toBeUndefined();
+    expect(readIn(METRIC.PRESSURE, "psi")).toBeUndefined();
+  });
 });
 
 describe("display units", () => {

@@ -19,7 +19,7 @@ export const METRIC: Units = {
   LENGTH: { symbol: "mm", digits: 0, scale: 1, zeroAt: 0 },
   TEMPERATURE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
   TEMPERATURE_DIFFERENCE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
-  PRESSURE: { symbol: "kPa", digits: 0, scale: 1, zeroAt: 0 },
+  PRESSURE: { symbol: "bar", digits: 1, scale: 100, zeroAt: 0 },
 };
 
 const US_SHOWN: Record<Quantity, { unit: UnitLine["unit"]; symbol: string; digits: number }> = {
@@ -64,4 +64,19 @@ export function readNumber(text: string): number | null | undefined {
   return /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.test(trimmed)
     ? Number(trimmed.replace(",", "."))
     : undefined;
+}
+
+/** kPa in one of what gauges are marked in; the pound-force on a square inch by NIST SP 811, B.8. */
+const GAUGES: Record<string, number> = { kpa: 1, bar: 100, psi: 6.894757 };
+
+/** The same for a field in this unit: a pressure may be typed with what the gauge is marked in. */
+export function readIn(unit: Unit, text: string): number | null | undefined {
+  const marked = /^(.*\d[.,]?)\s*(kpa|bar|psi)$/i.exec(text.trim());
+  const ours = GAUGES[unit.symbol.toLowerCase()];
+  const theirs = GAUGES[marked?.[2]?.toLowerCase() ?? ""];
+  if (!marked || ours === undefined || theirs === undefined) {
+    return readNumber(text);
+  }
+  const value = readNumber(marked[1] ?? "");
+  return typeof value === "number" ? (value * theirs) / ours : value;
 }

@@ -191,6 +191,10 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)} has oil-based paint in it, which brings up bubbles: look again more often.`;
     case "OIL_AGES_RESIN":
       return `${capital(place)} has silicone oil in it: a drop or two, and the resin may age sooner.`;
+    case "DYE_STAINS_MOULD":
+      return `${capital(place)} has dye in it, which stains moulds of rubber: keep one mould for it.`;
+    case "CHIPS_DENT_POWDER":
+      return `${capital(place)}: the chips on its floor dent the loose powder there. Powder the upper wall only, or lay no chips.`;
     case "FADES_IN_LIGHT":
       return `${capital(place)} fades in daylight: keep its pieces out of the sun, or take another pigment.`;
     case "INNER_MOULD_RISES":

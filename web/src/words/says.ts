@@ -23,7 +23,8 @@ const RELEASES: Record<string, string> = {
   HOT_AIR: "Hot air on the mixed cup, always moving. Not near alcohol or ink.",
   LAMP: "The lamp over the cup; feel the cup, and stop when it gets warm.",
   TRAY: "Thin it out in a tray, pass hot air over it, pour it back. Not near alcohol or ink.",
-  VACUUM: "Under vacuum, in a cup not more than a third full: some epoxies only foam. Stop if it does.",
+  VACUUM:
+    "Under vacuum, in a cup not more than a third full: some epoxies only foam. Stop if it does.",
   MACHINE: "In the machine, shut, for as long as it asks.",
 };
 
@@ -59,20 +60,6 @@ export function embedWords(embed: EmbedCard, kind: string): string {
     ...(embed.pointed ? ["its point can poke through dust and paint"] : []),
   ];
   return `${embed.name}: ${parts.join(", ")}.`;
-}
-
-/** Workshops read a pot in bar, or in psi. */
-function pressure(kPa: number, units: Units): string {
-  return units.PRESSURE.symbol === "kPa"
-    ? `${Math.round(kPa) / 100} bar`
-    : showWith(units.PRESSURE, kPa);
-}
-
-/** A step of temperature, not a temperature. */
-function temperatureStep(kelvin: number, units: Units): string {
-  return units.TEMPERATURE.symbol === "°F"
-    ? `${Math.round(kelvin * 1.8)} °F`
-    : `${Math.round(kelvin)} °C`;
 }
 
 function long(minutes: number): string {
@@ -123,9 +110,9 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
     case "AGAIN":
       return `Once more ${long(value * 60)} later.`;
     case "SET_TO":
-      return `Set it to ${pressure(value, units)}.`;
+      return `Set it to ${showWith(units.PRESSURE, value)}.`;
     case "RATED":
-      return `Rated for ${pressure(value, units)}: stay below, and below its relief valve.`;
+      return `Rated for ${showWith(units.PRESSURE, value)}: stay below, and below its relief valve.`;
     case "BOX_AT":
       return `The box stands at ${showWith(units.TEMPERATURE, value)}.`;
     case "SHUT_UNTIL":
@@ -174,8 +161,12 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return "Polished powder shines with a dark, clear colour behind it.";
     case "POT_GENTLY":
       return "Do not squeeze the moulds in, keep them clear of lid and fittings, let the air in gently.";
+    case "OPENED_BY":
+      return `${capital(text)} opens it.`;
+    case "TILT":
+      return "Read at eye level, at the same edge of every mark; tip the cup, let it settle, read again.";
     case "RELIEF":
-      return `Its relief valve opens at ${pressure(value, units)}.`;
+      return `Its relief valve opens at ${showWith(units.PRESSURE, value)}.`;
     case "BOTTLES_FROM":
       return `The label wants the bottles at ${showWith(units.TEMPERATURE, value)} or more: warm them, shut and dried.`;
     case "BOTTLES_TO":
@@ -194,10 +185,16 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return "It stays in its setting: nothing is taken out.";
     case "STAYS_FLEXIBLE":
       return "This resin stays flexible: that the piece bends does not mean it is not cured.";
+    case "RUNS_OFF":
+      return `${showWith(units.MASS, value, 0)} of it is for the edges and for what drips: wipe the drips from below until it gels.`;
+    case "ON_SUPPORTS":
+      return "Wiped clean, level, on supports, with a liner below for what drips.";
+    case "SET_INNER":
+      return "Set the inner mould level, the same distance all round, and hold it down.";
     case "RELEASE":
       return RELEASES[text] ?? "";
     case "RELEASE_WARMS":
-      return `Warms the mix by about ${temperatureStep(value, units)}: it thickens sooner.`;
+      return `Warms the mix by about ${showWith(units.TEMPERATURE_DIFFERENCE, value, 0)}: it thickens sooner.`;
     case "CHOP":
       return "Chop the flakes smaller while you stir them in.";
     case "AT_GEL":

@@ -34,6 +34,7 @@ export const TASK_WORDS: Record<Task["kind"], string> = {
   LOOK: "look",
   NUDGE: "nudge",
   DEMOULD: "demould",
+  MOULDS_AWAY: "moulds away",
   FINISH: "finish",
   READY: "ready",
 };
@@ -70,7 +71,7 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
     case "PREPARE_EMBEDS":
       return `get the embeds of ${of} ready`;
     case "LAY_EMBEDS":
-      return `lay the embeds of ${of}`;
+      return laysEmbeds(task, session) ? `lay the embeds of ${of}` : `set the inner mould of ${of}`;
     case "EMBED":
       return `put the embeds into ${of}`;
     case "WET_WORK":
@@ -98,6 +99,12 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
     case "DEMOULD":
       // What stays in its setting gets hard there by itself.
       return task.hands ? `take ${of} out of the mould` : `${of} hard in its setting`;
+    case "RELEASE":
+      return `bring the bubbles out of batch ${task.batch}`;
+    case "MOULDS_AWAY":
+      return task.places === 1
+        ? "wipe, dry and lid the mould"
+        : `wipe, dry and lid the ${task.places} moulds`;
     case "FINISH":
       return `${finishName(task, session)} ${of}`;
     case "READY":
@@ -105,6 +112,12 @@ export function taskName(task: Task, plan: Plan, session?: Session): string {
     default:
       return `${TASK_WORDS[task.kind]}, batch ${task.batch}`;
   }
+}
+
+/** Whether a piece has embeds that are laid first; else it is its inner mould that is set. */
+function laysEmbeds(task: Task, session: Session | undefined): boolean {
+  const layers = session?.pieces?.[task.line ?? -1]?.layers;
+  return !layers || layers.some((l) => (l.embeds ?? []).some((e) => e.moment === "BEFORE_POUR"));
 }
 
 /** Which of its steps: each is done as often as it says. */

@@ -226,6 +226,7 @@ export const SCHOOLS: School[] = [
           ["FLAME", "with a flame"],
           ["LAMP", "under a lamp"],
           ["ALCOHOL_MIST", "with a fine alcohol mist"],
+          ["STRAW", "through a straw"],
         ],
       },
       ...(care?.bubbles === "LAMP"
@@ -240,6 +241,13 @@ export const SCHOOLS: School[] = [
             },
           ] as const)
         : []),
+      {
+        path: "care.dampFromPercent",
+        label: "Air is damp from",
+        kind: "number",
+        symbol: "%",
+        width: 140,
+      },
       {
         path: "care.halfFillRestMinutes",
         label: "Half fill rests",
@@ -318,11 +326,13 @@ export function schoolText(title: string, habits: Whole): string[] {
         {
           NONE: "Bubbles rise while the mix rests; nothing is warmed for it.",
           FLAME: "A flame over the cup: half a minute of hands, about 1 °C.",
-          HOT_AIR: "Hot air on the mixed cup: a minute of hands, and about 6 °C that cost time to pour.",
+          HOT_AIR:
+            "Hot air on the mixed cup: a minute of hands, and about 6 °C that cost time to pour.",
           LAMP: "A lamp over the cup: five minutes of hands, and about 4 °C that cost time to pour.",
           TRAY: "Thinned out in a tray under hot air and poured back: four minutes, and about 8 °C that cost time to pour. Bubbles have the shortest way.",
           VACUUM: "Vacuum: six minutes, no warmth. Some epoxies only foam.",
-          MACHINE: "A machine that removes bubbles: four minutes, no warmth. Some epoxies only foam.",
+          MACHINE:
+            "A machine that removes bubbles: four minutes, no warmth. Some epoxies only foam.",
         }[habits.mixing?.release ?? "NONE"],
         habits.mixing?.cups === "TWO"
           ? "Over into a clean cup leaves what clings unmixed to the first wall behind; it costs what stays there."

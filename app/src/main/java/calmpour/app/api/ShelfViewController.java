@@ -3,6 +3,7 @@ package calmpour.app.api;
 import calmpour.app.store.DemoData;
 import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
+import calmpour.core.check.Check;
 import calmpour.core.cup.CupKind;
 import calmpour.core.cure.Calibrated;
 import calmpour.core.cure.EngineModel;
@@ -16,6 +17,7 @@ import calmpour.core.session.Workshop;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tint.Together;
 import calmpour.core.tint.Weighed;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
@@ -165,6 +167,25 @@ public class ShelfViewController {
   @PostMapping("/api/colourants/weigh")
   WeighedAnswer weigh(@RequestBody Weighed weighed) {
     return new WeighedAnswer(weighed.eachG(), weighed.spread());
+  }
+
+  /** What is on the screen to go with something. */
+  public record Beside(String swatch) {}
+
+  /** A jar or a colour that goes with it. */
+  public record Goes(String id, String name, String swatch, boolean jar) {}
+
+  /** Of one's own colours and jars what goes with one: round the colour wheel. */
+  @PostMapping("/api/colours/together")
+  Together<Goes> together(@RequestBody Beside beside) {
+    new Check().present("swatch", beside.swatch()).colour("swatch", beside.swatch()).orThrow();
+    Workshop workshop = shelf.workshop();
+    List<Goes> own = new ArrayList<>();
+    workshop.colours().stream()
+        .filter(c -> !c.clear())
+        .forEach(c -> own.add(new Goes(c.id(), c.name(), c.swatch(), false)));
+    workshop.colourants().forEach(c -> own.add(new Goes(c.id(), c.name(), c.swatch(), true)));
+    return Together.with(beside.swatch(), own, Goes::swatch);
   }
 
   /** The demo's materials, for copying single ones into a workshop of one's own. */

@@ -173,6 +173,7 @@ public class TodayController {
             : due.mouldName() + (due.places() > 1 ? " ×" + due.places() : "");
     return switch (due.kind()) {
       case DEMOULD -> "Out of the mould: " + what;
+      case MOULDS_AWAY -> "Wipe, dry and lid the moulds ×" + due.places();
       case FINISH -> "Finish: " + what;
       case READY -> "Ready to hand over: " + what;
       case LOOK -> "Look for bubbles: " + what;

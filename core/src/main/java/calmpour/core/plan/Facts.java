@@ -197,13 +197,18 @@ public final class Facts {
       later.addAll(next.looks());
     }
     expected.addAll(later);
+    List<PieceGroup> taken = new ArrayList<>();
     for (int l = 0; l < job.lines().size(); l++) {
       for (PieceGroup group : groups(l)) {
         List<Task> out = pieces.demould(group, filled, times);
         expected.addAll(out);
         expected.addAll(pieces.finishing(group, filled, !out.isEmpty()));
+        if (!out.isEmpty()) {
+          taken.add(group);
+        }
       }
     }
+    pieces.mouldsAway(taken).ifPresent(expected::add);
   }
 
   /** The pours as the plan does them, with the embeds between halves where they have to be. */

@@ -35,6 +35,7 @@ public record Due(
   private static final Set<Task.Kind> LATER =
       EnumSet.of(
           Task.Kind.DEMOULD,
+          Task.Kind.MOULDS_AWAY,
           Task.Kind.FINISH,
           Task.Kind.READY,
           Task.Kind.IN_POT,

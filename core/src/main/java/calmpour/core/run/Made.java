@@ -69,6 +69,14 @@ final class Made {
       Set<CavityId> its = layers.get("batch/" + task.batch() + "/" + parts[3]);
       return its == null ? 0 : Math.min(its.size(), task.places());
     }
+    if (task.kind() == Task.Kind.MOULDS_AWAY) {
+      int out =
+          pieces.entrySet().stream()
+              .filter(p -> p.getKey().endsWith("/" + Task.Kind.DEMOULD))
+              .mapToInt(Map.Entry::getValue)
+              .sum();
+      return Math.min(out, task.places());
+    }
     if (!OF_PIECES.contains(task.kind())) {
       return task.places();
     }

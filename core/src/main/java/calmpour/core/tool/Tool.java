@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param workKPa what it is set to, below its relief valve and up to what it is rated for; null
  *     where nobody has said
  * @param reliefKPa at which its relief valve opens; null where nobody has said
+ * @param opensBy who opens it, in the maker's words; null where nobody has said
  */
 public record Tool(
     String id,
@@ -22,7 +23,10 @@ public record Tool(
     @Nullable Double temperatureC,
     @Nullable Double ratedKPa,
     @Nullable Double workKPa,
-    @Nullable Double reliefKPa) {
+    @Nullable Double reliefKPa,
+    @Nullable String opensBy) {
+  private static final int NAME_LENGTH = 200;
+
   public static final Range HOLDS = new Range(1, 2_000);
   public static final Range TEMPERATURE_C = new Range(15, 90);
   public static final Range RATED_K_PA = new Range(50, 2_000);
@@ -38,7 +42,7 @@ public record Tool(
       @Nullable Integer holds,
       @Nullable Double temperatureC,
       @Nullable Double ratedKPa) {
-    this(id, name, kind, holds, temperatureC, ratedKPa, null, null);
+    this(id, name, kind, holds, temperatureC, ratedKPa, null, null, null);
   }
 
   /** What it is for. */
@@ -67,6 +71,7 @@ public record Tool(
         .within("temperatureC", temperatureC, TEMPERATURE_C)
         .within("ratedKPa", ratedKPa, RATED_K_PA)
         .within("reliefKPa", reliefKPa, below(ratedKPa))
+        .atMost("opensBy", opensBy, NAME_LENGTH)
         .within("workKPa", workKPa, below(reliefKPa != null ? reliefKPa : ratedKPa))
         .orThrow();
   }

@@ -858,11 +858,20 @@ final class Simulator {
     return "line/" + (l + 1) + (which == 0 ? "" : "." + (which + 1)) + "/" + what;
   }
 
+  /** What is taken out of a mould, by its task. */
+  private final List<String> out = new ArrayList<>();
+
   private void afterwards() {
     for (int l = 0; l < job.lines().size(); l++) {
       List<List<Integer>> alike = alike(l);
       for (int which = 0; which < alike.size(); which++) {
         out(l, which, alike.get(which));
+      }
+    }
+    if (!out.isEmpty()) {
+      Task away = must("session/MOULDS_AWAY").orElse(null);
+      if (away != null) {
+        out.forEach(demould -> notBefore("OUT_OF_ORDER", away, demould, 0));
       }
     }
   }
@@ -886,6 +895,9 @@ final class Simulator {
       }
     }
     Task task = must(of(l, which, "DEMOULD")).orElse(null);
+    if (!setting(l)) {
+      out.add(of(l, which, "DEMOULD"));
+    }
     for (int layer = 0; task != null && layer < line.levels().size(); layer++) {
       for (Lies in : inside(l, cavities, layer)) {
         if (tasks.containsKey("pour/" + in.pour.id())) {

@@ -5,6 +5,7 @@ import calmpour.core.habit.Mixing;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.LabelFacts;
+import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Job;
 import calmpour.core.stock.Lot;
@@ -52,6 +53,9 @@ final class LabelSays {
           temperature(resin, says);
         }
         bottles(resin, says);
+        if (byVolume(resin)) {
+          says.add(say(StepCard.Code.TILT));
+        }
       }
       case STIR -> {
         LabelFacts facts = resin.facts();
@@ -62,6 +66,14 @@ final class LabelSays {
       default -> {}
     }
     return says;
+  }
+
+  private boolean byVolume(ResinSystem resin) {
+    return switch (job.session().habits().measureBy()) {
+      case VOLUME -> true;
+      case WEIGHT -> false;
+      case LABEL -> resin.ratio().basis() == MixRatio.Basis.VOLUME;
+    };
   }
 
   /** Before anything is poured into a mould. */

@@ -83,6 +83,10 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     ON_SUPPORTS,
     /** An inner mould is set level, held down until the resin holds it. */
     SET_INNER,
+    /** {@code text}: who opens the pot. */
+    OPENED_BY,
+    /** Marks are read at eye level, the cup tipped and read again. */
+    TILT,
     /** {@code text}: how bubbles are brought out here, by the word of the habit. */
     BUBBLES,
     /** {@code value}: minutes under the lamp. */

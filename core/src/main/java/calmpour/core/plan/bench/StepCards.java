@@ -282,6 +282,12 @@ public final class StepCards {
       say(says, StepCard.Code.POT_GENTLY);
     }
     shut(task, Task.Kind.IN_POT, says);
+    job.tools().stream()
+        .filter(t -> t.kind() == Tool.Kind.PRESSURE_POT)
+        .findFirst()
+        .map(Tool::opensBy)
+        .filter(who -> !who.isBlank())
+        .ifPresent(who -> say(says, StepCard.Code.OPENED_BY, null, who));
   }
 
   private void box(Task task, List<StepCard.Say> says) {

@@ -109,6 +109,8 @@ public record Task(
     LOOK,
     NUDGE,
     DEMOULD,
+    /** Wiped, drained, dried, lidded, once the last piece is out. */
+    MOULDS_AWAY,
     FINISH,
     /** From here on it is ready to hand over. */
     READY;
@@ -123,7 +125,7 @@ public record Task(
         case LAY_EMBEDS, EMBED -> Phase.EMBED;
         case LOAD_POT, IN_POT, LOAD_BOX, IN_BOX, LEFTOVERS, CLEAN_UP -> Phase.AFTER;
         case LOOK, NUDGE -> Phase.WATCH;
-        case DEMOULD, FINISH, READY -> Phase.FREE;
+        case DEMOULD, MOULDS_AWAY, FINISH, READY -> Phase.FREE;
       };
     }
 

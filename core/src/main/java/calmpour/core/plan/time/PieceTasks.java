@@ -246,6 +246,27 @@ public final class PieceTasks {
     return List.of(draft.task());
   }
 
+  /**
+   * Moulds wiped, drained, dried and lidded once the last piece is out; empty where none comes out.
+   *
+   * @param out groups that are taken out of their moulds
+   */
+  public Optional<Task> mouldsAway(List<PieceGroup> out) {
+    TaskId id = TaskId.session(Task.Kind.MOULDS_AWAY);
+    List<PieceGroup> moulds = out.stream().filter(g -> !job.lines().get(g.line()).stays()).toList();
+    int count = moulds.stream().mapToInt(g -> g.cavities().size()).sum();
+    if (count == 0) {
+      return Optional.empty();
+    }
+    TaskDraft draft =
+        TaskDraft.of(id, Task.Kind.MOULDS_AWAY, 0, MOULD_AWAY_SECONDS * count).pieces(count);
+    moulds.forEach(g -> draft.after(g.taskId(Task.Kind.DEMOULD)));
+    return Optional.of(draft.task());
+  }
+
+  /** To wipe and lid one mould (starting value, no source), s. */
+  private static final double MOULD_AWAY_SECONDS = 30;
+
   /** The last pour of a layer from each batch into these cavities; empty where one lacks it. */
   private static List<Filled.Lies> lies(PieceGroup group, Filled filled, int layer) {
     Map<Integer, Filled.Lies> last = new TreeMap<>();

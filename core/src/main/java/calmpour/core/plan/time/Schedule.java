@@ -348,10 +348,15 @@ public final class Schedule {
     for (PieceGroup group : groups()) {
       demould(group);
     }
+    List<PieceGroup> taken = new ArrayList<>();
     for (PieceGroup group : groups()) {
       boolean out = times.task(group.taskId(Task.Kind.DEMOULD)) != null;
       pieces.finishing(group, filled, out).forEach(this::gap);
+      if (out) {
+        taken.add(group);
+      }
     }
+    pieces.mouldsAway(taken).ifPresent(this::gap);
   }
 
   private List<PieceGroup> groups() {
