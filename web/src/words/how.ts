@@ -51,6 +51,10 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   PEAK_FORGOTTEN: "The cure engine, as if nothing were ever poured from this cup.",
   STATE_OF_CURE:
     "The cure engine, from the first contact of A and B: through the cups and into the mould, its warmth and its age going along. A drawn thread holds from 50 Pa·s on; at the gel point 58 % have reacted.",
+  DOME_HEIGHT:
+    "As high as was asked for, else a millimetre, or as much more as the piece loses when it cures; never more than the resin’s skin holds.",
+  CURED_SURFACE:
+    "What was poured, less what each layer loses when it cures by its label. A dome is used up first.",
   AS_PLANNED: "As the plan has it.",
   FITS_THE_FIRST: "As much as makes the ratio right with what is in of the first part.",
   SHARE_OF_BATCH:

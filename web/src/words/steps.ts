@@ -84,6 +84,14 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
         how: "Slowly, folding; scrape sides and bottom while stirring.",
         done: "Stirred",
       };
+    case "RELEASE":
+      return {
+        title: `Bubbles out of the mix${several}`,
+        figure: minutesWords(step),
+        unit: "min",
+        how: "",
+        done: "Done",
+      };
     case "SECOND_CUP":
       return {
         title: "Over into a clean cup",

@@ -10,7 +10,9 @@ import { NumberField } from "../../ui/NumberField";
 import { OneOf } from "../../ui/OneOf";
 import { leftOut } from "../../ui/path";
 import { useUnits } from "../../units/UnitsProvider";
-import { fillWords } from "../../words/fill";
+import { ofLine } from "../../session/place";
+import { fillTold } from "../../words/fill";
+import { Fig } from "../how/How";
 import { Designs } from "./Designs";
 import { LayerRow } from "./LayerRow";
 import { PieceWorkEditor } from "./PieceWorkEditor";
@@ -136,9 +138,18 @@ export function PieceEditor(props: Props) {
               The design is drawn here as soon as it can be poured.
             </Box>
           )}
-          {view && fillWords(view, units) !== "" && (
-            <Box sx={{ color: "text.secondary", maxWidth: 420 }}>{fillWords(view, units)}</Box>
-          )}
+          {view &&
+            fillTold(view, units).map(({ words, of }) => (
+              <Box key={words} sx={{ color: "text.secondary", maxWidth: 420 }}>
+                {of === null ? (
+                  words
+                ) : (
+                  <Fig of={`${ofLine(line)}/${of}`} what="How full">
+                    {words}
+                  </Fig>
+                )}
+              </Box>
+            ))}
           <OneOf
             label="Which way up"
             choices={[

@@ -41,19 +41,20 @@ final class PieceViews {
         depth,
         line.measured().depthAssumed(),
         line.measured().volumeMl(),
-        line.measured().plusMinusMl(),
+        line.uncertainShare() * line.measured().volumeMl(),
         line.measured().section().rows(),
         line.levels().stream().mapToDouble(Job.Level::volumeMl).sum(),
         layers,
         front,
         work.base(),
         line.coat() == null ? null : layer(line, line.levels().size()),
-        above == null ? null : above.mm(),
-        finished(line, above));
+        above == null || line.flat() ? null : above.mm(),
+        finished(job, line));
   }
 
   /** Where its surface lies once it has cured, mm; null where no label says how much it shrinks. */
-  private @Nullable Double finished(Job.Line line, Job.@Nullable Above above) {
+  static @Nullable Double finished(Job job, Job.Line line) {
+    Job.Above above = line.levels().get(line.levels().size() - 1).above();
     double lost = 0;
     for (Job.Level level : line.levels()) {
       LabelFacts facts = job.in(level.resinId()).resin().facts();

@@ -7,6 +7,7 @@ import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.session.Job;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -38,6 +39,7 @@ final class PlanNotes {
                   .forEach(l ->
                       step.given(
                           "layer", l.colour().name(), l.volumeMl(), "mL", Origin.WORKED_OUT)));
+      surface(Place.line(i), line);
     }
     recorder.note(
         "session/volumeMl",
@@ -50,6 +52,43 @@ final class PlanNotes {
             double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
             step.given(line.name(), null, line.piece().count(), "pieces", Origin.CHOSEN)
                 .from("each", Place.line(i) + "/volumeMl", piece, "mL");
+          }
+        });
+  }
+
+  /** How high a dome stands, and where the cured surface lies, mm from the floor. */
+  private void surface(Place at, Job.Line line) {
+    Job.Level top = line.levels().get(line.levels().size() - 1);
+    Job.Above above = line.flat() ? null : top.above();
+    if (above != null) {
+      recorder.note(
+          at + "/aboveMm",
+          above.mm(),
+          "mm",
+          Formula.DOME_HEIGHT,
+          step ->
+              step.given("resin above the rim", line.name(), above.ml(), "mL", Origin.WORKED_OUT)
+                  .given("most that its skin holds", null, above.mostMm(), "mm", Origin.ASSUMED));
+    }
+    Double finished = PieceViews.finished(job, line);
+    if (finished == null) {
+      return;
+    }
+    recorder.note(
+        at + "/finishedMm",
+        finished,
+        "mm",
+        Formula.CURED_SURFACE,
+        step -> {
+          step.given("poured up to", line.name(), top.toMm(), "mm", Origin.WORKED_OUT);
+          for (Job.Level level : line.levels()) {
+            LabelFacts facts = job.in(level.resinId()).resin().facts();
+            Double lost = facts == null ? null : facts.volumeLost();
+            step.given("layer", level.colour().name(), level.volumeMl(), "mL", Origin.WORKED_OUT)
+                .given("of it is lost", null, (lost == null ? 0 : lost) * 100, "%", Origin.ASSUMED);
+          }
+          if (above != null && !line.lidded()) {
+            step.from("dome", at + "/aboveMm", above.mm(), "mm");
           }
         });
   }

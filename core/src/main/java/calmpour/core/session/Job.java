@@ -254,6 +254,9 @@ public record Job(
       return measured.profile();
     }
 
+    /** Sizes of a panel are off by that much together (starting value, no source). */
+    private static final double FLAT_UNSURE = 0.02;
+
     /** What is written beside it. */
     public String name() {
       return mould.nameOf(cavity);
@@ -261,7 +264,9 @@ public record Job(
 
     /** How far the cavity's volume may be off, as a share of it. */
     public double uncertainShare() {
-      return measured.plusMinusMl() / measured.volumeMl();
+      // How thick a coat is was chosen, not measured: what is left is its area.
+      double known = measured.plusMinusMl() / measured.volumeMl();
+      return flat() ? Math.min(known, FLAT_UNSURE) : known;
     }
   }
 

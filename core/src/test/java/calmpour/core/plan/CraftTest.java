@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
 import calmpour.core.cure.EngineModel;
+import calmpour.core.derive.Derivation;
 import calmpour.core.design.Fill;
 import calmpour.core.design.FinishStep;
 import calmpour.core.design.Join;
@@ -75,9 +76,13 @@ class CraftTest {
             new Mould("push", "Bell push", push.cavities(), make, null),
             new Mould("label", "Row label", label.cavities(), MAKE, null)),
         List.of(resin),
-        List.of(Samples.liquid("tint"), Samples.colourant("thin", ColourantForm.THINNER)),
+        List.of(
+            Samples.liquid("tint"),
+            Samples.colourant("thin", ColourantForm.THINNER),
+            Samples.colourant("flake", ColourantForm.FLAKE)),
         List.of(
             new Colour("oat", "Oat", "#e3d3a8", List.of(new Colour.Part("tint", 2))),
+            new Colour("flaky", "Flaky", "#e3d3a8", List.of(new Colour.Part("flake", 1))),
             new Colour("thinned", "Thinned", "#e3d3a8", List.of(new Colour.Part("thin", 3)))),
         List.of(Samples.MIXING, Samples.SMALL),
         List.of(),
@@ -567,7 +572,7 @@ class CraftTest {
     Plan plan = flat(panel, 18.0, null);
     assertThat(has(plan, Kind.LID)).isFalse();
     assertThat(task(plan, Kind.DEMOULD).hands()).isFalse();
-    assertThat(told(plan)).doesNotContain(Finding.Rule.DOME_RUNS_OVER);
+    assertThat(told(plan)).doesNotContain(Finding.Rule.DOME_RUNS_OVER, Finding.Rule.VOLUME_UNSURE);
     assertThat(plan.pieces().getFirst().layers().getLast().toMm()).isCloseTo(2, within(1e-9));
   }
 
@@ -613,5 +618,57 @@ class CraftTest {
                 .allMatch(t -> t.startSeconds() >= onTop.endSeconds()))
         .isTrue();
     assertThat(layered.findings()).noneMatch(f -> f.severity() == Finding.Severity.BREACH);
+  }
+
+  /** The dome and the cured surface open with what they were worked out from. */
+  @Test
+  void howFullItIsOpensHowItCameAbout() {
+    Session session = Samples.session(List.of(push(FillTo.DOMED)));
+    WorkedPlan worked =
+        PLANNER.work(session, workshop(shrinking(9, LabelFacts.Shrinkage.VOLUMETRIC), MAKE));
+    Plan.PieceView view = worked.plan().pieces().getFirst();
+    Derivation dome = worked.explain("piece/1/aboveMm").orElseThrow();
+    assertThat(dome.value()).isEqualTo(view.aboveMm());
+    Derivation cured = worked.explain("piece/1/finishedMm").orElseThrow();
+    assertThat(cured.value()).isEqualTo(view.finishedMm());
+    assertThat(cured.inputs()).extracting(Derivation.Input::name).contains("of it is lost", "dome");
+  }
+
+  /**
+   * Flakes are chopped while they are stirred in; marks are read tipped; at gel one can still draw.
+   */
+  @Test
+  void whatTheHandDoesIsSaidWithItsStep() {
+    Session byVolume = Samples.session(List.of(push(null)));
+    byVolume = byVolume.withHabits(byVolume.habits().withMeasureBy(Habits.MeasureBy.VOLUME));
+    assertThat(said(byVolume, Kind.WEIGH_FIRST))
+        .extracting(StepCard.Say::code)
+        .contains(StepCard.Code.TILT);
+    assertThat(said(Samples.session(List.of(push(null))), Kind.WEIGH_FIRST))
+        .extracting(StepCard.Say::code)
+        .doesNotContain(StepCard.Code.TILT);
+    assertThat(said(byVolume, Kind.LOOK))
+        .extracting(StepCard.Say::code)
+        .contains(StepCard.Code.AT_GEL);
+    assertThat(said(byVolume, Kind.TINT)).isEmpty();
+    Session flaky =
+        Samples.session(List.of(new Piece("push", 2, List.of(new Layer("flaky", null, null)))));
+    assertThat(said(flaky, Kind.TINT))
+        .extracting(StepCard.Say::code)
+        .containsExactly(StepCard.Code.CHOP);
+  }
+
+  /** One step for all moulds, after the last piece is out; a setting has nothing to wipe. */
+  @Test
+  void mouldsAreWipedAndLiddedOnceTheLastPieceIsOut() {
+    Plan plan = filled(null);
+    Task away = task(plan, Kind.MOULDS_AWAY);
+    assertThat(away.places()).isEqualTo(2);
+    assertThat(away.takesSeconds()).isEqualTo(60);
+    assertThat(away.startSeconds()).isGreaterThanOrEqualTo(task(plan, Kind.DEMOULD).endSeconds());
+    Session session = Samples.session(List.of(push(null)));
+    assertThat(
+            has(plan(session, PLAIN, MAKE.withOpening(MouldMake.Opening.BEZEL)), Kind.MOULDS_AWAY))
+        .isFalse();
   }
 }

@@ -54,7 +54,7 @@ final class PourNotes {
             return;
           }
           step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", Origin.MEASURED);
-          double off = line.measured().plusMinusMl();
+          double off = line.uncertainShare() * line.measured().volumeMl();
           step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
           if (fill == null && !flat) {
             double below = line.profile().volumeAtMl(pour.level().fromMm());
