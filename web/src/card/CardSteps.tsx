@@ -114,7 +114,7 @@ export function Also({
   return (
     <>
       <Typography variant="h2" sx={{ mb: 0.75 }}>
-        Right, and what is left
+        Accuracy and leftovers
       </Typography>
       <Box component="ul" sx={{ pl: 2.25, my: 0 }}>
         <li>

@@ -25,7 +25,7 @@ export function RescueForm({ session, batch }: Props) {
     (inA === null && inB === null) || !readable.a || !readable.b || !current ? null : answer;
   const errorAt = (field: string) => trouble?.errors.find((e) => e.field === field);
   return (
-    <Box component="section" aria-label="Something else is in the cup">
+    <Box component="section" aria-label="Not what you planned?">
       <Typography variant="h2" sx={{ mb: 1.25 }}>
         Not what you planned?
       </Typography>

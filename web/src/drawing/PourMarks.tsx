@@ -39,7 +39,7 @@ export function Sure({ lane, layout, plan }: { lane: Lane; layout: PourLineLayou
       <rect x={end - 52} width={52} y={lane.y - 10} height={20} rx={4} fill={ink?.sheet} />
       <text x={end - 47} y={lane.y + 5} fontSize={13.5} fill={ink?.line}>
         {Math.floor(chance.percent)} %
-        <title>{`makes it on ${Math.floor(chance.percent)} of 100 days`}</title>
+        <title>{`${Math.min(99, Math.floor(chance.percent))} % sure`}</title>
       </text>
     </g>
   );

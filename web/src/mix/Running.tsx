@@ -124,7 +124,7 @@ export function Running({ session, answer, onMeetNow }: Props) {
           onClick={onMeetNow}
           sx={{ minHeight: 64, fontSize: "1.2rem", px: 4 }}
         >
-          A meets B now
+          Mixed: start the clock
         </Button>
         <Button variant="outlined" href="/mix" sx={{ minHeight: 64, px: 3 }}>
           Another mix

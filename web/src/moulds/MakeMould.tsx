@@ -234,7 +234,7 @@ export function MakeMould() {
               }}
               sx={{ minHeight: 64, fontSize: "1.2rem", px: 4 }}
             >
-              {putty ? "A meets B now" : "Poured now"}
+              {putty ? "Mixed: start the clock" : "Poured: start the clock"}
             </Button>
           </>
         ) : (

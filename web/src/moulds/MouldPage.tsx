@@ -92,7 +92,7 @@ export function MouldPage({ given, view, onSaved, onRemoved }: Props) {
         <Box sx={{ ml: "auto", display: "flex", gap: 1 }}>
           {!isNew && (
             <Button color="error" onClick={() => void remove()}>
-              Take off the shelf
+              Remove
             </Button>
           )}
           <Button variant="contained" disabled={!dirty} onClick={() => void save(mould)}>
@@ -166,7 +166,7 @@ export function MouldPage({ given, view, onSaved, onRemoved }: Props) {
                 onClick={() => mark({ dry: wet })}
                 sx={{ minHeight: 48 }}
               >
-                {wet ? "It is dry again" : mould.state?.dry ? "Dry ✓" : "Dry? Tap when wet"}
+                {wet ? "Wet: mark as dry" : mould.state?.dry ? "Dry: mark as wet" : "Mark as wet"}
               </Button>
               <Button
                 variant={mould.state?.clean === false ? "contained" : "outlined"}

@@ -30,7 +30,7 @@ export const METHODS: Record<Method, { name: string; how: string }> = {
     how: "The model of the piece or of its master: STL, OBJ or 3MF. Turn it the way it lies in the mould.",
   },
   TOLD: {
-    name: "Somebody said so",
+    name: "I know the volume",
     how: "From a packet or from memory. Good enough to begin with; remembered sizes are often wrong by half.",
   },
 };
@@ -354,5 +354,5 @@ export const KNOWN_BY: Record<Method, string> = {
   SOLID: "from its sizes",
   PARTIAL_POUR: "from a pour you logged",
   MESH: "from a 3D model",
-  TOLD: "somebody said so",
+  TOLD: "told, not measured",
 };

@@ -294,9 +294,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
               title="Pour line"
               aside={
                 <Legend pairs={pairs}>
-                  {plan?.chance && !trouble && (
-                    <span>makes it on {sureOf(plan.chance.percent)}</span>
-                  )}
+                  {plan?.chance && !trouble && <span>{sureOf(plan.chance.percent)}</span>}
                   {plan && !trouble && plan.spareSeconds >= 0 && (
                     <b>
                       <Fig of="plan/spareMinutes" what="Time to spare">

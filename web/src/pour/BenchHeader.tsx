@@ -122,7 +122,7 @@ export function BenchHeader(props: Props) {
             }
           />
         </Box>
-        {props.onStandIns && <Small label="Stand-ins" onClick={props.onStandIns} />}
+        {props.onStandIns && <Small label="Simulated" onClick={props.onStandIns} />}
         <Button href="/pour" sx={{ minHeight: 64, flexShrink: 0, [LOW]: { minHeight: 44 } }}>
           Leave
         </Button>

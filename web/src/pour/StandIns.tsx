@@ -38,7 +38,7 @@ export function StandIns({ state, speed, targetG, onClock, onClose }: Props) {
   return (
     <Box
       role="dialog"
-      aria-label="Stand-ins"
+      aria-label="Simulated devices"
       sx={{
         position: "fixed",
         right: 16,
@@ -57,7 +57,7 @@ export function StandIns({ state, speed, targetG, onClock, onClose }: Props) {
       }}
     >
       <Box component="h2" sx={{ typography: "h2", m: 0 }}>
-        Stand-ins of the demo
+        Simulated devices of the demo
       </Box>
       <Row title="Clock">
         {SPEEDS.map((s) => (

@@ -228,7 +228,7 @@ function Board<T extends Material>({ kind, shelf, editor: Editor }: BoardProps<T
                     void kind.remove(draft.id).then((answer) => settle(answer, () => open(null)))
                   }
                 >
-                  Take off the shelf
+                  Remove
                 </Button>
               )}
               <Button onClick={() => open(null)}>Close</Button>

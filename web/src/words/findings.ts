@@ -38,9 +38,9 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "CUP_TWICE":
       return `${capital(place)}: two pairs of hands at one cup or one cavity; it is free ${span(finding.limit - finding.value)} later.`;
     case "NOT_SURE_ENOUGH":
-      return `Every pour makes it on ${Math.floor(finding.value)} of 100 days, and this workshop wants ${finding.limit}; weakest is ${place}.`;
+      return `This plan is ${Math.floor(finding.value)} % sure; you want ${finding.limit} %. Weakest: ${place}.`;
     case "BEGINS_LATER":
-      return `The work begins ${span(finding.value)} after the start you gave: sooner, something would fall when nobody is there or what it needs is taken.`;
+      return `Starts ${span(finding.value)} after the start you gave. Before that nobody is there, or what it needs is in use.`;
     case "SEVERAL_BATCHES":
       return `${countWord(finding.value)} batches, mixed one after the other.`;
     case "MOULD_NOT_DRY":
@@ -129,7 +129,7 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "MAKER_AWAY":
       return `${capital(place)} falls into hours when nobody is there.`;
     case "NO_SUCH_TOOL":
-      return `${capital(place)}: there is none on the shelf.`;
+      return `${capital(place)}: you have none on the shelf yet.`;
     case "TOOL_OVERFULL":
       return `${capital(place)}: it holds ${finding.limit} at once.`;
     case "TOOL_TWICE":
@@ -191,6 +191,10 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)} has oil-based paint in it, which brings up bubbles: look again more often.`;
     case "OIL_AGES_RESIN":
       return `${capital(place)} has silicone oil in it: a drop or two, and the resin may age sooner.`;
+    case "RELEASE_COSTS_TIME":
+      return `${capital(place)}: warmed for its bubbles it pours for ${Math.round(finding.value)} min in the mixing cup, not ${Math.round(finding.limit)}.`;
+    case "RELEASE_CLEARS":
+      return `${capital(place)}: warmed, bubbles down to ${showWith(units.LENGTH, finding.value, 2)} leave in its rest, else down to ${showWith(units.LENGTH, finding.limit, 2)}.`;
     case "DYE_STAINS_MOULD":
       return `${capital(place)} has dye in it, which stains moulds of rubber: keep one mould for it.`;
     case "CHIPS_DENT_POWDER":
@@ -224,11 +228,11 @@ export function latePours(plan: Plan): string[] {
       const over = its.map((f) => f.value - f.limit);
       const first = its[0] ? placeText(its[0].place, plan) : "";
       return its.length === 1
-        ? `${first} comes ${minutes(Math.max(...over))} too late.`
+        ? `${capital(first)} is ${minutes(Math.max(...over))} too late.`
         : `${its.length} of ${cup.pours.length} pours of ${cupName(
             plan.batches.flatMap((b) => b.cups),
             cup,
-          )} come too late, from ${first} on: by ${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}.`;
+          )} are too late, from ${first} on: by ${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}.`;
     });
 }
 
@@ -259,7 +263,7 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
     case "OPEN_PIECE":
       return "Open the piece";
     case "LESS_SURE":
-      return `${mend.value} in 100 will do`;
+      return `${mend.value} % will do`;
     case "HELPER":
       return "Ask somebody to help";
     case "BY_WEIGHT":

@@ -52,7 +52,7 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   STATE_OF_CURE:
     "The cure engine, from the first contact of A and B: through the cups and into the mould, its warmth and its age going along. A drawn thread holds from 50 Pa·s on; at the gel point 58 % have reacted.",
   DOME_HEIGHT:
-    "As high as was asked for, else a millimetre, or as much more as the piece loses when it cures; never more than the resin’s skin holds.",
+    "As high as was asked for, else a millimetre, or as much more as the piece loses when it cures; never more than the resin’s skin holds. Over the opening, by the dome’s mean height.",
   CURED_SURFACE:
     "What was poured, less what each layer loses when it cures by its label. A dome is used up first.",
   AS_PLANNED: "As the plan has it.",

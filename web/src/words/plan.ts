@@ -89,5 +89,5 @@ export function sure(plan: Plan): string {
 
 /** Never more precise than it can be, and never certain. */
 export function sureOf(percent: number): string {
-  return percent > 99.5 ? "99 in 100 days or more" : `${Math.floor(percent)} in 100 days`;
+  return `${Math.min(99, Math.floor(percent))} % sure`;
 }

@@ -54,7 +54,7 @@ function tightest(plan: Plan): string {
     least.spare < 0
       ? `${minutes(-least.spare / 60)} too late`
       : `with ${minutes(least.spare / 60)} to spare`;
-  const sure = plan.chance ? `; every pour makes it on ${sureOf(plan.chance.percent)}` : "";
+  const sure = plan.chance ? `; ${sureOf(plan.chance.percent)} that every pour is in time` : "";
   return `Tightest is ${name}, ${time}${sure}.`;
 }
 

@@ -93,7 +93,7 @@ export function LayerRow(props: LayerProps) {
         </TextField>
         <TextField
           select
-          label="Takes"
+          label="Amount"
           value={kind}
           onChange={(e) => setKind(e.target.value as FillKind)}
           error={Boolean(error && kind === "rest")}
@@ -171,7 +171,7 @@ export function LayerRow(props: LayerProps) {
           </TextField>
         )}
         <Button onClick={() => setMore(!more)} aria-expanded={more}>
-          {more ? "less" : "put in, mix, resin"}
+          {more ? "Fewer options" : "More options"}
         </Button>
         {!only && <Button onClick={props.onRemove}>Remove</Button>}
       </Box>

@@ -39,8 +39,8 @@ const HABITS: { key: Numeric<Required<Habits>>; label: string; symbol: string }[
   { key: "marginMinutes", label: "Margin", symbol: "min" },
   { key: "scaleDivisionG", label: "Scale reads", symbol: "g" },
   { key: "marksDivisionMl", label: "Cup marks every", symbol: "mL" },
-  { key: "residueG", label: "Stays in any cup", symbol: "g" },
-  { key: "residuePercent", label: "and of its content", symbol: "%" },
+  { key: "residueG", label: "Left on the cup wall", symbol: "g" },
+  { key: "residuePercent", label: "and of the content", symbol: "%" },
   { key: "capAllPercent", label: "Additives at most", symbol: "%" },
   { key: "capLiquidPercent", label: "Liquid tint at most", symbol: "%" },
 ];

@@ -64,7 +64,7 @@ export function HoursFields({ session, errors, onChange }: Props) {
               onChange({ ...session, arrangement }, null);
             }}
           >
-            Whenever it takes
+            Any hour, day or night
           </Button>
         </>
       ) : (

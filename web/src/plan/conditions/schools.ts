@@ -21,9 +21,9 @@ export const SCHOOLS: School[] = [
     specs: () => [
       {
         path: "planning.surePercent",
-        label: "Every pour makes it on",
+        label: "Certainty wanted",
         kind: "number",
-        symbol: "in 100 days",
+        symbol: "%",
         needed: true,
         width: 210,
       },

@@ -119,7 +119,11 @@ function Strength({
           Weaker
         </Button>
         <Box aria-live="polite" sx={{ minWidth: 120, textAlign: "center" }}>
-          <b>{Math.abs(factor - 1) < 1e-6 ? "as its recipe" : `${factor.toFixed(2)} × recipe`}</b>
+          <b>
+            {Math.abs(factor - 1) < 1e-6
+              ? "as its recipe"
+              : `${Math.round(factor * 100)} % of the recipe`}
+          </b>
         </Box>
         <Button
           variant="outlined"

@@ -65,10 +65,10 @@ export function Days({ plan, session, startsAt, onMove, onRelease, onEdit }: Pro
       title="Days"
       aside={
         <>
-          {hours ? hoursText(hours) : "whenever it takes"}
+          {hours ? hoursText(hours) : "any hour, day or night"}
           {hidden > 0 && (
             <Button onClick={() => setLooks(!looks)} sx={{ minHeight: 32, py: 0 }}>
-              {looks ? "Without looks" : `${hidden} looks and nudges`}
+              {looks ? "Hide checks" : `${hidden} checks`}
             </Button>
           )}
         </>
@@ -98,7 +98,7 @@ export function Days({ plan, session, startsAt, onMove, onRelease, onEdit }: Pro
                   aria-pressed={away(day.date)}
                   onClick={() => setAway(day.date)}
                 >
-                  {away(day.date) ? "away all day" : "away?"}
+                  {away(day.date) ? "Away all day" : "Not at home?"}
                 </Button>
               )}
             </Box>

@@ -58,7 +58,7 @@ export function Beside({ held, shown, onShow }: Props) {
     { name: "A and B", of: ({ plan }) => showWith(units.MASS, plan.totals.resinG) },
     { name: "left over", of: ({ plan }) => showWith(units.MASS, plan.totals.staysG) },
     { name: "least to spare", of: ({ plan }) => spare(plan) },
-    { name: "every pour makes it", of: ({ plan }) => sure(plan) },
+    { name: "how sure", of: ({ plan }) => sure(plan) },
     {
       name: "begins",
       of: ({ plan, startsAt, zoneId }) =>

@@ -177,7 +177,7 @@ function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
       ))}
       {finding && finding.accepted === undefined && mayAccept && !asking && (
         <Button size="small" sx={{ py: 0, minHeight: 30 }} onClick={() => setAsking(true)}>
-          Do it on purpose
+          Accept anyway
         </Button>
       )}
       {finding && asking && (

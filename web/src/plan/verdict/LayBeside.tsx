@@ -55,7 +55,7 @@ export function LayBeside({ session, answer, before, onUndo }: Props) {
   return (
     <>
       <Button onClick={unfold} aria-expanded={open}>
-        Lay beside another plan
+        Compare plans
       </Button>
       {open && (
         <Box sx={{ flexBasis: "100%" }}>

@@ -28,7 +28,7 @@ export function Story({ plan, startsAt, zoneId, changed, least, batches }: Props
     <Box sx={{ px: 1, pb: 0.5 }}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
         <Button onClick={() => setOpen(!open)} aria-expanded={open} sx={{ minHeight: 32, py: 0 }}>
-          {open ? "Put the story away" : "The plan’s story"}
+          {open ? "Hide summary" : "Summary"}
         </Button>
         <Box component="span" aria-live="polite" sx={{ color: "text.secondary" }}>
           {changed}
@@ -37,7 +37,7 @@ export function Story({ plan, startsAt, zoneId, changed, least, batches }: Props
       {open && (
         <Box
           component="p"
-          aria-label="The plan’s story"
+          aria-label="Summary"
           sx={{ m: 0, mb: 1, maxWidth: "72ch", fontSize: "1.08rem", lineHeight: 1.5 }}
         >
           {sentences.join(" ")}

@@ -256,7 +256,7 @@ class DesignScreensTest extends DemoScreens {
     Locator out =
         days.locator("li").filter(new Locator.FilterOptions().setHasText("take Bell push")).first();
     String day = out.locator("b").first().innerText();
-    out.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("away?")).click();
+    out.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Not at home?")).click();
     // Away all that day, so it is taken out on the next.
     assertThat(
             days.locator("li")

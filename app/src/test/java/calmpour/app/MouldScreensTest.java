@@ -82,8 +82,8 @@ class MouldScreensTest extends DemoScreens {
 
     page.navigate(demo.url("/moulds"));
     item.click();
-    button(page, "It is dry again").click();
-    assertThat(button(page, "Dry ✓")).isVisible();
+    button(page, "Wet: mark as dry").click();
+    assertThat(button(page, "Dry: mark as wet")).isVisible();
     assertThat(button(page, "Saved")).isDisabled();
     page.goBack();
     page.navigate(demo.url("/plan/new"));
@@ -248,7 +248,7 @@ class MouldScreensTest extends DemoScreens {
     field(page, "To spare").fill("0");
     field(page, "Density, if known").fill("1,25");
     assertThat(page.getByText("A 25.0 g and B 25.0 g")).isVisible();
-    button(page, "A meets B now").click();
+    button(page, "Mixed: start the clock").click();
     assertThat(page.getByRole(AriaRole.TIMER)).containsText("Do not stop");
     page.reload();
     assertThat(page.getByRole(AriaRole.TIMER)).containsText("Do not stop");

@@ -22,7 +22,7 @@ class PlannerScreensTest extends DemoScreens {
     String id = demo.post("/api/sessions", session).body().get("id").asString();
     Page page = browser.page(1280, 900);
     page.navigate(demo.url("/plan/" + id));
-    button(page, "The plan’s story").waitFor();
+    button(page, "Summary").waitFor();
     return page;
   }
 
@@ -71,9 +71,9 @@ class PlannerScreensTest extends DemoScreens {
   @Test
   void aPlanTellsItsStoryAndHowTheMouldsStand() {
     Page page = opened(RunningApp.demoDocument("sessions/pantry-knobs"), "Told", "2027-01-05");
-    button(page, "The plan’s story").click();
+    button(page, "Summary").click();
     Locator story =
-        page.getByLabel("The plan’s story", new Page.GetByLabelOptions().setExact(true)).last();
+        page.getByLabel("Summary", new Page.GetByLabelOptions().setExact(true)).last();
     assertThat(story).containsText("fills 14 pieces");
     assertThat(story).containsText("Tightest is");
     assertThat(story).containsText("out of its mould");
@@ -91,7 +91,7 @@ class PlannerScreensTest extends DemoScreens {
     Page page = opened(RunningApp.demoDocument("sessions/pantry-knobs"), "Beside", "2027-01-06");
     button(page, "One Knob 32 more").click();
     assertThat(page.getByText(Pattern.compile("^Changed:"))).isVisible();
-    button(page, "Lay beside another plan").click();
+    button(page, "Compare plans").click();
     choose(page, "Beside", "before the last change");
     Locator table = ways(page);
     assertThat(table.getByRole(AriaRole.ROW).nth(2)).hasText(Pattern.compile("pieces\\s*15\\s*14"));
@@ -133,12 +133,12 @@ class PlannerScreensTest extends DemoScreens {
                 new Page.GetByRoleOptions()
                     .setName(Pattern.compile("the work of two pairs of hands"))))
         .isVisible();
-    field(page, "Every pour makes it on").fill("100");
+    field(page, "Certainty wanted").fill("100");
     Locator told =
         page.getByLabel("Conditions", new Page.GetByLabelOptions().setExact(true))
             .getByText("Nobody can be 100 % sure");
     assertThat(told).isVisible();
-    field(page, "Every pour makes it on").fill("97");
+    field(page, "Certainty wanted").fill("97");
     assertThat(told).hasCount(0);
     // Whatever else is typed or pasted there: a message, and the plan before it stays.
     for (String typed : List.of("", "0", "-1", "1.5", "1,5", "1e9", "two", "2\t2", "99999999999")) {
@@ -149,10 +149,10 @@ class PlannerScreensTest extends DemoScreens {
     field(page, "Pairs of hands").fill(" 1 ");
     assertThat(field(page, "Pairs of hands")).hasAttribute("aria-invalid", "false");
     for (String typed : List.of("", "0", "-5", "1e9", "sure", "9 7")) {
-      field(page, "Every pour makes it on").fill(typed);
-      assertThat(field(page, "Every pour makes it on")).hasAttribute("aria-invalid", "true");
+      field(page, "Certainty wanted").fill(typed);
+      assertThat(field(page, "Certainty wanted")).hasAttribute("aria-invalid", "true");
     }
-    field(page, "Every pour makes it on").fill("97,5");
-    assertThat(field(page, "Every pour makes it on")).hasAttribute("aria-invalid", "false");
+    field(page, "Certainty wanted").fill("97,5");
+    assertThat(field(page, "Certainty wanted")).hasAttribute("aria-invalid", "false");
   }
 }

@@ -253,7 +253,7 @@ class ScreensTest extends DemoScreens {
     assertThat(clock).not().hasText(before);
     page.reload();
     assertThat(group(page, "Part A")).containsText("56.0 g");
-    button(page, "A meets B now").click();
+    button(page, "Mixed: start the clock").click();
     assertThat(clock).containsText("A met B at");
     link(page, "Sessions").click();
     assertThat(link(page, "Mix of 84 g")).isVisible();

@@ -17,7 +17,8 @@ import java.util.Set;
  */
 public final class Replay {
   /**
-   * What the cure engine or a search comes to is no arithmetic; its inputs are shown, not summed.
+   * What the cure engine, a search or the shape of a mould comes to is no arithmetic; its inputs
+   * are shown, not summed.
    */
   private static final Set<Formula> NO_ARITHMETIC =
       EnumSet.of(
@@ -26,7 +27,8 @@ public final class Replay {
           Formula.PEAK_FORGOTTEN,
           Formula.STATE_OF_CURE,
           Formula.LAYER_CURE,
-          Formula.LAYER_PEAK);
+          Formula.LAYER_PEAK,
+          Formula.CURED_SURFACE);
 
   /** Masses are whole milligrams. */
   private static final double MILLIGRAMS = 0.002;
@@ -122,6 +124,10 @@ public final class Replay {
                     ? one("layer") + sum("displaced by")
                     : one("layer") / one("density of the mix") + sum("displaced by"));
         case FILL_BY_DEPTH -> filled(one("holds up to there") - one("holds below"));
+        case DOME_HEIGHT ->
+            one("resin above the rim")
+                * 1_000
+                / (one("opening") * one("mean height, of the highest") / 100);
         case COAT_VOLUME -> one("area") * one("thickness with edges and drip") / 10;
         case POUR_MASS ->
             one("volume") * one("density of the mix") + sum("stays in the cup of all colours");

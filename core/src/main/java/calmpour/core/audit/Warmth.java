@@ -1,5 +1,6 @@
 package calmpour.core.audit;
 
+import calmpour.core.cure.BodyHistory;
 import calmpour.core.cure.Calibrated;
 import calmpour.core.embed.Bubbles;
 import calmpour.core.plan.Facts;
@@ -11,7 +12,9 @@ import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** Judges what the cure engine says of a plan: how damp it is for it, how hard it ever gets. */
 final class Warmth implements Rule {
@@ -33,6 +36,7 @@ final class Warmth implements Rule {
   public void judge(Facts facts, Findings told) {
     air(facts.job(), told);
     cold(facts, told);
+    release(facts, told);
     int unmet =
         facts.job().resins().stream()
             .mapToInt(r -> facts.cure().label(r.resin()).map(Calibrated::unmet).orElse(0))
@@ -94,20 +98,43 @@ final class Warmth implements Rule {
     }
   }
 
+  /** What warming the mix for its bubbles costs of the time in its cup, and what it brings. */
+  private static void release(Facts facts, Findings told) {
+    double warmer = facts.job().session().habits().mixing().releaseOrNone().warmerK();
+    for (Job.ResinUse use : warmer > 0 ? facts.job().resins() : List.<Job.ResinUse>of()) {
+      Optional<Batch> largest =
+          facts.plan().batches().stream()
+              .filter(b -> b.resinId().equals(use.resin().id()) && facts.mixes(b))
+              .max(Comparator.comparingDouble(b -> b.measuring().totalG()));
+      if (largest.isEmpty()) {
+        continue;
+      }
+      Batch batch = largest.get();
+      JobInResin job = facts.job().in(use.resin().id());
+      BodyHistory with = facts.mixed(batch);
+      BodyHistory without = new BodyHistory(with.startC() - warmer, with.segments());
+      told.note(
+          Finding.Rule.RELEASE_COSTS_TIME,
+          Place.of(batch),
+          facts.cure().thickens(job.resin(), with).workingMinutes(),
+          facts.cure().thickens(job.resin(), without).workingMinutes(),
+          "min");
+      Optional<Bubbles> clears = bubbles(facts, job, batch, with);
+      Optional<Bubbles> otherwise = bubbles(facts, job, batch, without);
+      if (clears.isPresent() && otherwise.isPresent()) {
+        told.note(
+            Finding.Rule.RELEASE_CLEARS,
+            Place.of(batch),
+            clears.get().clearsMm(),
+            otherwise.get().clearsMm(),
+            "mm");
+      }
+    }
+  }
+
   private static void rest(Facts facts, JobInResin job, Batch batch, Findings told) {
     double rested = job.session().habits().restMinutes();
-    int contact = facts.contact(batch);
-    double from = Math.max(0, (batch.times().mixedSeconds() - contact) / 60.0);
-    double depth =
-        batch
-            .mixing()
-            .cup()
-            .holding(batch.measuring().totalG() / job.resin().mixedDensity())
-            .depthMm();
-    facts
-        .cure()
-        .curve(job.resin(), facts.mixed(batch))
-        .map(run -> Bubbles.of(run, from, rested, depth, job.resin().mixedDensity()))
+    bubbles(facts, job, batch, facts.mixed(batch))
         .filter(b -> b.worthMinutes() == null || b.worthMinutes() > rested)
         .ifPresent(b ->
             told.near(
@@ -117,6 +144,24 @@ final class Warmth implements Rule {
                 Bubbles.SEEN_MM,
                 "mm",
                 new Mend(Mend.Kind.WARM_BOTTLES, 0)));
+  }
+
+  /** What leaves a mixing cup during its rest; empty where a rule of thumb stands in. */
+  private static Optional<Bubbles> bubbles(
+      Facts facts, JobInResin job, Batch batch, BodyHistory mixed) {
+    double rested = job.session().habits().restMinutes();
+    int contact = facts.contact(batch);
+    double from = Math.max(0, (batch.times().mixedSeconds() - contact) / 60.0);
+    double depth =
+        batch
+            .mixing()
+            .cup()
+            .holding(batch.measuring().totalG() / job.resin().mixedDensity())
+            .depthMm();
+    return facts
+        .cure()
+        .curve(job.resin(), mixed)
+        .map(run -> Bubbles.of(run, from, rested, depth, job.resin().mixedDensity()));
   }
 
   /** Whether any layer never gets hard: one line, however many pieces. */

@@ -60,7 +60,8 @@ final class PlanNotes {
   private void surface(Place at, Job.Line line) {
     Job.Level top = line.levels().get(line.levels().size() - 1);
     Job.Above above = line.flat() ? null : top.above();
-    if (above != null) {
+    if (above != null && above.mm() > 0) {
+      double opening = line.profile().areaAtMm2(line.profile().depthMm());
       recorder.note(
           at + "/aboveMm",
           above.mm(),
@@ -68,6 +69,13 @@ final class PlanNotes {
           Formula.DOME_HEIGHT,
           step ->
               step.given("resin above the rim", line.name(), above.ml(), "mL", Origin.WORKED_OUT)
+                  .given("opening", null, opening, "mm²", Origin.MEASURED)
+                  .given(
+                      "mean height, of the highest",
+                      null,
+                      above.ml() * 100_000 / (opening * above.mm()),
+                      "%",
+                      Origin.ASSUMED)
                   .given("most that its skin holds", null, above.mostMm(), "mm", Origin.ASSUMED));
     }
     Double finished = PieceViews.finished(job, line);
@@ -87,7 +95,7 @@ final class PlanNotes {
             step.given("layer", level.colour().name(), level.volumeMl(), "mL", Origin.WORKED_OUT)
                 .given("of it is lost", null, (lost == null ? 0 : lost) * 100, "%", Origin.ASSUMED);
           }
-          if (above != null && !line.lidded()) {
+          if (above != null && above.mm() > 0 && !line.lidded()) {
             step.from("dome", at + "/aboveMm", above.mm(), "mm");
           }
         });

@@ -15,6 +15,7 @@ import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Planning;
+import calmpour.core.habit.Release;
 import calmpour.core.habit.Splitting;
 import calmpour.core.habit.Tinting;
 import calmpour.core.mould.ChipBed;
@@ -464,6 +465,11 @@ class EachRuleTest {
                   s.jar =
                       new Colourant.Jar(
                           null, null, null, null, null, false, null, null, null, null)));
+      case RELEASE_COSTS_TIME, RELEASE_CLEARS ->
+          at(
+              "batch/1",
+              Scene.with(s ->
+                  s.habits = s.habits.withMixing(s.habits.mixing().withRelease(Release.LAMP))));
       case DYE_STAINS_MOULD -> at("colour/oat", coloured(2, ColourantForm.DYE));
       case CHIPS_DENT_POWDER -> {
         Scene scene = worked(SurfaceWork.Kind.DUST);

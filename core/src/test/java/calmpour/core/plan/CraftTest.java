@@ -409,6 +409,10 @@ class CraftTest {
         .doesNotContain(Finding.Rule.RESIN_COLD, Finding.Rule.REST_TOO_SHORT);
   }
 
+  private static Finding only(Plan plan, Finding.Rule rule) {
+    return plan.findings().stream().filter(f -> f.rule() == rule).findFirst().orElseThrow();
+  }
+
   private static Session releasing(Release release) {
     Session plain = Samples.session(List.of(push(null)));
     Habits habits = plain.habits();
@@ -430,6 +434,12 @@ class CraftTest {
     // meanwhile.
     Plan tray = plan(releasing(Release.TRAY), PLAIN, MAKE);
     assertThat(pourable(tray) / usual).isBetween(0.57, 0.9);
+    Finding costs = only(tray, Finding.Rule.RELEASE_COSTS_TIME);
+    assertThat(costs.value()).isBetween(costs.limit() * 0.5, costs.limit() * 0.9);
+    Finding clears = only(tray, Finding.Rule.RELEASE_CLEARS);
+    assertThat(clears.value()).as("finer bubbles leave").isLessThan(clears.limit());
+    assertThat(told(vacuum))
+        .doesNotContain(Finding.Rule.RELEASE_COSTS_TIME, Finding.Rule.RELEASE_CLEARS);
     assertThat(said(releasing(Release.TRAY), Kind.RELEASE))
         .extracting(StepCard.Say::code)
         .containsExactly(StepCard.Code.RELEASE, StepCard.Code.RELEASE_WARMS);
