@@ -125,6 +125,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
               {at(batch.times.mixedSeconds)}
               {batch.mixing.firstCupStaysG > 0 && ", the last of it in a second, clean cup"}
             </p>
+            {steps(tasks(batch.number, "RELEASE"))}
             {batch.mixing.tintedWhole.length > 0 && (
               <p>☐ into the mixing cup, before it is split: {doses(batch.mixing.tintedWhole)}</p>
             )}

@@ -281,6 +281,7 @@ export const EMBED_SPECS: FieldSpec[] = [
   { path: "pointed", label: "Points", kind: "yesno", yes: "can poke through", no: "none" },
   { path: "face", label: "Which side is seen", kind: "text", width: 230 },
   { path: "lengthMm", label: "Longest side", kind: "number", quantity: "LENGTH", width: 135 },
+  { path: "widthMm", label: "Other side", kind: "number", quantity: "LENGTH", width: 125 },
   {
     path: "heightMm",
     label: "Height in the piece",

@@ -172,7 +172,7 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "EMBED_SINKS":
       return `${capital(place)}: its embed is heavier than the mix and sinks to the floor. Anchor it, or lay it on a bed.`;
     case "EMBED_TOO_LARGE":
-      return `${capital(place)}: its embed is ${showWith(units.LENGTH, finding.value, 0)} long, the cavity ${showWith(units.LENGTH, finding.limit, 0)} wide. Try it dry first.`;
+      return `${capital(place)}: its embed takes ${showWith(units.LENGTH, finding.value, 0)}, the cavity has ${showWith(units.LENGTH, finding.limit, 0)}. Try it dry first.`;
     case "EMBED_NOT_COVERED":
       return `${capital(place)}: its embed stands ${showWith(units.LENGTH, finding.value, 1)} high in a layer of ${showWith(units.LENGTH, finding.limit, 1)}. Pour a deeper layer, or let it stand out on purpose.`;
     case "DOME_RUNS_OVER":

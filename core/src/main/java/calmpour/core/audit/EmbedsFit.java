@@ -3,6 +3,7 @@ package calmpour.core.audit;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
+import calmpour.core.mould.Measured;
 import calmpour.core.plan.Facts;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
@@ -58,6 +59,16 @@ final class EmbedsFit implements Rule {
       double wide = line.measured().section().widthMm();
       if (length > wide) {
         told.near(Finding.Rule.EMBED_TOO_LARGE, place, length, wide, "mm", Findings.openPiece(l));
+      }
+    }
+    Double across = embed.widthMm();
+    if (across != null && line.cavity().outlineKnown()) {
+      // Seen from above: its area over its longer side.
+      Measured bare = line.cavity().bare();
+      double rim = bare.profile().areaAtMm2(bare.profile().depthMm());
+      double narrow = rim / bare.section().widthMm();
+      if (across > narrow) {
+        told.near(Finding.Rule.EMBED_TOO_LARGE, place, across, narrow, "mm", Findings.openPiece(l));
       }
     }
     Double height = embed.heightMm();

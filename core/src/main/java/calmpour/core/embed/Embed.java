@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param left how many are on the shelf
  * @param lengthMm longest side as it lies or stands in a piece
  * @param heightMm from its lowest to its highest point, as it lies or stands there
+ * @param widthMm its other side as it lies there
  */
 public record Embed(
     String id,
@@ -31,7 +32,9 @@ public record Embed(
     @Nullable String face,
     @Nullable Integer left,
     @Nullable Double lengthMm,
-    @Nullable Double heightMm) {
+    @Nullable Double heightMm,
+    @Nullable Double widthMm) {
+  public static final Range WIDTH_MM = new Range(0.1, 2_000);
   public static final Range LENGTH_MM = new Range(0.1, 2_000);
   public static final Range HEIGHT_MM = new Range(0.05, 500);
   public static final Range MASS_G = new Range(0.0005, 5_000);
@@ -51,7 +54,7 @@ public record Embed(
       @Nullable Boolean pointed,
       @Nullable String face,
       @Nullable Integer left) {
-    this(id, name, massG, volumeMl, density, dry, pointed, face, left, null, null);
+    this(id, name, massG, volumeMl, density, dry, pointed, face, left, null, null, null);
   }
 
   public Embed {
@@ -65,6 +68,7 @@ public record Embed(
             .within("left", left, LEFT)
             .within("lengthMm", lengthMm, LENGTH_MM)
             .within("heightMm", heightMm, HEIGHT_MM)
+            .within("widthMm", widthMm, WIDTH_MM)
             .atMost("face", face, FACE_LENGTH);
     int given = (massG == null ? 0 : 1) + (volumeMl == null ? 0 : 1) + (density == null ? 0 : 1);
     check.that(given >= 2, Problem.of("volumeMl", Problem.Code.TWO_OF_THREE, null)).orThrow();

@@ -127,7 +127,8 @@ class EachRuleTest {
   private static Scene sized(Double lengthMm, Double heightMm) {
     return Scene.with(s -> {
       s.embed =
-          new Embed("fern", "Fern", 0.06, 0.14, null, true, true, null, 30, lengthMm, heightMm);
+          new Embed(
+              "fern", "Fern", 0.06, 0.14, null, true, true, null, 30, lengthMm, heightMm, null);
       s.pieces = List.of(Scene.layered(Moment.HALF_FILL, Join.GEL));
     });
   }

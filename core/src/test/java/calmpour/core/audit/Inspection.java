@@ -10,6 +10,7 @@ import calmpour.core.embed.Embed;
 import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
 import calmpour.core.habit.Tinting;
+import calmpour.core.mould.Cavity;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.mould.MouldState;
@@ -213,6 +214,14 @@ final class Inspection {
         Double wide = job.lines().get(p).cavity().lengthMm();
         if (embed.lengthMm() != null && wide != null && embed.lengthMm() > wide) {
           wrong(Rule.EMBED_TOO_LARGE, "layer/" + (p + 1) + "." + (l + 1));
+        }
+        Cavity cavity = job.lines().get(p).cavity();
+        // Straight walls: what it holds over its depth and its longer side.
+        if (embed.widthMm() != null && wide != null && cavity.depthMm() != null) {
+          double narrow = cavity.measure().toldMl() * 1_000 / cavity.depthMm() / wide;
+          if (embed.widthMm() > narrow) {
+            wrong(Rule.EMBED_TOO_LARGE, "layer/" + (p + 1) + "." + (l + 1));
+          }
         }
         Job.Level level = job.lines().get(p).levels().get(l);
         double stands = 100 - placed.standsOutPercent();

@@ -83,7 +83,8 @@ final class Spoilt {
                     null,
                     e.left(),
                     e.lengthMm(),
-                    e.heightMm()))
+                    e.heightMm(),
+                    e.widthMm()))
             .toList(),
         w.tools(),
         w.bookings());
