@@ -210,11 +210,7 @@ class EveryFieldTest {
             .map(m ->
                 m.id().equals(mouldId) && m.make() != null
                     ? new Mould(
-                        m.id(),
-                        m.name(),
-                        m.cavities(),
-                        otherwise.apply(m.make()),
-                        m.state())
+                        m.id(), m.name(), m.cavities(), otherwise.apply(m.make()), m.state())
                     : m)
             .toList());
   }

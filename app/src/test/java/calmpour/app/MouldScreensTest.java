@@ -177,7 +177,8 @@ class MouldScreensTest extends DemoScreens {
     button(page, "Save").click();
     assertThat(row.getByLabel("demould after"))
         .hasAccessibleDescription(Pattern.compile("between 0.05 and 336"));
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove")).nth(3).click();
+    // The first is for the resin itself.
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove")).nth(4).click();
     button(page, "Add a pot life").click();
     Locator potLife =
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Pot life 1"));

@@ -72,8 +72,7 @@ class PlannerScreensTest extends DemoScreens {
   void aPlanTellsItsStoryAndHowTheMouldsStand() {
     Page page = opened(RunningApp.demoDocument("sessions/pantry-knobs"), "Told", "2027-01-05");
     button(page, "Summary").click();
-    Locator story =
-        page.getByLabel("Summary", new Page.GetByLabelOptions().setExact(true)).last();
+    Locator story = page.getByLabel("Summary", new Page.GetByLabelOptions().setExact(true)).last();
     assertThat(story).containsText("fills 14 pieces");
     assertThat(story).containsText("Tightest is");
     assertThat(story).containsText("out of its mould");
