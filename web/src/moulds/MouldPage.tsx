@@ -12,7 +12,7 @@ import { Told } from "../ui/Told";
 import { wantWords } from "../words/moulds";
 import { CavityEditor } from "./CavityEditor";
 import { Photo } from "./Photo";
-import { MAKE_FIELDS, STATE_FIELDS } from "./fields";
+import { makeFields, STATE_FIELDS } from "./fields";
 import { newCavity } from "./newMould";
 
 interface Props {
@@ -202,7 +202,12 @@ export function MouldPage({ given, view, onSaved, onRemoved }: Props) {
             />
           </Sheet>
           <Sheet title="How it is made">
-            <Fields specs={MAKE_FIELDS} draft={mould} errors={errors} onChange={change} />
+            <Fields
+              specs={makeFields(mould.make?.opening)}
+              draft={mould}
+              errors={errors}
+              onChange={change}
+            />
           </Sheet>
           {!isNew && <Photo mould={mould} has={view.photo} />}
         </Box>

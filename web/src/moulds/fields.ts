@@ -217,7 +217,19 @@ export const SOLIDS: Record<Solid["kind"], { name: string; fields: FieldSpec[]; 
   },
 };
 
-export const MAKE_FIELDS: FieldSpec[] = [
+/** What only a mould that is closed so has. */
+const OF_OPENING: Record<string, string> = {
+  "make.surplusMl": "CLOSED",
+  "make.edgeMm": "FLAT",
+  "make.dripPercent": "FLAT",
+};
+
+/** How a mould is made, without what its opening has no use for. */
+export function makeFields(opening: string | null | undefined): FieldSpec[] {
+  return MAKE_FIELDS.filter((f) => (OF_OPENING[f.path] ?? opening) === opening);
+}
+
+const MAKE_FIELDS: FieldSpec[] = [
   {
     path: "make.material",
     label: "Made of",
