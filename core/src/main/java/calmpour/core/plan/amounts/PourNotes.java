@@ -22,6 +22,9 @@ final class PourNotes {
     this.recorder = recorder;
   }
 
+  /** What is full to the rim may end a digit below it. */
+  private static final double HAIR_BELOW = 1 - 1e-9;
+
   void note(PourDraft pour, FilledCup cup, Place cupAt) {
     Place at = new Place.OfPour(pour.id());
     Job.Line line = job.lines().get(pour.line());
@@ -30,7 +33,8 @@ final class PourNotes {
     Layer layer = level.coat() ? null : line.piece().layers().get(pour.layer());
     Fill fill = layer == null ? null : layer.fill();
     // A flat back ends below the rim: by depth, too.
-    boolean flat = fill == null && !level.coat() && level.toMm() < line.profile().depthMm();
+    double rim = line.profile().depthMm() * HAIR_BELOW;
+    boolean flat = fill == null && !level.coat() && level.toMm() < rim;
     Formula formula =
         layer == null
             ? Formula.COAT_VOLUME
