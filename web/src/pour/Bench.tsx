@@ -45,7 +45,10 @@ interface BenchProps {
   running: Running;
 }
 
-/** A run on the whole screen, to be read at arm's length and used with gloves. */
+/**
+ * A run on the whole screen, to be read at arm's length and used with gloves. Longer than other
+ * files: it only hands on what its parts share, and a cut would hand on the same once more.
+ */
 export function Bench({ run, running }: BenchProps) {
   useTicks(500);
   const units = useUnits();

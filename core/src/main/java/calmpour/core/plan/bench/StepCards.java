@@ -6,14 +6,12 @@ import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.habit.Care;
-import calmpour.core.habit.Release;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.session.Job;
-import calmpour.core.tint.ColourantForm;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -74,12 +72,8 @@ public final class StepCards {
       }
       case LAY_EMBEDS -> inner(task, says);
       case GATHER -> say(says, StepCard.Code.ONE_CUP);
-      case RELEASE -> release(says);
-      case TINT -> {
-        if (flakes(task)) {
-          say(says, StepCard.Code.CHOP);
-        }
-      }
+      case RELEASE -> MixSays.release(job, says);
+      case TINT -> MixSays.tinted(job, cups.values(), task, says);
       case BUBBLE_PASS, LOOK -> {
         say(says, StepCard.Code.BUBBLES, null, care().bubbles().name());
         if (task.kind() == Task.Kind.LOOK) {
@@ -103,27 +97,6 @@ public final class StepCards {
     }
     List<StepCard.EmbedCard> embeds = embeds(task);
     return says.isEmpty() && embeds.isEmpty() ? StepCard.NOTHING : new StepCard(embeds, says);
-  }
-
-  private void release(List<StepCard.Say> says) {
-    Release release = job.session().habits().mixing().releaseOrNone();
-    say(says, StepCard.Code.RELEASE, null, release.name());
-    if (release.warmerK() > 0) {
-      say(says, StepCard.Code.RELEASE_WARMS, release.warmerK(), null);
-    }
-  }
-
-  /** Whether flakes go into the cup, or the batch, that is tinted. */
-  private boolean flakes(Task task) {
-    return cups.values().stream()
-        .filter(c -> task.cupId() == null || c.id().equals(task.cupId()))
-        .flatMap(c -> c.tint().doses().stream())
-        .anyMatch(d -> flake(d.colourantId()));
-  }
-
-  private boolean flake(String colourantId) {
-    return job.used().colourants().stream()
-        .anyMatch(c -> c.id().equals(colourantId) && c.form() == ColourantForm.FLAKE);
   }
 
   private Care care() {
