@@ -1,3 +1,5 @@
+// Longer than other files: it only hands on what its parts share, and a cut would hand on the same
+// once more.
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
@@ -45,10 +47,7 @@ interface BenchProps {
   running: Running;
 }
 
-/**
- * A run on the whole screen, to be read at arm's length and used with gloves. Longer than other
- * files: it only hands on what its parts share, and a cut would hand on the same once more.
- */
+/** A run on the whole screen, to be read at arm's length and used with gloves. */
 export function Bench({ run, running }: BenchProps) {
   useTicks(500);
   const units = useUnits();

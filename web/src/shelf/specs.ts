@@ -102,8 +102,8 @@ export const RESIN_GROUPS: {
         width: 155,
       },
       { path: "facts.warmFromC", label: "Bottles from", kind: "number", quantity: "TEMPERATURE" },
-      { path: "facts.dampFromPercent", label: "Air no damper than", kind: "number", symbol: "%" },
       { path: "facts.warmToC", label: "Bottles to", kind: "number", quantity: "TEMPERATURE" },
+      { path: "facts.dampFromPercent", label: "Air no damper than", kind: "number", symbol: "%" },
     ],
   },
   {

@@ -14,7 +14,6 @@ import { dayAndTime } from "../words/time";
 
 const WORDS: Partial<Record<DueLine["kind"], string>> = {
   DEMOULD: "Out of the mould",
-  MOULDS_AWAY: "Wipe, dry and lid",
   FINISH: "Finish",
   READY: "Ready to hand over",
   IN_POT: "In the pressure pot until",

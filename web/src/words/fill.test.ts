@@ -1,7 +1,12 @@
 import { describe, expect, it } from "vitest";
 import type { PieceView } from "../api/client";
 import { METRIC } from "../units/units";
-import { fillWords } from "./fill";
+import { fillTold } from "./fill";
+
+const fillWords = (...of: Parameters<typeof fillTold>) =>
+  fillTold(...of)
+    .map((t) => t.words)
+    .join(" ");
 
 const view = (toMm: number, more: Partial<PieceView>) =>
   ({ depthMm: 14, depthAssumed: false, layers: [{ toMm }], ...more }) as unknown as PieceView;

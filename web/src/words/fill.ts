@@ -10,13 +10,6 @@ export interface FillTold {
   of: "aboveMm" | "finishedMm" | null;
 }
 
-/** The same in one. */
-export function fillWords(view: PieceView, units: Units): string {
-  return fillTold(view, units)
-    .map((t) => t.words)
-    .join(" ");
-}
-
 /** How far a mould is filled and where the surface of the cured piece lies; empty for level. */
 export function fillTold(view: PieceView, units: Units): FillTold[] {
   const long = (mm: number) => showWith(units.LENGTH, mm, mm < 0.95 ? 2 : 1);
