@@ -24,12 +24,12 @@ describe("readNumber", () => {
 describe("readIn", () => {
   // NIST SP 811, appendix B.8: 1 psi = 6.894 757 kPa; 1 bar = 100 kPa.
   it.each([
-    ["30 psi", 2.068],
-    ["207kPa", 2.07],
-    ["2,5 bar", 2.5],
-    ["2.5", 2.5],
-  ])("reads a gauge in bar: %j", (text, bar) => {
-    expect(readIn(METRIC.PRESSURE, text)).toBeCloseTo(bar, 3);
+    ["30 psi", 206.843],
+    ["207kPa", 207],
+    ["2,5 bar", 250],
+    ["250", 250],
+  ])("reads a gauge: %j", (text, kPa) => {
+    expect(readIn(METRIC.PRESSURE, text)).toBeCloseTo(kPa, 2);
   });
 
   it("knows no gauge anywhere else", () => {

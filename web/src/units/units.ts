@@ -19,7 +19,7 @@ export const METRIC: Units = {
   LENGTH: { symbol: "mm", digits: 0, scale: 1, zeroAt: 0 },
   TEMPERATURE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
   TEMPERATURE_DIFFERENCE: { symbol: "°C", digits: 1, scale: 1, zeroAt: 0 },
-  PRESSURE: { symbol: "bar", digits: 1, scale: 100, zeroAt: 0 },
+  PRESSURE: { symbol: "kPa", digits: 0, scale: 1, zeroAt: 0 },
 };
 
 const US_SHOWN: Record<Quantity, { unit: UnitLine["unit"]; symbol: string; digits: number }> = {

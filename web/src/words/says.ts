@@ -62,6 +62,13 @@ export function embedWords(embed: EmbedCard, kind: string): string {
   return `${embed.name}: ${parts.join(", ")}.`;
 }
 
+/** Workshops read a pot in bar, or in psi. */
+function pressure(kPa: number, units: Units): string {
+  return units.PRESSURE.symbol === "kPa"
+    ? `${Math.round(kPa) / 100} bar`
+    : showWith(units.PRESSURE, kPa);
+}
+
 function long(minutes: number): string {
   return minutes < 90 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 6) / 10} h`;
 }
@@ -110,9 +117,9 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
     case "AGAIN":
       return `Once more ${long(value * 60)} later.`;
     case "SET_TO":
-      return `Set it to ${showWith(units.PRESSURE, value)}.`;
+      return `Set it to ${pressure(value, units)}.`;
     case "RATED":
-      return `Rated for ${showWith(units.PRESSURE, value)}: stay below, and below its relief valve.`;
+      return `Rated for ${pressure(value, units)}: stay below, and below its relief valve.`;
     case "BOX_AT":
       return `The box stands at ${showWith(units.TEMPERATURE, value)}.`;
     case "SHUT_UNTIL":
@@ -166,7 +173,7 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
     case "TILT":
       return "Read at eye level, at the same edge of every mark; tip the cup, let it settle, read again.";
     case "RELIEF":
-      return `Its relief valve opens at ${showWith(units.PRESSURE, value)}.`;
+      return `Its relief valve opens at ${pressure(value, units)}.`;
     case "BOTTLES_FROM":
       return `The label wants the bottles at ${showWith(units.TEMPERATURE, value)} or more: warm them, shut and dried.`;
     case "BOTTLES_TO":
