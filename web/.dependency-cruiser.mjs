@@ -8,10 +8,10 @@ const FLOORS = [
   ["words"],
   ["ui"],
   ["drawing"],
-  ["card", "moulds", "plan/how"],
+  ["card", "moulds", "plan/how", "ways"],
   ["shelf", "pour"],
   ["record", "plan/board", "plan/cups", "plan/days", "plan/conditions", "plan/verdict"],
-  ["plan", "practice", "mix", "today", "sessions", "first"],
+  ["plan", "practice", "mix", "today", "sessions", "first", "workshop"],
 ];
 
 /** One room beside another that it may use all the same; never both ways. */

@@ -36,6 +36,7 @@ const RUNS = screen(() => import("./pour/RunsScreen").then((m) => m.RunsScreen))
 const BENCH = screen(() => import("./pour/PourScreen").then((m) => m.PourScreen));
 const RECORD = screen(() => import("./record/RecordScreen").then((m) => m.RecordScreen));
 const WHAT_IF = screen(() => import("./practice/PracticeScreen").then((m) => m.PracticeScreen));
+const WORKSHOP = screen(() => import("./workshop/WorkshopScreen").then((m) => m.WorkshopScreen));
 const EVENINGS = screen(() =>
   import("./practice/RehearsalsScreen").then((m) => m.RehearsalsScreen),
 );
@@ -75,6 +76,7 @@ export function App() {
           <Route path="practice" element={WHAT_IF} />
           <Route path="practice/rehearsal" element={EVENINGS} />
           <Route path="practice/rehearsal/:id" element={EVENING} />
+          <Route path="workshop" element={WORKSHOP} />
           <Route path="*" element={<Astray />} />
         </Route>
       </Routes>

@@ -83,6 +83,10 @@ export type Design = S["Design"];
 export type LayerView = S["LayerView"];
 export type Tool = S["Tool"];
 export type Hours = S["Hours"];
+export type Room = S["Room"];
+export type Usual = S["Usual"];
+export type UsualView = S["UsualView"];
+export type BoardPicture = S["Board"];
 export type Pin = S["Pin"];
 
 export type OpenedRun = S["OpenedRun"];
@@ -130,6 +134,9 @@ export interface FieldError {
   code: string;
   message: string;
   actual?: string;
+  /** Limits in g, mL, mm, °C or kPa. */
+  min?: number;
+  max?: number;
 }
 
 /** Why the server said no. */

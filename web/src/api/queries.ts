@@ -83,6 +83,11 @@ export const useToday = () => useKept(["today"], () => api.GET("/api/today"));
 
 export const useSessions = () => useKept(["sessions"], () => api.GET("/api/sessions"));
 
+export const useBin = () => useKept(["bin"], () => api.GET("/api/sessions/bin"));
+
+/** How this workshop works: what a new session begins with. */
+export const useUsual = () => useKept(["usual"], () => api.GET("/api/usual"));
+
 export const useMoulds = () => useKept(["moulds"], () => api.GET("/api/moulds"));
 
 export const useShelf = () => useKept(["shelf"], () => api.GET("/api/shelf"));

@@ -1,3 +1,4 @@
+import { WEEKDAYS } from "../session/newSession";
 import { useTheme } from "@mui/material/styles";
 import type { Hours, Plan, Task } from "../api/client";
 import { useWidth } from "./useWidth";
@@ -110,7 +111,12 @@ function thereOn(hours: Hours | undefined, date: string): { from: number; to: nu
       ? null
       : { from: other.fromMinutes, to: other.toMinutes };
   }
-  return { from: hours.fromMinutes, to: hours.toMinutes };
+  const day = WEEKDAYS[new Date(`${date}T12:00:00Z`).getUTCDay()];
+  const own = hours.weekly?.find((d) => d.day === day);
+  const { fromMinutes, toMinutes } = own ?? hours;
+  return fromMinutes === undefined || toMinutes === undefined
+    ? null
+    : { from: fromMinutes, to: toMinutes };
 }
 
 /** Work close together is one block; by day, in the workshop's own wall clock. */

@@ -14,7 +14,7 @@ import {
   type Session,
   type Trouble,
 } from "../api/client";
-import { useDemoShelf } from "../api/queries";
+import { useDemoShelf, useUsual } from "../api/queries";
 import { newId } from "../moulds/newMould";
 import { newSession } from "../session/newSession";
 import { RESINS } from "../shelf/kinds";
@@ -88,6 +88,7 @@ export function FirstVisit() {
   const [step, setStep] = useState<Step>("mould");
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const demo = useDemoShelf(true).data;
+  const usual = useUsual().data;
   const errors: FieldError[] = trouble?.errors ?? [];
   const go = (next: Step) => {
     setTrouble(null);
@@ -143,7 +144,7 @@ export function FirstVisit() {
   };
   const plan = async (colour: string) => {
     const session: Session = {
-      ...newSession(),
+      ...newSession(usual?.usual ?? null),
       name: "My first session",
       resinId: resin.id,
       pieces: mould.cavities.map((c) => ({

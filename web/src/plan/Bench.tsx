@@ -5,7 +5,6 @@ import { useNavigate } from "react-router";
 import { AboutProvider } from "../api/asking";
 import type { Mend, Piece, Session, Trouble, Workshop } from "../api/client";
 import type { Defaults } from "../api/queries";
-import { PourLine } from "../drawing/PourLine";
 import { sittings } from "../drawing/pourLineLayout";
 import { notOnPurpose, onPurpose, pinned, released } from "../session/arranging";
 import { choices } from "../session/choices";
@@ -46,7 +45,8 @@ const Findings = later(() => import("./verdict/Findings").then((m) => m.Findings
 const Story = later(() => import("./verdict/Story").then((m) => m.Story));
 const Ways = later(() => import("./verdict/Ways").then((m) => m.Ways));
 const LayerStates = later(() => import("./how/States").then((m) => m.LayerStates));
-// Below what is seen at once.
+// Below what is seen at once, or drawn once there is a plan.
+const PourLine = later(() => import("../drawing/PourLine").then((m) => m.PourLine));
 const Days = later(() => import("./days/Days").then((m) => m.Days));
 const Assumed = later(() => import("./how/Margins").then((m) => m.Assumed));
 
@@ -71,6 +71,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
   const selected = line === null ? null : Number(line) - 1;
   const setSelected = (to: number | null) => setLine(to === null ? null : String(to + 1));
   const [adding, setAdding] = useState(false);
+  const [story, setStory] = useState(false);
   const [conditions, setConditions] = useState(session.resinId === "");
   const [fileTrouble, setFileTrouble] = useState<Trouble | null>(null);
   const [batchShown, setBatchShown] = useAddressed("batch");
@@ -81,7 +82,6 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
   const shelf = choices(workshop, session);
   const pieces = session.pieces ?? [];
   const habits = { ...defaults.habits, ...session.habits };
-  const hands = { ...defaults.hands, ...session.hands };
   const errors = trouble?.errors ?? [];
   const plan = pieces.length > 0 && answer ? answer.plan : null;
   const startsAt = new Date(answer?.startsAt ?? 0);
@@ -169,16 +169,18 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
           resin={shelf.resins.find((r) => r.id === session.resinId)?.name ?? "no resin yet"}
           open={conditions}
           onOpen={() => setConditions(!conditions)}
+          changed={changed}
+          story={story}
+          onStory={plan && !trouble ? () => setStory(!story) : null}
           planned={planning.asked}
           tried={planning.tried}
           onEnough={planning.enough}
         />
-        {plan && !trouble && (
+        {story && plan && !trouble && (
           <Story
             plan={plan}
             startsAt={startsAt}
             zoneId={zoneId}
-            changed={changed}
             least={plan.arranged?.leastBatches ?? null}
             batches={plan.batches.length}
           />
@@ -188,8 +190,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
             session={session}
             shelf={shelf}
             errors={errors}
-            habits={habits}
-            hands={hands}
+            defaults={defaults}
             onChange={edit}
           />
         )}

@@ -5,7 +5,10 @@ import { useDefaults, useWorkshop } from "../api/queries";
 import { useSessionEditor } from "../session/useSessionEditor";
 import { Loading } from "../ui/Loading";
 import { Empty, Told } from "../ui/Told";
+import { later } from "../ui/later";
 import { Bench } from "./Bench";
+
+const Unsaved = later(() => import("./Unsaved").then((m) => m.Unsaved));
 
 /** Opens a session and hands it to the bench; says so where there is none, or none yet. */
 export function PlanScreen({ id }: { id: string }) {
@@ -16,7 +19,8 @@ export function PlanScreen({ id }: { id: string }) {
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement;
+      const typing =
+        event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z" && !typing) {
         event.preventDefault();
         (event.shiftKey ? redo : undo)();
@@ -77,6 +81,9 @@ export function PlanScreen({ id }: { id: string }) {
     );
   }
   return (
-    <Bench editing={editing} session={session} workshop={shelf.data} defaults={defaults.data} />
+    <>
+      <Unsaved id={id} restored={editing.restored} />
+      <Bench editing={editing} session={session} workshop={shelf.data} defaults={defaults.data} />
+    </>
   );
 }

@@ -1,9 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useEffect, useState } from "react";
-import { api, ask, type OpenedSession, type Session, type Trouble } from "../api/client";
-import { FORMAT, raised } from "../api/format";
+import {
+  api,
+  ask,
+  type OpenedSession,
+  type Session,
+  type Trouble,
+  type Usual,
+} from "../api/client";
 import { value } from "../api/queries";
 import { begin, edit, type History, redo, undo } from "./history";
+import { type Draft, dropDraft, isNew, keepDraft, readDraft } from "./drafts";
 import { newSession } from "./newSession";
 
 export type Editor =
@@ -14,53 +21,32 @@ export type Editor =
 
 const troubled = (trouble: Trouble): Editor => ({ status: "trouble", trouble });
 
-const draftKey = (id: string) => `calm-pour/draft/${id}`;
-
-interface Draft {
-  /** Undefined where it was kept before there were numbers. */
-  format?: number;
-  session: Session;
-  revision: number;
-}
-
-async function readDraft(id: string): Promise<Draft | null> {
-  try {
-    const text = localStorage.getItem(draftKey(id));
-    const draft = text ? (JSON.parse(text) as Draft) : null;
-    const session = draft && (await raised("SESSION", draft.format, draft.session));
-    if (text && !session) {
-      // A newer Calm Pour kept it: out of the way of today's edits, and not lost.
-      localStorage.setItem(`${draftKey(id)}/unreadable`, text);
-    }
-    return draft && session ? { ...draft, session } : null;
-  } catch {
-    return null;
-  }
-}
-
 interface Opened {
   /** Null for one that is not kept yet. */
   kept: OpenedSession | null;
   draft: Draft | null;
+  /** How this workshop works, where a new session begins; null otherwise. */
+  usual: Usual | null;
 }
 
 /** What there is to edit; null where nothing was kept yet. */
 async function opened(id: string): Promise<Opened | null> {
-  if (id === "new") {
-    return { kept: null, draft: await readDraft("new") };
+  if (isNew(id)) {
+    const draft = await readDraft(id);
+    return { kept: null, draft, usual: draft ? null : (await value(api.GET("/api/usual"))).usual };
   }
   const wanted = id || (await value(api.GET("/api/sessions"))).find((s) => s.justMix !== true)?.id;
   if (!wanted) {
     return null;
   }
   const kept = await value(api.GET("/api/sessions/{id}", { params: { path: { id: wanted } } }));
-  return { kept, draft: await readDraft(wanted) };
+  return { kept, draft: await readDraft(wanted), usual: null };
 }
 
 /** Edits begin at what is kept, or at what was typed after it. */
-function begun({ kept, draft }: Opened): History {
+function begun({ kept, draft, usual }: Opened): History {
   if (!kept) {
-    return begin(draft?.session ?? newSession());
+    return begin(draft?.session ?? newSession(usual));
   }
   const history = begin(kept.session);
   return draft && draft.revision === kept.revision
@@ -71,7 +57,7 @@ function begun({ kept, draft }: Opened): History {
 /**
  * Opens a session and keeps its edits: unsaved ones survive a reload of the page on this browser.
  *
- * @param id of a kept session, "new", or "" for the newest one
+ * @param id of a kept session, "new" or "new-…" for one that is not kept yet, or "" for the newest
  */
 export function useSessionEditor(id: string) {
   // Opened once: what is edited is not replaced under the maker's hands.
@@ -94,6 +80,8 @@ export function useSessionEditor(id: string) {
 
   const session = editor.status === "open" ? editor.history.now : null;
   const kept = editor.status === "open" ? editor.kept : null;
+  const newId = isNew(id) ? id : "new";
+  const touched = editor.status === "open" && editor.history.past.length > 0;
   const dirty =
     session !== null && (kept === null || JSON.stringify(session) !== JSON.stringify(kept.session));
 
@@ -101,16 +89,14 @@ export function useSessionEditor(id: string) {
     if (session === null) {
       return;
     }
-    const key = draftKey(kept?.id ?? "new");
-    if (dirty) {
-      localStorage.setItem(
-        key,
-        JSON.stringify({ format: FORMAT, session, revision: kept?.revision ?? 0 }),
-      );
-    } else {
-      localStorage.removeItem(key);
+    const its = kept?.id ?? newId;
+    // A new session that nobody has touched yet is none.
+    if (dirty && (kept || touched)) {
+      keepDraft(its, session, kept?.revision ?? 0);
+    } else if (!dirty) {
+      dropDraft(its);
     }
-  }, [session, kept, dirty]);
+  }, [session, kept, dirty, newId, touched]);
 
   const change = useCallback((step: (history: History) => History) => {
     setEditor((e) => (e.status === "open" ? { ...e, history: step(e.history) } : e));
@@ -136,7 +122,7 @@ export function useSessionEditor(id: string) {
         return answer.trouble;
       }
       if (!kept || asNew) {
-        localStorage.removeItem(draftKey(kept?.id ?? "new"));
+        dropDraft(kept?.id ?? newId);
       }
       setEditor((e) => {
         if (e.status !== "open") {
@@ -149,10 +135,35 @@ export function useSessionEditor(id: string) {
       });
       return answer.value;
     },
-    [session, kept],
+    [session, kept, newId],
+  );
+
+  /** Says that this session will be, or that it is only thought of; null where that is kept. */
+  const confirm = useCallback(
+    async (confirmed: boolean): Promise<Trouble | null> => {
+      if (!kept) {
+        throw new Error("bug: what is not kept cannot be confirmed");
+      }
+      const answer = await ask(
+        api.PUT("/api/sessions/{id}/confirmed", {
+          params: { path: { id: kept.id }, query: { confirmed } },
+        }),
+      );
+      if (answer.status === "trouble") {
+        return answer.trouble;
+      }
+      setEditor((e) =>
+        e.status === "open" && e.kept ? { ...e, kept: { ...e.kept, confirmed } } : e,
+      );
+      return null;
+    },
+    [kept],
   );
 
   return {
+    confirm,
+    /** Whether this was typed earlier and not saved. */
+    restored: opening.data?.draft != null,
     editor: opening.error && editor.status === "loading" ? troubled(opening.error) : editor,
     dirty,
     edit: useCallback(

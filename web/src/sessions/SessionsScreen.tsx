@@ -1,18 +1,28 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { api, ask, type Session, type SessionLine, type Trouble } from "../api/client";
-import { useSessions } from "../api/queries";
+import { api, ask, type SessionLine, type Trouble } from "../api/client";
+import { useBin, useSessions } from "../api/queries";
+import { drafts, dropDraft, isNew } from "../session/drafts";
 import { openFile } from "../session/sessionFile";
 import { Fetched } from "../ui/Fetched";
+import { OneOf } from "../ui/OneOf";
 import { Empty, Told } from "../ui/Told";
-import { useUnits } from "../units/UnitsProvider";
-import { showWith } from "../units/units";
+import { matches } from "../words/sessions";
+import { BinLines } from "./BinLines";
+import { Line } from "./Line";
 
-/** All kept sessions, and removing one with a way back. */
+type Which = "all" | "ahead" | "begun" | "done" | "bin";
+type Order = "changed" | "start" | "name";
+
+const AHEAD: SessionLine["stands"][] = ["PLANNED", "CONFIRMED", "OVERDUE"];
+
+/** All kept sessions and what was typed and not saved; found, copied, thrown away and brought back. */
 export function SessionsScreen() {
   return (
     <Fetched query={useSessions()} loading="Fetching the sessions…">
@@ -22,23 +32,27 @@ export function SessionsScreen() {
 }
 
 function Sessions({ lines }: { lines: SessionLine[] }) {
-  const units = useUnits();
   const navigate = useNavigate();
-  const [removed, setRemoved] = useState<Session | null>(null);
+  const bin = useBin().data ?? [];
+  const [unsaved, setUnsaved] = useState(drafts);
+  const [which, setWhich] = useState<Which>("all");
+  const [order, setOrder] = useState<Order>("changed");
+  const [sought, setSought] = useState("");
+  const [removed, setRemoved] = useState<SessionLine | null>(null);
   const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<Trouble | null>(null);
-  const remove = async (id: string) => {
-    const whole = await ask(api.GET("/api/sessions/{id}", { params: { path: { id } } }));
-    const gone = await ask(api.DELETE("/api/sessions/{id}", { params: { path: { id } } }));
-    if (whole.status === "ok" && gone.status === "ok") {
-      setRemoved(whole.value.session);
-    }
+
+  const remove = async (line: SessionLine) => {
+    const gone = await ask(api.DELETE("/api/sessions/{id}", { params: { path: { id: line.id } } }));
+    setRemoved(gone.status === "ok" ? line : null);
+    setRefused(gone.status === "ok" ? null : gone.trouble);
   };
-  const bringBack = async (session: Session) => {
-    const answer = await ask(api.POST("/api/sessions", { body: session }));
-    if (answer.status === "ok") {
-      setRemoved(null);
-    }
+  const bringBack = async (line: SessionLine) => {
+    const back = await ask(
+      api.PUT("/api/sessions/{id}/back", { params: { path: { id: line.id } } }),
+    );
+    setRemoved(null);
+    setRefused(back.status === "ok" ? null : back.trouble);
   };
   const open = async (file: File) => {
     const answer = await openFile(file);
@@ -49,9 +63,23 @@ function Sessions({ lines }: { lines: SessionLine[] }) {
       setRefused(answer.trouble);
     }
   };
+
+  const shown = sorted(
+    lines.filter(
+      (l) =>
+        matches(l, sought) &&
+        (which === "all" ||
+          (which === "ahead" && AHEAD.includes(l.stands)) ||
+          (which === "begun" && l.stands === "BEGUN") ||
+          (which === "done" && l.stands === "DONE")),
+    ),
+    order,
+  );
+  const fresh = unsaved.filter((d) => isNew(d.id));
+  const changed = new Set(unsaved.filter((d) => !isNew(d.id)).map((d) => d.id));
   return (
-    <Box sx={{ pt: 1.5, maxWidth: 900 }}>
-      <Box sx={{ display: "flex", gap: 1, alignItems: "baseline", px: 1, mb: 1 }}>
+    <Box sx={{ pt: 1.5, maxWidth: 1100 }}>
+      <Box sx={{ display: "flex", gap: 1, alignItems: "baseline", px: 1, mb: 1, flexWrap: "wrap" }}>
         <Typography variant="h1" sx={{ mr: "auto" }}>
           Sessions
         </Typography>
@@ -77,60 +105,125 @@ function Sessions({ lines }: { lines: SessionLine[] }) {
       {refused && <Told trouble={refused} />}
       {removed && (
         <Box role="status" sx={{ px: 1, pb: 1 }}>
-          “{removed.name}” is removed.{" "}
+          “{removed.name}” is in the bin.{" "}
           <Button onClick={() => void bringBack(removed)}>Bring it back</Button>
         </Box>
       )}
-      {lines.length === 0 ? (
-        <Empty title="Nothing kept yet">
-          <p>Sessions you save stand here, the latest first.</p>
-        </Empty>
-      ) : (
-        <Box component="ul" aria-label="Sessions" sx={{ listStyle: "none", p: 0, m: 0 }}>
-          {lines.map((line) => (
+      {fresh.length > 0 && (
+        <Box
+          component="ul"
+          aria-label="Not saved yet"
+          sx={{ listStyle: "none", px: 1, m: 0, mb: 1 }}
+        >
+          {fresh.map((draft) => (
             <Box
               component="li"
-              key={line.id}
-              sx={{
-                bgcolor: "background.paper",
-                borderRadius: "10px",
-                px: 2.5,
-                py: 1.25,
-                mb: 1,
-                display: "flex",
-                alignItems: "center",
-                columnGap: 2,
-                flexWrap: "wrap",
-              }}
+              key={draft.id}
+              sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}
             >
-              <Link
-                href={line.justMix ? `/mix/${line.id}` : `/plan/${line.id}`}
-                underline="hover"
-                color="inherit"
-                sx={{ fontFamily: "h2.fontFamily", fontSize: "1.2rem", py: 0.5 }}
-              >
-                {line.name}
-              </Link>
-              <Box sx={{ color: "text.secondary", mr: "auto" }}>
-                {line.startsAt === undefined
-                  ? "cannot be read"
-                  : new Intl.DateTimeFormat("en-GB", {
-                      weekday: "short",
-                      day: "numeric",
-                      month: "short",
-                      hour: "2-digit",
-                      minute: "2-digit",
-                    }).format(new Date(line.startsAt))}
-                {line.cavities > 0 && ` · ${line.cavities} cavities`}
-                {line.resinG !== undefined && ` · ${showWith(units.MASS, line.resinG)} of resin`}
+              <b>draft</b>
+              <Link href={`/plan/${draft.id}`}>{draft.name}</Link>
+              <Box sx={{ color: "text.secondary" }}>
+                not saved yet{draft.at && `, typed ${said(draft.at)}`}
               </Box>
-              <Button onClick={() => void remove(line.id)} aria-label={`Remove ${line.name}`}>
-                Remove
+              <Button
+                aria-label={`Throw away the draft ${draft.name}`}
+                onClick={() => {
+                  dropDraft(draft.id);
+                  setUnsaved(drafts());
+                }}
+              >
+                Throw away
               </Button>
             </Box>
           ))}
         </Box>
       )}
+      {lines.length + bin.length > 0 && (
+        <Box
+          sx={{ display: "flex", gap: 1.25, flexWrap: "wrap", alignItems: "center", px: 1, mb: 1 }}
+        >
+          <TextField
+            label="Find"
+            placeholder="name, mould, colour or resin"
+            type="search"
+            value={sought}
+            onChange={(e) => setSought(e.target.value)}
+            sx={{ width: { xs: "100%", sm: 280 } }}
+          />
+          <TextField
+            select
+            label="Order"
+            value={order}
+            onChange={(e) => setOrder(e.target.value as Order)}
+            sx={{ width: 170 }}
+          >
+            <MenuItem value="changed">changed last</MenuItem>
+            <MenuItem value="start">by day</MenuItem>
+            <MenuItem value="name">by name</MenuItem>
+          </TextField>
+          <OneOf<Which>
+            label="Which"
+            choices={[
+              ["all", "all"],
+              ["ahead", "still to come"],
+              ["begun", "begun"],
+              ["done", "done"],
+              ["bin", `bin (${bin.length})`],
+            ]}
+            chosen={which}
+            onChoose={setWhich}
+          />
+        </Box>
+      )}
+      {which === "bin" ? (
+        <BinLines lines={bin.filter((l) => matches(l, sought))} onBack={bringBack} />
+      ) : lines.length === 0 ? (
+        <Empty title="Nothing kept yet">
+          <p>Sessions you save stand here, the latest first.</p>
+          <Button variant="outlined" href="/plan/new">
+            Plan a session
+          </Button>
+        </Empty>
+      ) : shown.length === 0 ? (
+        <Box role="status" sx={{ px: 1, py: 2, color: "text.secondary" }}>
+          None of {lines.length} {lines.length === 1 ? "session" : "sessions"} fits.
+        </Box>
+      ) : (
+        <Box component="ul" aria-label="Sessions" sx={{ listStyle: "none", p: 0, m: 0 }}>
+          {shown.map((line) => (
+            <Line
+              key={line.id}
+              line={line}
+              names={lines.map((l) => l.name)}
+              changed={changed.has(line.id)}
+              onRemove={() => void remove(line)}
+              onTrouble={setRefused}
+            />
+          ))}
+        </Box>
+      )}
     </Box>
   );
+}
+
+function sorted(lines: SessionLine[], order: Order): SessionLine[] {
+  // As they come, those that were changed last are first.
+  return order === "changed"
+    ? lines
+    : lines.toSorted((a, b) =>
+        order === "name"
+          ? a.name.localeCompare(b.name)
+          : (b.startsAt ?? "").localeCompare(a.startsAt ?? ""),
+      );
+}
+
+export function said(at: Date): string {
+  return new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  }).format(at);
 }

@@ -1,10 +1,7 @@
 import Box from "@mui/material/Box";
-import { visuallyHidden } from "@mui/utils";
-import ButtonBase from "@mui/material/ButtonBase";
 import type { ReactNode } from "react";
 import { useLocation } from "react-router";
 import { Going } from "./Going";
-import { useUnitSystem } from "../units/UnitsProvider";
 
 const ROOMS = [
   { key: "today", label: "Today", href: "/today" },
@@ -17,11 +14,12 @@ const ROOMS = [
   { key: "mix", label: "Just mix", href: "/mix" },
 ] as const;
 
-/** The name, the rooms and the units; everything else belongs to the screen. */
+const WORKSHOP = { key: "workshop", label: "My workshop", href: "/workshop" } as const;
+
+/** The name and the rooms; everything else belongs to the screen. */
 export function Frame({ children }: { children: ReactNode }) {
   const [, room = ""] = useLocation().pathname.split("/");
   const here = room === "" || room === "first" ? "plan" : room;
-  const { system, choose } = useUnitSystem();
   return (
     <Box sx={{ maxWidth: 1480, mx: "auto", px: { xs: 1.5, md: 2.5 }, pb: 2 }}>
       <Box
@@ -49,35 +47,41 @@ export function Frame({ children }: { children: ReactNode }) {
           }}
         >
           {ROOMS.map((room) => (
-            <Box
-              component={Going}
-              key={room.key}
-              href={room.href}
-              aria-current={room.key === here ? "page" : undefined}
-              sx={{
-                textDecoration: "none",
-                color: room.key === here ? "text.primary" : "text.secondary",
-                fontWeight: room.key === here ? 700 : 400,
-                borderBottom: 2,
-                borderColor: room.key === here ? "primary.main" : "transparent",
-                py: 1,
-              }}
-            >
-              {room.label}
-            </Box>
+            <Room key={room.key} room={room} here={here} />
           ))}
         </Box>
-        <ButtonBase
-          onClick={() => choose(system === "us" ? "metric" : "us")}
-          sx={{ ml: "auto", color: "text.secondary", fontSize: "0.9rem", p: 1, borderRadius: 1 }}
-        >
-          {system === "us" ? "US ounces, inches, °F" : "g · mL · mm · °C"}
-          <Box component="span" sx={visuallyHidden}>
-            , change to {system === "us" ? "metric" : "US"} units
-          </Box>
-        </ButtonBase>
+        <Box sx={{ ml: "auto" }}>
+          <Room room={WORKSHOP} here={here} />
+        </Box>
       </Box>
       <main>{children}</main>
+    </Box>
+  );
+}
+
+function Room({
+  room,
+  here,
+}: {
+  room: { key: string; label: string; href: string };
+  here: string;
+}) {
+  const current = room.key === here;
+  return (
+    <Box
+      component={Going}
+      href={room.href}
+      aria-current={current ? "page" : undefined}
+      sx={{
+        textDecoration: "none",
+        color: current ? "text.primary" : "text.secondary",
+        fontWeight: current ? 700 : 400,
+        borderBottom: 2,
+        borderColor: current ? "primary.main" : "transparent",
+        py: 1,
+      }}
+    >
+      {room.label}
     </Box>
   );
 }

@@ -40,7 +40,7 @@ export function NumberField(props: Props) {
       ? "Enter a number, for example 12.5."
       : read === null && !optional
         ? "This is still empty."
-        : props.error?.message;
+        : props.error && limitText(props.error, unit);
   return (
     <TextField
       label={props.label}
@@ -77,4 +77,14 @@ export function NumberField(props: Props) {
       }}
     />
   );
+}
+
+/** What the server says of a value that is outside, with its limits in the unit of the field. */
+export function limitText(error: FieldError, unit: Unit): string {
+  const { min, max } = error;
+  if (error.code !== "out_of_range" || min === undefined || max === undefined || !unit.symbol) {
+    return error.message;
+  }
+  const said = (value: number) => Number(show(unit, value, Math.max(unit.digits, 3)));
+  return `This has to be between ${said(min)} and ${said(max)} ${unit.symbol}.`;
 }

@@ -1,41 +1,26 @@
-import { createContext, type ReactNode, useContext, useMemo, useState } from "react";
-import { useUnitLines } from "../api/queries";
-import { METRIC, type Units, type UnitSystem, usUnits } from "./units";
+import { createContext, type ReactNode, useContext, useEffect, useMemo } from "react";
+import { useUnitLines, useUsual } from "../api/queries";
+import { METRIC, type Units, usUnits } from "./units";
 
-interface Chosen {
-  units: Units;
-  system: UnitSystem;
-  choose: (system: UnitSystem) => void;
-}
+const Context = createContext<Units>(METRIC);
 
-const Context = createContext<Chosen>({ units: METRIC, system: "metric", choose: () => undefined });
+/** As it was the last time, so that nothing is drawn in one unit and then in another. */
 const KEY = "calm-pour/units";
 
 /** Converts once, at the edge of the screen: below it everything is g, mL, mm and °C. */
 export function UnitsProvider({ children }: { children: ReactNode }) {
-  const [system, setSystem] = useState<UnitSystem>(() =>
-    localStorage.getItem(KEY) === "us" ? "us" : "metric",
-  );
-  const lines = useUnitLines(system === "us").data;
-  const us = useMemo(() => (lines ? usUnits(lines) : null), [lines]);
-  const chosen = useMemo(
-    () => ({
-      units: system === "us" && us ? us : METRIC,
-      system,
-      choose: (next: UnitSystem) => {
-        localStorage.setItem(KEY, next);
-        setSystem(next);
-      },
-    }),
-    [system, us],
-  );
-  return <Context value={chosen}>{children}</Context>;
+  const kept = useUsual().data?.usual.units;
+  const us = kept === undefined ? localStorage.getItem(KEY) === "us" : kept === "US";
+  useEffect(() => {
+    if (kept !== undefined) {
+      localStorage.setItem(KEY, kept === "US" ? "us" : "metric");
+    }
+  }, [kept]);
+  const lines = useUnitLines(us).data;
+  const units = useMemo(() => (us && lines ? usUnits(lines) : METRIC), [us, lines]);
+  return <Context value={units}>{children}</Context>;
 }
 
 export function useUnits(): Units {
-  return useContext(Context).units;
-}
-
-export function useUnitSystem(): Chosen {
   return useContext(Context);
 }

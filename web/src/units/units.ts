@@ -1,7 +1,6 @@
 import type { UnitLine } from "../api/client";
 
 export type Quantity = UnitLine["quantity"];
-export type UnitSystem = "metric" | "us";
 
 /** How one quantity is shown: the factor comes from the server, the digits from the unit. */
 export interface Unit {
@@ -48,7 +47,21 @@ export function show(unit: Unit, value: number, digits = unit.digits): string {
   return (value / unit.scale + unit.zeroAt).toFixed(digits);
 }
 
+/** Below a tenth of an ounce scales are read in grams everywhere, g. */
+const TOO_LIGHT_FOR_OUNCES = 2.835;
+
+/** The unit in which a scale would tell that much. */
+export function fitting(unit: Unit, value: number): Unit {
+  return unit.symbol === "oz wt" && Math.abs(value) < TOO_LIGHT_FOR_OUNCES
+    ? { ...METRIC.MASS, digits: 2 }
+    : unit;
+}
+
 export function showWith(unit: Unit, value: number, digits = unit.digits): string {
+  const its = fitting(unit, value);
+  if (its !== unit) {
+    return `${show(its, value, Math.max(its.digits, digits))} ${its.symbol}`;
+  }
   return `${show(unit, value, digits)} ${unit.symbol}`;
 }
 

@@ -1,5 +1,5 @@
 import type { Dose } from "../api/client";
-import { show, showWith, type Units } from "../units/units";
+import { fitting, show, showWith, type Units } from "../units/units";
 
 /** Drops and scoops as they are counted out. */
 export function doseText(drops: number | undefined, scoops: number | undefined): string {
@@ -48,9 +48,10 @@ export function doseFigure(dose: Dose, units: Units): { figure: string; unit: st
   }
   const stock = dose.stock;
   const massG = stock ? stock.takeG : dose.massG;
+  const unit = fitting(units.MASS, massG);
   return {
-    figure: show(units.MASS, massG, Math.max(2, units.MASS.digits)),
-    unit: `${units.MASS.symbol} ${dose.colourantName}${stock ? " stock" : ""}`,
+    figure: show(unit, massG, Math.max(2, unit.digits)),
+    unit: `${unit.symbol} ${dose.colourantName}${stock ? " stock" : ""}`,
   };
 }
 

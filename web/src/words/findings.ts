@@ -125,7 +125,7 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "HANDS_TWICE":
       return `${capital(place)} begins while the hands have something else, for ${span(finding.limit - finding.value)} more.`;
     case "HANDS_BOOKED":
-      return `${capital(place)} falls into another session’s work.`;
+      return `${capital(place)} falls into the work of ${otherName(finding)}.`;
     case "MAKER_AWAY":
       return `${capital(place)} falls into hours when nobody is there.`;
     case "NO_SUCH_TOOL":
@@ -140,8 +140,8 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `${capital(place)} is wanted ${finding.value} times at once, and there are ${finding.limit}.`;
     case "MOULD_BOOKED":
       return finding.severity === "BREACH"
-        ? `${capital(place)}: with another session’s pieces ${finding.value} are wanted at once, and there are ${finding.limit}.`
-        : `${capital(place)} is also in another session at that time; nobody has noted how many there are.`;
+        ? `${capital(place)}: with the pieces of ${otherName(finding)} ${finding.value} are wanted at once, and there are ${finding.limit}.`
+        : `${capital(place)} is also in ${otherName(finding)} at that time; nobody has noted how many there are.`;
     case "MOULD_NOT_FOR_POT":
       return `${capital(place)} is not fit for the pressure pot: air in its rubber would bend the piece.`;
     case "CAVITY_SHORT":
@@ -287,4 +287,8 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
     case "OPEN_SHELF":
       return mend.target?.startsWith("mould/") ? "Open the mould" : "Open the shelf";
   }
+}
+
+function otherName(finding: Finding): string {
+  return finding.other ? `“${finding.other.name}”` : "another session";
 }

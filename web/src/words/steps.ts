@@ -1,5 +1,5 @@
 import type { Batch, Cup, Dose, Plan, Pour, RunStep, Session } from "../api/client";
-import { show, showWith, type Units } from "../units/units";
+import { fitting, show, showWith, type Units } from "../units/units";
 import { doseFigure, stockText } from "./doses";
 import { ordinal } from "./numbers";
 import { TASK_WORDS, taskName } from "./tasks";
@@ -35,7 +35,11 @@ export function pourOf(cup: Cup | undefined, step: RunStep): Pour | undefined {
 }
 
 function grams(value: number | undefined, units: Units) {
-  return value === undefined ? {} : { figure: show(units.MASS, value), unit: units.MASS.symbol };
+  if (value === undefined) {
+    return {};
+  }
+  const unit = fitting(units.MASS, value);
+  return { figure: show(unit, value), unit: unit.symbol };
 }
 
 function minutesWords(step: RunStep): string {

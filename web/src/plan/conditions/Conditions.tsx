@@ -1,68 +1,31 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import ButtonBase from "@mui/material/ButtonBase";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import {
-  errorsUnder,
-  type FieldError,
-  type Habits,
-  type Hands,
-  type Session,
-  type Workshop,
-} from "../../api/client";
-import { Fields } from "../../ui/Fields";
+import type { FieldError, Session, Workshop } from "../../api/client";
+import { type Defaults, useUsual } from "../../api/queries";
+import { useKeepUsual } from "../../ways/useKeepUsual";
 import { leftOut } from "../../ui/path";
 import { NumberField } from "../../ui/NumberField";
+import { Told } from "../../ui/Told";
 import { MomentField } from "../../ui/When";
 import { useUnits } from "../../units/UnitsProvider";
+import { GroupFields } from "../../ways/GroupFields";
+import { GROUPS } from "../../ways/groups";
+import { differs, usualWays, waysOf, withGroup, withWays } from "../../ways/ways";
 import { AddResin } from "./AddResin";
-import { HoursFields } from "./HoursFields";
-import { RoomFields } from "./RoomFields";
-import { SCHOOLS, schoolText } from "./schools";
 
 interface Props {
   session: Session;
   shelf: Required<Workshop>;
   errors: FieldError[];
-  habits: Required<Habits>;
-  hands: Required<Hands>;
+  defaults: Defaults;
   onChange: (session: Session, field: string | null) => void;
 }
 
-type Numeric<T> = { [K in keyof T]: T[K] extends number ? K : never }[keyof T];
-
-const HABITS: { key: Numeric<Required<Habits>>; label: string; symbol: string }[] = [
-  { key: "overagePercent", label: "Overage", symbol: "%" },
-  { key: "restMinutes", label: "Rest for bubbles", symbol: "min" },
-  { key: "stirMinutes", label: "Stir, unless labelled", symbol: "min" },
-  { key: "marginMinutes", label: "Margin", symbol: "min" },
-  { key: "scaleDivisionG", label: "Scale reads", symbol: "g" },
-  { key: "marksDivisionMl", label: "Cup marks every", symbol: "mL" },
-  { key: "residueG", label: "Left on the cup wall", symbol: "g" },
-  { key: "residuePercent", label: "and of the content", symbol: "%" },
-  { key: "capAllPercent", label: "Additives at most", symbol: "%" },
-  { key: "capLiquidPercent", label: "Liquid tint at most", symbol: "%" },
-];
-
-const HANDS: { key: Numeric<Required<Hands>>; label: string }[] = [
-  { key: "weighSecondsPart", label: "Weigh a part" },
-  { key: "secondCupSeconds", label: "Into a second cup" },
-  { key: "splitSecondsCup", label: "Split, a cup" },
-  { key: "tintSecondsCup", label: "Tint, a cup" },
-  { key: "tintPowderSecondsCup", label: "Tint with powder" },
-  { key: "pourSecondsCavity", label: "Pour, a cavity" },
-  { key: "pourSecondsMl", label: "and for each mL" },
-  { key: "bubbleSecondsCavity", label: "Bubbles, a cavity" },
-  { key: "coverSeconds", label: "Cover" },
-  { key: "embedSeconds", label: "An embed" },
-  { key: "nudgeSeconds", label: "Nudge one" },
-  { key: "demouldSecondsPiece", label: "Demould a piece" },
-  { key: "mouldSeconds", label: "Wipe a cavity" },
-  { key: "cleanUpSeconds", label: "Clean up" },
-];
-
-/** When, where, with which resin and by which habits: opened in place under the title. */
+/** When, where, with which resin; and, by group, where this session is not as usual here. */
 export function Conditions(props: Props) {
   const { session, shelf, errors, onChange } = props;
   const units = useUnits();
@@ -74,7 +37,7 @@ export function Conditions(props: Props) {
     <Box
       component="section"
       aria-label="Conditions"
-      sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2, mb: 1.5 }}
+      sx={{ bgcolor: "background.paper", borderRadius: "10px", px: 2, py: 1.5, mb: 1.5 }}
     >
       <Box sx={row}>
         <MomentField
@@ -137,46 +100,7 @@ export function Conditions(props: Props) {
           error={errorAt("splitInto")}
           onChange={(v) => v !== null && onChange({ ...session, splitInto: v }, "splitInto")}
         />
-        <TextField
-          select
-          label="Measure"
-          value={props.habits.measureBy}
-          onChange={(e) =>
-            onChange(
-              {
-                ...session,
-                habits: { ...props.habits, measureBy: e.target.value as Habits["measureBy"] },
-              } as Session,
-              null,
-            )
-          }
-          sx={{ width: 185 }}
-        >
-          <MenuItem value="LABEL">as the label says</MenuItem>
-          <MenuItem value="WEIGHT">by weight</MenuItem>
-          <MenuItem value="VOLUME">by volume</MenuItem>
-        </TextField>
-        <TextField
-          select
-          label="Into the cup first"
-          value={props.habits.firstPart}
-          onChange={(e) =>
-            onChange(
-              {
-                ...session,
-                habits: { ...props.habits, firstPart: e.target.value as Habits["firstPart"] },
-              } as Session,
-              null,
-            )
-          }
-          sx={{ width: 185 }}
-        >
-          <MenuItem value="B">B, the thinner one</MenuItem>
-          <MenuItem value="A">A</MenuItem>
-        </TextField>
       </Box>
-      <RoomFields session={session} errors={errors} onChange={onChange} />
-      <HoursFields session={session} errors={errors} onChange={onChange} />
       {adding && (
         <AddResin
           onClose={() => setAdding(false)}
@@ -186,56 +110,85 @@ export function Conditions(props: Props) {
           }}
         />
       )}
-      <Box sx={{ ...row, mt: 2 }}>
-        {HABITS.map(({ key, label, symbol }) => (
-          <NumberField
-            key={key}
-            label={label}
-            symbol={symbol}
-            width={158}
-            value={props.habits[key]}
-            error={errorAt(`habits.${key}`)}
-            onChange={(v) =>
-              v !== null &&
-              onChange({ ...session, habits: { ...props.habits, [key]: v } }, `habits.${key}`)
-            }
-          />
-        ))}
+      <Ways {...props} />
+    </Box>
+  );
+}
+
+/** How this session works: what is not as usual is marked, and put back or kept with a key. */
+function Ways({ session, errors, defaults, onChange }: Props) {
+  const usual = useUsual();
+  const [open, setOpen] = useState<string | null>(null);
+  const ways = waysOf(session, defaults);
+  const our = usual.data ? usualWays(usual.data.usual) : null;
+  const group = GROUPS.find((g) => g.key === open);
+  const other = group && our && differs(group, ways, our);
+  const within = errors.map((e) => ({ ...e, field: e.field.replace(/^arrangement\./, "") }));
+  const wrong = (paths: readonly string[]) =>
+    within.some((e) => paths.some((p) => e.field === p || e.field.startsWith(`${p}.`)));
+  const keep = useKeepUsual(usual.data);
+  return (
+    <Box role="group" aria-label="How this session works" sx={{ mt: 1 }}>
+      <Box sx={{ display: "flex", gap: 0.5, flexWrap: "wrap", alignItems: "center" }}>
+        {GROUPS.map((g) => {
+          const not = our !== null && differs(g, ways, our);
+          return (
+            <ButtonBase
+              key={g.key}
+              aria-expanded={g.key === open}
+              aria-label={`${g.title}${not ? ", not as usual" : ""}`}
+              onClick={() => setOpen(g.key === open ? null : g.key)}
+              sx={{
+                font: "inherit",
+                fontSize: "0.93rem",
+                minHeight: 36,
+                px: 1,
+                borderRadius: "10px",
+                color: wrong(g.owns) ? "error.main" : "primary.main",
+                fontWeight: g.key === open ? 700 : 400,
+                borderBottom: 2,
+                borderColor: g.key === open ? "primary.main" : "transparent",
+              }}
+            >
+              {g.title}
+              {not && (
+                <Box component="span" aria-hidden sx={{ ml: 0.5, fontWeight: 700 }}>
+                  ≠
+                </Box>
+              )}
+            </ButtonBase>
+          );
+        })}
       </Box>
-      {SCHOOLS.map((school) => (
-        <Box key={school.title} sx={{ mt: 2 }}>
-          <Box sx={{ color: "text.secondary" }}>{school.title}</Box>
-          <Fields
-            label={school.title}
-            specs={school.specs(props.habits)}
-            draft={props.habits}
-            errors={errorsUnder(errors, "habits")}
-            onChange={(habits) => onChange({ ...session, habits }, null)}
+      {group && (
+        <Box sx={{ maxHeight: 240, overflowY: "auto", pt: 0.5 }}>
+          <GroupFields
+            group={group}
+            ways={ways}
+            errors={within}
+            onChange={(next) => onChange(withWays(session, next), `ways ${group.key}`)}
           />
-          {schoolText(school.title, props.habits).map((line) => (
-            <Box key={line} sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.5 }}>
-              {line}
+          {other && (
+            <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap", mt: 0.75 }}>
+              <span>Not as usual in your workshop.</span>
+              <Button
+                variant="outlined"
+                onClick={() => onChange(withWays(session, withGroup(ways, group, our)), null)}
+              >
+                Put back
+              </Button>
+              <Button
+                variant="outlined"
+                disabled={wrong(group.owns) || keep.saving}
+                onClick={() => keep.change(withGroup(our, group, ways))}
+              >
+                Keep for every session
+              </Button>
             </Box>
-          ))}
+          )}
+          {keep.trouble && <Told trouble={keep.trouble} />}
         </Box>
-      ))}
-      <Box sx={{ color: "text.secondary", mt: 2, mb: 1 }}>How long one pair of hands takes</Box>
-      <Box sx={row}>
-        {HANDS.map(({ key, label }) => (
-          <NumberField
-            key={key}
-            label={label}
-            symbol="s"
-            width={158}
-            value={props.hands[key]}
-            error={errorAt(`hands.${key}`)}
-            onChange={(v) =>
-              v !== null &&
-              onChange({ ...session, hands: { ...props.hands, [key]: v } }, `hands.${key}`)
-            }
-          />
-        ))}
-      </Box>
+      )}
     </Box>
   );
 }

@@ -9,7 +9,7 @@ import { LookSwatches, lookText } from "../../drawing/LookSwatches";
 import { mayBeCarried, mayGo, type Portion, portions } from "../../session/cupsByHand";
 import { WrongMark } from "../../ui/Told";
 import { useUnits } from "../../units/UnitsProvider";
-import { show, showWith } from "../../units/units";
+import { showWith } from "../../units/units";
 import { doseText } from "../../words/doses";
 import { heatWarnings } from "../../words/heat";
 import { limitText, loadingText, portionShort, portionText } from "../../words/loading";
@@ -259,7 +259,7 @@ export function Doses({ cup }: { cup: Cup }) {
               </Box>
             )}
             <Fig of={`${at}/massG`} what={`${dose.colourantName} for ${cup.colour.name}`}>
-              {show(units.MASS, dose.massG, grams)} {units.MASS.symbol}
+              {showWith(units.MASS, dose.massG, grams)}
             </Fig>
             {dose.by === "SCALE" && " weighed"}
             {dose.by === "WITH_MIX" && " in the mix"}

@@ -22,6 +22,9 @@ import { useUnits } from "../../units/UnitsProvider";
 import { showWith } from "../../units/units";
 import { limitText, loadingText, portionText } from "../../words/loading";
 import { cupName } from "../../words/places";
+import { ofCup } from "../../session/place";
+import { minutes } from "../../words/time";
+import { Fig } from "../how/How";
 import { CupStates } from "../how/States";
 
 interface Props {
@@ -68,6 +71,7 @@ export function CupPanel(props: Props) {
         </Box>
       )}
       <CupStates cup={cup} startsAt={startsAt} zoneId={zoneId} />
+      <PotLife {...props} />
       <Strength cup={cup} session={session} onEdit={onEdit} />
       <LookLine cup={cup} />
       <Moves cup={cup} plan={plan} session={session} onEdit={onEdit} />
@@ -88,6 +92,28 @@ export function CupPanel(props: Props) {
           ))}
         </TextField>
       )}
+    </Box>
+  );
+}
+
+/** What the label promises beside what this cup gives: a smaller or warmer one is another matter. */
+function PotLife({ cup, plan, session, shelf }: Props) {
+  const units = useUnits();
+  const batch = plan.batches.find((b) => b.cups.some((c) => c.id === cup.id));
+  const resin = shelf.resins.find((r) => r.id === (batch?.resinId ?? session.resinId));
+  if (!batch || resin?.potLifeMinutes === undefined) {
+    return null;
+  }
+  const here = (cup.times.thickensSeconds - batch.times.contactSeconds) / 60;
+  const of =
+    resin.potLifeMassG === undefined ? "" : ` for ${showWith(units.MASS, resin.potLifeMassG, 0)}`;
+  return (
+    <Box sx={{ color: "text.secondary" }}>
+      Pot life: {minutes(resin.potLifeMinutes)} on the label{of}; about{" "}
+      <Fig of={`${ofCup(cup.id)}/workingTimeMinutes`} what={`Working time of ${cup.colour.name}`}>
+        {minutes(here)}
+      </Fig>{" "}
+      in this cup with {showWith(units.MASS, cup.amounts.contentG, 0)}, in this room.
     </Box>
   );
 }

@@ -1,4 +1,3 @@
-import { ofPour, ofTask } from "../../session/place";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
@@ -7,9 +6,8 @@ import { DayStrip } from "../../drawing/DayStrip";
 import { arranged } from "../../session/arranging";
 import { Sheet } from "../../ui/Sheet";
 import { WrongMark } from "../../ui/Told";
-import { isFree, nextMorning } from "../../words/moments";
-import { taskName } from "../../words/tasks";
-import { clockTime } from "../../words/time";
+import { clockOnly } from "../../words/time";
+import { daysOf, type Entry, isLook } from "./entries";
 
 interface Props {
   plan: Plan;
@@ -18,25 +16,6 @@ interface Props {
   onMove: (taskId: string, startSeconds: number) => void;
   onRelease: (taskId: string) => void;
   onEdit: (session: Session) => void;
-}
-
-/** A batch's work is one entry; everything else stands by itself. */
-interface Entry {
-  key: string;
-  startSeconds: number;
-  endSeconds: number;
-  /** Of what falls in the night and need not be done then. */
-  morning: Date | null;
-  words: string;
-  task: Task | null;
-  wrong: boolean;
-  optional: boolean;
-}
-
-interface Day {
-  date: string;
-  name: string;
-  entries: Entry[];
 }
 
 const STEP = 1_800;
@@ -104,42 +83,66 @@ export function Days({ plan, session, startsAt, onMove, onRelease, onEdit }: Pro
             </Box>
             <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, flex: "1 1 300px" }}>
               {day.entries.map((entry) => (
-                <Box
-                  component="li"
-                  key={entry.key}
-                  sx={{
-                    display: "flex",
-                    flexWrap: "wrap",
-                    alignItems: "center",
-                    gap: 0.75,
-                    minHeight: 32,
-                    color: entry.wrong
-                      ? "error.main"
-                      : entry.optional
-                        ? "text.secondary"
-                        : undefined,
-                  }}
-                >
-                  <Box component="span" sx={{ fontVariantNumeric: "tabular-nums", minWidth: 48 }}>
-                    {entry.morning
-                      ? "morning"
-                      : clockTime(startsAt, entry.startSeconds, session.zoneId)}
-                  </Box>
-                  {entry.wrong && <WrongMark />}
-                  <span>
-                    {entry.words}
-                    {entry.optional && ", if there is time"}
-                  </span>
-                  {entry.task && (
-                    <Movers entry={entry} task={entry.task} onMove={onMove} onRelease={onRelease} />
-                  )}
-                </Box>
+                <Line key={entry.key} entry={entry} {...{ startsAt, session, onMove, onRelease }} />
               ))}
             </Box>
           </Box>
         ))}
       </Box>
     </Sheet>
+  );
+}
+
+function Line({
+  entry,
+  startsAt,
+  session,
+  ...keys
+}: Pick<Props, "startsAt" | "session" | "onMove" | "onRelease"> & { entry: Entry }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Box component="li">
+      <Box
+        sx={{
+          display: "flex",
+          flexWrap: "wrap",
+          alignItems: "center",
+          gap: 0.75,
+          minHeight: 32,
+          color: entry.wrong ? "error.main" : entry.optional ? "text.secondary" : undefined,
+        }}
+      >
+        {!entry.untimed && (
+          <Box component="span" sx={{ fontVariantNumeric: "tabular-nums", minWidth: 48 }}>
+            {entry.morning ? "morning" : clockOnly(startsAt, entry.startSeconds, session.zoneId)}
+          </Box>
+        )}
+        {entry.wrong && <WrongMark />}
+        <span>
+          {entry.words}
+          {entry.optional && ", if there is time"}
+        </span>
+        {entry.task && <Movers entry={entry} task={entry.task} {...keys} />}
+        {entry.parts.length > 0 && !entry.untimed && (
+          <Button
+            size="small"
+            sx={{ ml: "auto", minHeight: 28, py: 0 }}
+            aria-expanded={open}
+            aria-label={`One by one: ${entry.words}`}
+            onClick={() => setOpen(!open)}
+          >
+            {open ? "Together" : "One by one"}
+          </Button>
+        )}
+      </Box>
+      {open && (
+        <Box component="ul" sx={{ listStyle: "none", m: 0, pl: 3 }}>
+          {entry.parts.map((part) => (
+            <Line key={part.key} entry={part} {...{ startsAt, session }} {...keys} />
+          ))}
+        </Box>
+      )}
+    </Box>
   );
 }
 
@@ -182,85 +185,11 @@ function Movers({
   );
 }
 
-function isLook(task: Task): boolean {
-  return task.phase === "WATCH";
-}
-
-/** What belongs to a batch's own work, told together. */
-function withBatch(task: Task): boolean {
-  return (
-    task.phase === "MIX" ||
-    task.phase === "POUR" ||
-    task.kind === "LEFTOVERS" ||
-    task.kind === "CLEAN_UP"
-  );
-}
-
-function daysOf(plan: Plan, session: Session, startsAt: Date, looks: boolean): Day[] {
-  const moment = (seconds: number) => new Date(startsAt.getTime() + seconds * 1000);
-  const wrong = (task: Task) =>
-    plan.findings.some(
-      (f) =>
-        f.severity === "BREACH" &&
-        (f.place === ofTask(task.id) || f.place === ofPour(task.pourId ?? "")),
-    );
-  const entries: Entry[] = plan.batches.map((batch) => {
-    const its = plan.tasks.filter((t) => t.batch === batch.number && withBatch(t));
-    const colours = [...new Set(batch.cups.map((c) => c.colour.name))].join(", ");
-    return {
-      key: `batch ${batch.number}`,
-      startSeconds: batch.times.startSeconds,
-      endSeconds: batch.times.endSeconds,
-      morning: null,
-      words: `batch ${batch.number}: mix, split and pour ${colours}, until ${clockTime(startsAt, batch.times.endSeconds, session.zoneId)}`,
-      task: null,
-      wrong: its.some(wrong),
-      optional: false,
-    };
-  });
-  for (const task of plan.tasks) {
-    const own = !withBatch(task) && (looks || !isLook(task));
-    if (own) {
-      const until =
-        task.kind === "IN_POT" || task.kind === "IN_BOX"
-          ? `, until ${clockTime(startsAt, task.endSeconds, session.zoneId)}`
-          : "";
-      entries.push({
-        key: task.id,
-        startSeconds: task.startSeconds,
-        endSeconds: task.endSeconds,
-        morning: isFree(task.kind) ? nextMorning(moment(task.startSeconds), session.zoneId) : null,
-        words: `${taskName(task, plan, session)}${until}`,
-        task: task.hands ? task : null,
-        wrong: wrong(task),
-        optional: task.optional,
-      });
-    }
-  }
-  const shown = (entry: Entry) => (entry.morning ?? moment(entry.startSeconds)).getTime();
-  entries.sort((a, b) => shown(a) - shown(b));
-  const date = new Intl.DateTimeFormat("en-CA", { timeZone: session.zoneId });
-  const name = new Intl.DateTimeFormat("en-GB", {
-    weekday: "long",
-    day: "numeric",
-    month: "short",
-    timeZone: session.zoneId,
-  });
-  const days = new Map<string, Day>();
-  for (const entry of entries) {
-    const at = shown(entry);
-    const key = date.format(at);
-    const day = days.get(key) ?? { date: key, name: name.format(at), entries: [] };
-    day.entries.push(entry);
-    days.set(key, day);
-  }
-  return [...days.values()];
-}
-
 export function clock(minutes: number): string {
   return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
 }
 
 export function hoursText(hours: Hours): string {
-  return `there from ${clock(hours.fromMinutes)} to ${clock(hours.toMinutes)}`;
+  const own = (hours.weekly ?? []).length > 0 ? ", some days otherwise" : "";
+  return `there from ${clock(hours.fromMinutes)} to ${clock(hours.toMinutes)}${own}`;
 }

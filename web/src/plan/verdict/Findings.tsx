@@ -1,6 +1,7 @@
 import { readPlace } from "../../session/place";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
 import { useState } from "react";
 import type { Finding, Mend, Plan, Session } from "../../api/client";
 import { useDefaults } from "../../api/queries";
@@ -154,6 +155,9 @@ function Line({ line, mendWords, onMend, onAccept, onTakeBack }: LineProps) {
       >
         {line.text}
       </Box>
+      {finding?.other?.id !== undefined && (
+        <Link href={`/plan/${finding.other.id}`}>Open “{finding.other.name}”</Link>
+      )}
       {finding?.accepted !== undefined && (
         <>
           <Box component="span" sx={{ color: "text.secondary" }}>

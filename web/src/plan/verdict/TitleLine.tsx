@@ -22,6 +22,11 @@ interface Props {
   resin: string;
   open: boolean;
   onOpen: () => void;
+  /** What the last change did; null where nothing that matters. */
+  changed: string | null;
+  /** Whether the plan is told in sentences as well; null while there is none to tell. */
+  story: boolean;
+  onStory: (() => void) | null;
   /** As it was planned last; null before the first plan. */
   planned: Session | null;
   /** What was tried so far, while a plan takes long; null otherwise. */
@@ -125,6 +130,9 @@ export function TitleLine(props: Props) {
             how.text
           )}
         </Box>
+        <Box component="span" aria-live="polite" sx={{ color: "text.secondary" }}>
+          {props.changed}
+        </Box>
         {props.tried !== null && (
           <Box aria-live="polite" sx={{ display: "flex", alignItems: "center", gap: 1 }}>
             Arranging… {props.tried} ways tried
@@ -152,6 +160,11 @@ export function TitleLine(props: Props) {
           {laterRoom(session, units)}
           {damp !== undefined && ` · ${damp} %`} · {when} · {resin} · {open ? "close" : "change"}
         </ButtonBase>
+        {props.onStory && (
+          <Button onClick={props.onStory} aria-expanded={props.story}>
+            {props.story ? "Hide summary" : "Summary"}
+          </Button>
+        )}
         <Button onClick={editing.undo} disabled={!history || history.past.length === 0}>
           Undo
         </Button>
@@ -161,6 +174,15 @@ export function TitleLine(props: Props) {
         {kept && (
           <Button onClick={() => void save(true)} disabled={saving}>
             Save as another
+          </Button>
+        )}
+        {kept && (
+          <Button
+            aria-pressed={kept.confirmed}
+            title="A confirmed session keeps its hours and moulds: others plan round it."
+            onClick={() => void editing.confirm(!kept.confirmed).then(setTrouble)}
+          >
+            {kept.confirmed ? "Confirmed" : "Confirm"}
           </Button>
         )}
         <Begin

@@ -124,7 +124,12 @@ class ApiTest {
     String id = app.post("/api/sessions", session).body().get("id").asString();
     JsonNode itself = app.post("/api/plan?id=" + id, session).body().at("/plan/findings");
     assertThat(breaches(itself)).isEmpty();
-    // Another one of the same evening keeps out of its way, and says so.
+    // As long as it is only thought of, it is in nobody's way.
+    JsonNode beside = app.post("/api/plan", session).body().at("/plan");
+    assertThat(beside.at("/arranged/beginsSeconds").asInt()).isZero();
+    app.put("/api/sessions/" + id + "/confirmed?confirmed=true", session);
+    assertThat(app.get("/api/sessions/" + id).body().get("confirmed").asBoolean()).isTrue();
+    // Another one of the same evening keeps out of the way of a confirmed one, and says so.
     JsonNode another = app.post("/api/plan", session).body().at("/plan");
     assertThat(breaches(another.get("findings"))).isEmpty();
     assertThat(another.at("/arranged/beginsSeconds").asInt()).isPositive();

@@ -145,9 +145,12 @@ class CupScreensTest extends DemoScreens {
     page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
         .click();
+    button(page, "Mixing").click();
     choose(page, "Warm before mixing", "both, in warm water");
     choose(page, "Mix in", "two cups");
+    button(page, "Splitting and cups").click();
     field(page, "Keep back clear").fill("20");
+    button(page, "Measuring").click();
     choose(page, "Measure", "by volume");
     field(page, "Measuring cup holds").fill("50");
     assertThat(group(page, "Batch 1, mixing")).containsText("kept back");

@@ -124,6 +124,7 @@ class DesignScreensTest extends DemoScreens {
     page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
         .click();
+    button(page, "Room by the hour").click();
     button(page, "The room gets cold at night").click();
     assertThat(page.getByText(Pattern.compile("down to 1\\d"))).isVisible();
     assertThat(out).not().hasText(usual);
@@ -273,14 +274,21 @@ class DesignScreensTest extends DemoScreens {
   @Test
   void theSecondOfTwoSessionsKeepsOutOfTheWayAndSaysSo() {
     var session = RunningApp.demoDocument("sessions/fern-bell-pushes").put("name", "One");
-    demo.post("/api/sessions", session);
+    String first = demo.post("/api/sessions", session).body().get("id").asString();
     String id = demo.post("/api/sessions", session.put("name", "Two")).body().get("id").asString();
     Page page = browser.page(1280, 900);
     page.navigate(demo.url("/plan/" + id));
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("to spare");
     Locator told =
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to look at"));
+    // As long as the first is only thought of, it is in nobody's way.
+    assertThat(page.getByText("after the start you gave")).hasCount(0);
+    page.navigate(demo.url("/plan/" + first));
+    button(page, "Confirm").click();
+    assertThat(button(page, "Confirmed")).isVisible();
+    page.navigate(demo.url("/plan/" + id));
     assertThat(told).containsText("after the start you gave");
+    demo.delete("/api/sessions/" + first);
   }
 
   private static Locator button(Page page, String name) {

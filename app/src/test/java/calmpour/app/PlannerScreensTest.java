@@ -125,6 +125,7 @@ class PlannerScreensTest extends DemoScreens {
     page.getByRole(
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
         .click();
+    button(page, "Certainty").click();
     field(page, "Pairs of hands").fill("2");
     assertThat(
             page.getByRole(

@@ -18,6 +18,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The screens in a real browser, driven by what a maker sees: roles and visible names. */
 class ScreensTest extends DemoScreens {
@@ -312,12 +313,25 @@ class ScreensTest extends DemoScreens {
   @Test
   void usOuncesAreNamedAndNeverConfused() {
     Page page = open(demo, "/plan/" + newPantry("Across the water"));
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("change to US units"))
-        .click();
     Locator parts = group(page, "Batch 1, mixing");
     // 144.8 g ÷ 28.349 523 125 g and 125.9 mL ÷ 29.573 529 6 mL, worked by hand.
-    assertThat(parts).containsText("5.11 oz wt");
-    assertThat(parts).containsText("4.26 US fl oz");
+    JsonNode before = demo.get("/api/usual").body();
+    demo.put("/api/usual?revision=" + before.get("revision").asInt(), us(before.get("usual")));
+    try {
+      page.reload();
+      assertThat(parts).containsText("5.11 oz wt");
+      assertThat(parts).containsText("4.26 US fl oz");
+      // Half a gram of tint is no hundredth of an ounce to anybody.
+      assertThat(group(page, "Cup Harbour")).containsText("0.50 g");
+      assertThat(page.getByRole(AriaRole.MAIN)).not().containsText("0.01 oz wt");
+    } finally {
+      JsonNode now = demo.get("/api/usual").body();
+      demo.put("/api/usual?revision=" + now.get("revision").asInt(), before.get("usual"));
+    }
+  }
+
+  private static JsonNode us(JsonNode usual) {
+    return ((ObjectNode) usual.deepCopy()).put("units", "US");
   }
 
   @Test
@@ -327,8 +341,10 @@ class ScreensTest extends DemoScreens {
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
         .click();
     JsonNode defaults = demo.get("/api/defaults").body();
+    button(page, "Splitting and cups").click();
     assertThat(field(page, "Overage"))
         .hasValue(String.valueOf(defaults.at("/habits/overagePercent").asInt()));
+    button(page, "Mixing").click();
     field(page, "Rest for bubbles").fill("0");
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("The last pour ends at 10:21");
     field(page, "Rest for bubbles").fill("61");

@@ -57,6 +57,7 @@ public class SessionController {
    *
    * @param snapshot what its plan was made from
    * @param workshopChanged whether that is no longer what stands on the shelves
+   * @param confirmed whether others keep out of its way
    */
   public record OpenedSession(
       String id,
@@ -64,11 +65,17 @@ public class SessionController {
       Session session,
       @Nullable Workshop snapshot,
       boolean workshopChanged,
-      OffsetDateTime changedAt) {}
+      OffsetDateTime changedAt,
+      boolean confirmed) {}
 
   @GetMapping
   List<SessionStore.SessionLine> list() {
     return sessions.lines();
+  }
+
+  @GetMapping("/bin")
+  List<SessionStore.SessionLine> bin() {
+    return sessions.bin();
   }
 
   @PostMapping
@@ -134,10 +141,40 @@ public class SessionController {
         .orElseThrow(() -> new SavedElsewhereException(before.revision(), revision));
   }
 
+  /** Throws a session away; it lies in the bin until that is emptied. */
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable String id) {
-    if (!sessions.remove(id)) {
+    there(sessions.bin(id, true), id);
+  }
+
+  /** Takes a session out of the bin again. */
+  @PutMapping("/{id}/back")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void back(@PathVariable String id) {
+    there(sessions.bin(id, false), id);
+  }
+
+  /** Empties the bin for good. */
+  @DeleteMapping("/bin")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void emptyBin() {
+    sessions.emptyBin();
+  }
+
+  /**
+   * Says that a session will be: from now on others keep out of its way.
+   *
+   * @param confirmed false to take it back
+   */
+  @PutMapping("/{id}/confirmed")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void confirm(@PathVariable String id, @RequestParam boolean confirmed) {
+    there(sessions.confirm(id, confirmed), id);
+  }
+
+  private static void there(boolean found, String id) {
+    if (!found) {
       throw new NotFoundException("there is no session " + id);
     }
   }
@@ -155,7 +192,8 @@ public class SessionController {
         saved.session(),
         saved.snapshot(),
         changed(saved),
-        saved.changedAt());
+        saved.changedAt(),
+        sessions.confirmed(saved.id()));
   }
 
   /** A session that cannot be planned just now is kept all the same, with its last snapshot. */

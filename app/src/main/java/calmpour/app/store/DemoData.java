@@ -109,7 +109,8 @@ public class DemoData implements ApplicationRunner {
   private void plan(SavedSession saved, Workshop workshop) {
     try {
       WorkedPlan worked = planner.work(saved.session(), workshop);
-      sessions.plan(saved.id(), new SessionStore.Kept(worked.job().used(), worked.plan()));
+      sessions.plan(
+          saved.id(), saved.session(), new SessionStore.Kept(worked.job().used(), worked.plan()));
     } catch (InvalidValuesException cannotBePlanned) {
       // Stays without a plan, as it would when somebody kept it.
     }

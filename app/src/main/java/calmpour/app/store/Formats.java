@@ -21,7 +21,8 @@ public class Formats {
     SESSION,
     WORKSHOP,
     PLAN,
-    EVENT
+    EVENT,
+    USUAL
   }
 
   /** Makes of a document of one format one of the next. */
@@ -88,6 +89,18 @@ public class Formats {
       STEPS.subList(format - 1, STEPS.size()).forEach(step -> step.up(kind, object));
     }
     return document;
+  }
+
+  /**
+   * The picture of a board; its format is the row's, and one that is of another is drawn anew when
+   * its session is kept the next time.
+   */
+  Board picture(String text) {
+    try {
+      return json.readValue(text, Board.class);
+    } catch (JacksonException damaged) {
+      throw new UnreadableDocumentException(Document.PLAN, damaged);
+    }
   }
 
   String write(Object value) {

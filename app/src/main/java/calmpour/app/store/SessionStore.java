@@ -1,18 +1,26 @@
 package calmpour.app.store;
 
+import static calmpour.app.store.generated.Tables.RUN;
 import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 
 import calmpour.app.store.generated.tables.records.SavedSessionRecord;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -38,6 +46,8 @@ public class SessionStore {
    *
    * @param cavities how many are poured; 0 for a mix without moulds
    * @param resinG A + B mixed; null while it cannot be planned
+   * @param board what its picture is drawn from; null while it cannot be planned
+   * @param binnedAt when it was thrown away; null for one that was not
    */
   public record SessionLine(
       String id,
@@ -47,7 +57,21 @@ public class SessionStore {
       int cavities,
       @Nullable Double resinG,
       boolean justMix,
-      OffsetDateTime changedAt) {}
+      OffsetDateTime changedAt,
+      Stands stands,
+      @Nullable Board board,
+      @Nullable OffsetDateTime binnedAt) {}
+
+  /** How far a session has come. */
+  public enum Stands {
+    PLANNED,
+    /** It will be: it takes its time and its moulds from others. */
+    CONFIRMED,
+    /** Its start has passed, and nobody has begun. */
+    OVERDUE,
+    BEGUN,
+    DONE
+  }
 
   private volatile CompletableFuture<Void> complete = CompletableFuture.completedFuture(null);
 
@@ -66,18 +90,30 @@ public class SessionStore {
   }
 
   /** Puts a plan to a session that was kept without one; it is as old as it was. */
-  void plan(String id, Kept kept) {
+  void plan(String id, Session session, Kept kept) {
     db.update(SAVED_SESSION)
         .set(SAVED_SESSION.RESIN_G, kept.plan == null ? null : kept.plan.totals().resinG())
         .set(SAVED_SESSION.SNAPSHOT, kept.snapshot == null ? null : formats.write(kept.snapshot))
         .set(SAVED_SESSION.PLAN, kept.plan == null ? null : formats.write(kept.plan))
+        .set(SAVED_SESSION.BOARD, picture(session, kept))
         .where(SAVED_SESSION.ID.eq(id), SAVED_SESSION.PLAN.isNull())
         .execute();
   }
 
   /** The newest first. */
   public List<SessionLine> lines() {
+    return lines(SAVED_SESSION.BINNED_AT.isNull());
+  }
+
+  /** What lies in the bin, the newest first. */
+  public List<SessionLine> bin() {
+    return lines(SAVED_SESSION.BINNED_AT.isNotNull());
+  }
+
+  private List<SessionLine> lines(Condition which) {
     complete.join();
+    Map<String, Boolean> runs = overByRun();
+    Instant now = clock.instant();
     return db.select(
             SAVED_SESSION.ID,
             SAVED_SESSION.NAME,
@@ -86,19 +122,100 @@ public class SessionStore {
             SAVED_SESSION.CAVITIES,
             SAVED_SESSION.RESIN_G,
             SAVED_SESSION.JUST_MIX,
-            SAVED_SESSION.CHANGED_AT)
+            SAVED_SESSION.CHANGED_AT,
+            SAVED_SESSION.CONFIRMED,
+            SAVED_SESSION.BINNED_AT,
+            SAVED_SESSION.BOARD)
         .from(SAVED_SESSION)
+        .where(which)
         .orderBy(SAVED_SESSION.CHANGED_AT.desc(), SAVED_SESSION.ID)
-        .fetch(row ->
-            new SessionLine(
-                row.value1(),
-                row.value2(),
-                row.value3(),
-                row.value4(),
-                row.value5() == null ? 0 : row.value5(),
-                row.value6(),
-                row.value7() != null && row.value7(),
-                row.value8()));
+        .fetch(row -> {
+          LocalDateTime startsAt = row.get(SAVED_SESSION.STARTS_AT);
+          String zoneId = row.get(SAVED_SESSION.ZONE_ID);
+          Integer cavities = row.get(SAVED_SESSION.CAVITIES);
+          String id = row.get(SAVED_SESSION.ID);
+          boolean justMix = Boolean.TRUE.equals(row.get(SAVED_SESSION.JUST_MIX));
+          boolean past =
+              startsAt != null
+                  && zoneId != null
+                  && !justMix
+                  && startsAt.atZone(ZoneId.of(zoneId)).toInstant().isBefore(now);
+          return new SessionLine(
+              id,
+              row.get(SAVED_SESSION.NAME),
+              startsAt,
+              zoneId,
+              cavities == null ? 0 : cavities,
+              row.get(SAVED_SESSION.RESIN_G),
+              justMix,
+              row.get(SAVED_SESSION.CHANGED_AT),
+              stands(runs.get(id), past, row.get(SAVED_SESSION.CONFIRMED)),
+              board(row.get(SAVED_SESSION.BOARD)),
+              row.get(SAVED_SESSION.BINNED_AT));
+        });
+  }
+
+  private static Stands stands(@Nullable Boolean over, boolean past, boolean confirmed) {
+    if (over != null) {
+      return over ? Stands.DONE : Stands.BEGUN;
+    }
+    if (past) {
+      return Stands.OVERDUE;
+    }
+    return confirmed ? Stands.CONFIRMED : Stands.PLANNED;
+  }
+
+  /** Sessions that were begun, by id: whether all that was begun of them is over. */
+  private Map<String, Boolean> overByRun() {
+    Map<String, Boolean> over = new HashMap<>();
+    db.select(RUN.SESSION_ID, RUN.FINISHED_AT)
+        .from(RUN)
+        .where(RUN.SESSION_ID.isNotNull())
+        .forEach(r -> over.merge(r.value1(), r.value2() != null, Boolean::logicalAnd));
+    return over;
+  }
+
+  /** Ids and revisions of what takes hands and moulds from others: confirmed, or begun. */
+  Map<String, Integer> inTheWay() {
+    Map<String, Boolean> runs = overByRun();
+    Map<String, Integer> ids = new LinkedHashMap<>();
+    db.select(SAVED_SESSION.ID, SAVED_SESSION.REVISION, SAVED_SESSION.CONFIRMED)
+        .from(SAVED_SESSION)
+        .where(SAVED_SESSION.BINNED_AT.isNull())
+        .forEach(r -> {
+          Boolean over = runs.get(r.value1());
+          if (over == null ? r.value3() : !over) {
+            ids.put(r.value1(), r.value2());
+          }
+        });
+    return ids;
+  }
+
+  private @Nullable Board board(@Nullable String text) {
+    try {
+      return text == null ? null : formats.picture(text);
+    } catch (UnreadableDocumentException damaged) {
+      return null;
+    }
+  }
+
+  /**
+   * Says that a session will be, or that it is only thought of.
+   *
+   * @return whether there is such a session
+   */
+  public boolean confirm(String id, boolean confirmed) {
+    return db.update(SAVED_SESSION)
+            .set(SAVED_SESSION.CONFIRMED, confirmed)
+            .where(SAVED_SESSION.ID.eq(id))
+            .execute()
+        > 0;
+  }
+
+  /** Whether a session was said to be. */
+  public boolean confirmed(String id) {
+    return db.fetchExists(
+        SAVED_SESSION, SAVED_SESSION.ID.eq(id).and(SAVED_SESSION.CONFIRMED.isTrue()));
   }
 
   /**
@@ -112,7 +229,7 @@ public class SessionStore {
   /** The same at once. */
   Optional<SavedSession> read(String id) {
     return db.selectFrom(SAVED_SESSION)
-        .where(SAVED_SESSION.ID.eq(id))
+        .where(SAVED_SESSION.ID.eq(id), SAVED_SESSION.BINNED_AT.isNull())
         .fetchOptional()
         .map(this::read);
   }
@@ -143,8 +260,18 @@ public class SessionStore {
     return changed == 0 ? Optional.empty() : find(id);
   }
 
-  public boolean remove(String id) {
-    return db.deleteFrom(SAVED_SESSION).where(SAVED_SESSION.ID.eq(id)).execute() > 0;
+  /** Puts a session into the bin, or takes it out again. */
+  public boolean bin(String id, boolean away) {
+    return db.update(SAVED_SESSION)
+            .set(SAVED_SESSION.BINNED_AT, away ? OffsetDateTime.now(clock) : null)
+            .where(SAVED_SESSION.ID.eq(id))
+            .execute()
+        > 0;
+  }
+
+  /** Empties the bin; what was in it is gone for good. */
+  public void emptyBin() {
+    db.deleteFrom(SAVED_SESSION).where(SAVED_SESSION.BINNED_AT.isNotNull()).execute();
   }
 
   private void write(SavedSessionRecord row, Session session, Kept kept) {
@@ -158,7 +285,21 @@ public class SessionStore {
     row.setDocument(formats.write(session));
     row.setSnapshot(kept.snapshot == null ? null : formats.write(kept.snapshot));
     row.setPlan(kept.plan == null ? null : formats.write(kept.plan));
+    row.setBoard(picture(session, kept));
     row.setChangedAt(OffsetDateTime.now(clock));
+  }
+
+  private @Nullable String picture(Session session, Kept kept) {
+    if (kept.plan == null || kept.snapshot == null) {
+      return null;
+    }
+    String resin =
+        kept.snapshot.resins().stream()
+            .filter(r -> r.id().equals(session.resinId()))
+            .map(ResinSystem::name)
+            .findFirst()
+            .orElse("");
+    return formats.write(Board.of(kept.plan, resin));
   }
 
   private SavedSession read(SavedSessionRecord row) {

@@ -4,6 +4,7 @@ import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.Finding.Severity;
 import calmpour.core.plan.doc.Place;
+import calmpour.core.tool.Booking;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -39,6 +40,11 @@ final class Findings {
       String unit,
       Mend... mends) {
     findings.add(new Finding(severity, rule, place, value, limit, unit, List.of(mends)));
+  }
+
+  /** What was found last lies at another session. */
+  void because(Booking booking) {
+    findings.add(findings.removeLast().because(booking));
   }
 
   void add(Finding finding) {

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /** A cavity holds one piece until it is taken out; boards have room for all that stand on them. */
 final class MouldsFree implements Rule {
@@ -76,28 +77,31 @@ final class MouldsFree implements Rule {
     bookings.forEach(b -> moments.add((int) Duration.between(start, b.from()).toSeconds()));
     int most = 0;
     int mostBooked = 0;
+    Booking inTheWay = null;
     for (int moment : moments) {
       if (stays.stream().noneMatch(s -> s.line == l && s.at(moment))) {
         continue;
       }
       int wanted = stays.stream().filter(s -> s.at(moment)).mapToInt(Stay::pieces).sum();
       Instant at = start.plusSeconds(moment);
-      int booked =
-          bookings.stream()
-              .filter(b -> !b.from().isAfter(at) && at.isBefore(b.to()))
-              .mapToInt(Booking::count)
-              .sum();
+      List<Booking> then =
+          bookings.stream().filter(b -> !b.from().isAfter(at) && at.isBefore(b.to())).toList();
+      int booked = then.stream().mapToInt(Booking::count).sum();
       most = Math.max(most, wanted);
-      mostBooked = Math.max(mostBooked, booked == 0 ? 0 : wanted + booked);
+      if (booked > 0 && wanted + booked > mostBooked) {
+        mostBooked = wanted + booked;
+        inTheWay = then.getFirst();
+      }
     }
-    tell(line, l, most, mostBooked, told);
+    tell(line, l, most, mostBooked, inTheWay, told);
   }
 
   private static boolean sameCavity(Job.Line a, Job.Line b) {
     return a.mould().id().equals(b.mould().id()) && a.cavity().id().equals(b.cavity().id());
   }
 
-  private static void tell(Job.Line line, int l, int most, int mostBooked, Findings told) {
+  private static void tell(
+      Job.Line line, int l, int most, int mostBooked, @Nullable Booking inTheWay, Findings told) {
     Place place = Place.line(l);
     MouldMake make = line.mould().make();
     Integer copies = make == null ? null : make.copies();
@@ -105,6 +109,7 @@ final class MouldsFree implements Rule {
     if (copies == null) {
       if (mostBooked > 0) {
         told.near(Finding.Rule.MOULD_BOOKED, place, mostBooked, most, "cavities", leaveOut);
+        named(inTheWay, told);
       }
       return;
     }
@@ -114,6 +119,13 @@ final class MouldsFree implements Rule {
     }
     if (mostBooked > have) {
       told.breach(Finding.Rule.MOULD_BOOKED, place, mostBooked, have, "cavities", leaveOut);
+      named(inTheWay, told);
+    }
+  }
+
+  private static void named(@Nullable Booking inTheWay, Findings told) {
+    if (inTheWay != null) {
+      told.because(inTheWay);
     }
   }
 

@@ -96,6 +96,7 @@ final class OneThingAtATime implements Rule {
             free / 60,
             "min",
             new Mend(Mend.Kind.MOVE_TASK, free, task.id()));
+        told.because(booking);
         return;
       }
     }

@@ -1,6 +1,7 @@
 package calmpour.core.tool;
 
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something that another session of this workshop needs for a while.
@@ -11,8 +12,21 @@ import java.time.Instant;
  * @param from inclusive
  * @param to exclusive
  * @param session whose it is, by name
+ * @param sessionId by which it is kept; null for one that is not
  */
-public record Booking(Thing what, String id, int count, Instant from, Instant to, String session) {
+public record Booking(
+    Thing what,
+    String id,
+    int count,
+    Instant from,
+    Instant to,
+    String session,
+    @Nullable String sessionId) {
+  /** Of a session that is not kept. */
+  public Booking(Thing what, String id, int count, Instant from, Instant to, String session) {
+    this(what, id, count, from, to, session, null);
+  }
+
   /** What can be needed twice. */
   public enum Thing {
     HANDS,

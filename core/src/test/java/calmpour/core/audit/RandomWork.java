@@ -44,6 +44,7 @@ import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -248,16 +249,23 @@ final class RandomWork {
             LocalDateTime.of(2026, 11, 28, 10, 0),
             LocalDateTime.of(2026, 3, 28, 19, 30),
             LocalDateTime.of(2026, 10, 24, 21, 0));
-    Hours hours =
-        chance(0.4)
-            ? null
-            : new Hours(
-                one(0, 420, 540),
-                one(1_440, 1_380, 1_260),
-                chance(0.3)
-                    ? List.of(new Hours.OtherDay(start.toLocalDate().plusDays(1), null, null))
-                    : List.of());
+    Hours hours = chance(0.4) ? null : hours(start.toLocalDate());
     return plain.withStartsAt(start).withArrangement(Arrangement.FREE.withHours(hours));
+  }
+
+  private Hours hours(LocalDate first) {
+    int from = one(0, 420, 540);
+    int to = one(1_440, 1_380, 1_260);
+    List<Hours.OtherDay> otherwise =
+        chance(0.3) ? List.of(new Hours.OtherDay(first.plusDays(1), null, null)) : List.of();
+    // Late risers have an afternoon of their own and a day off, every week.
+    List<Hours.OfWeek> weekly =
+        from == 540
+            ? List.of(
+                new Hours.OfWeek(first.plusDays(1).getDayOfWeek(), 720, 1_320),
+                new Hours.OfWeek(first.plusDays(2).getDayOfWeek(), null, null))
+            : List.of();
+    return new Hours(from, to, otherwise, weekly);
   }
 
   private Piece piece() {

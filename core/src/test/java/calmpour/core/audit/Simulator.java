@@ -1305,6 +1305,12 @@ final class Simulator {
     LocalDate day = from.atZone(zone).toLocalDate();
     Integer opens = hours.fromMinutes();
     Integer shuts = hours.toMinutes();
+    for (Hours.OfWeek other : hours.weekly() == null ? List.<Hours.OfWeek>of() : hours.weekly()) {
+      if (other.day() == day.getDayOfWeek()) {
+        opens = other.fromMinutes();
+        shuts = other.toMinutes();
+      }
+    }
     for (Hours.OtherDay other : hours.otherwise()) {
       if (other.date().equals(day)) {
         opens = other.fromMinutes();

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /** What a planned session keeps from every other one of the workshop, and until when. */
 public final class Bookings {
@@ -21,11 +22,15 @@ public final class Bookings {
 
   private Bookings() {}
 
-  /** Hands, cavities and tools of one session. */
-  public static List<Booking> of(Session session, Plan plan) {
+  /**
+   * Hands, cavities and tools of one session.
+   *
+   * @param sessionId by which it is kept; null for one that is not
+   */
+  public static List<Booking> of(Session session, Plan plan, @Nullable String sessionId) {
     Instant start = session.startsAtInstant();
     List<Booking> bookings = new ArrayList<>();
-    hands(session, plan, start, bookings);
+    hands(session, plan, start, sessionId, bookings);
     for (Task task : plan.tasks()) {
       if (task.toolId() != null && task.endSeconds() > task.startSeconds()) {
         bookings.add(
@@ -35,7 +40,8 @@ public final class Bookings {
                 Math.max(1, task.places()),
                 start.plusSeconds(task.startSeconds()),
                 start.plusSeconds(task.endSeconds()),
-                session.name()));
+                session.name(),
+                sessionId));
       }
     }
     for (int line = 0; line < plan.pieces().size(); line++) {
@@ -62,14 +68,20 @@ public final class Bookings {
                   group.cavities().size(),
                   start.plusSeconds(from.getAsInt()),
                   start.plusSeconds(until),
-                  session.name()));
+                  session.name(),
+                  sessionId));
         }
       }
     }
     return bookings;
   }
 
-  private static void hands(Session session, Plan plan, Instant start, List<Booking> bookings) {
+  private static void hands(
+      Session session,
+      Plan plan,
+      Instant start,
+      @Nullable String sessionId,
+      List<Booking> bookings) {
     List<Task> work =
         plan.tasks().stream()
             .filter(t -> t.hands() && t.endSeconds() > t.startSeconds())
@@ -82,21 +94,23 @@ public final class Bookings {
     int until = from;
     for (Task task : work) {
       if (task.startSeconds() > until + BREAK_SECONDS) {
-        bookings.add(booked(session, start, from, until));
+        bookings.add(booked(session, start, sessionId, from, until));
         from = task.startSeconds();
       }
       until = Math.max(until, task.endSeconds());
     }
-    bookings.add(booked(session, start, from, until));
+    bookings.add(booked(session, start, sessionId, from, until));
   }
 
-  private static Booking booked(Session session, Instant start, int from, int until) {
+  private static Booking booked(
+      Session session, Instant start, @Nullable String sessionId, int from, int until) {
     return new Booking(
         Booking.Thing.HANDS,
         "",
         session.habits().planning().pairsOfHands(),
         start.plusSeconds(from),
         start.plusSeconds(until),
-        session.name());
+        session.name(),
+        sessionId);
   }
 }

@@ -1,5 +1,6 @@
 package calmpour.core.plan.doc;
 
+import calmpour.core.tool.Booking;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -12,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param limit what the rule allows
  * @param unit of both
  * @param accepted why the maker breaks it on purpose; null otherwise
+ * @param other the session that is in the way; null where none is
  */
 public record Finding(
     Severity severity,
@@ -21,9 +23,44 @@ public record Finding(
     double limit,
     String unit,
     List<Mend> mends,
-    @Nullable String accepted) {
+    @Nullable String accepted,
+    @Nullable OtherSession other) {
   public Finding {
     mends = List.copyOf(mends);
+  }
+
+  /**
+   * Another session of this workshop.
+   *
+   * @param id by which it is kept; null for one that is not
+   */
+  public record OtherSession(String name, @Nullable String id) {}
+
+  /** A finding that is about nothing outside its own plan. */
+  public Finding(
+      Severity severity,
+      Rule rule,
+      Place place,
+      double value,
+      double limit,
+      String unit,
+      List<Mend> mends,
+      @Nullable String accepted) {
+    this(severity, rule, place, value, limit, unit, mends, accepted, null);
+  }
+
+  /** The same, with the session that is in the way of it. */
+  public Finding because(Booking booking) {
+    return new Finding(
+        severity,
+        rule,
+        place,
+        value,
+        limit,
+        unit,
+        mends,
+        accepted,
+        new OtherSession(booking.session(), booking.sessionId()));
   }
 
   /** A finding that nobody has accepted. */
@@ -45,7 +82,7 @@ public record Finding(
 
   /** The same, broken on purpose: worth knowing, no more. */
   public Finding acceptedFor(String reason) {
-    return new Finding(Severity.NOTE, rule, place, value, limit, unit, List.of(), reason);
+    return new Finding(Severity.NOTE, rule, place, value, limit, unit, List.of(), reason, other);
   }
 
   /** How much it matters. */

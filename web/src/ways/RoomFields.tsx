@@ -2,20 +2,21 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import type { FieldError, Session } from "../../api/client";
-import { NumberField } from "../../ui/NumberField";
-import { leftOut } from "../../ui/path";
-import { ClockField } from "../../ui/When";
-import { useUnits } from "../../units/UnitsProvider";
-import { minutesOf, wallClock } from "../../words/time";
+import type { FieldError, Room } from "../api/client";
+import { NumberField } from "../ui/NumberField";
+import { leftOut } from "../ui/path";
+import { ClockField } from "../ui/When";
+import { useUnits } from "../units/UnitsProvider";
+import { minutesOf, wallClock } from "../words/time";
 
 interface Props {
-  session: Session;
+  room: Room;
+  /** What is wrong with it, by paths from the room on. */
   errors: FieldError[];
-  onChange: (session: Session, field: string | null) => void;
+  onChange: (room: Room) => void;
 }
 
-type Change = NonNullable<Session["room"]["later"]>[number];
+type Change = NonNullable<Room["later"]>[number];
 
 const DAYS: readonly (readonly [Change["days"], string])[] = [
   ["EVERY_DAY", "every day"],
@@ -26,24 +27,18 @@ const DAYS: readonly (readonly [Change["days"], string])[] = [
 const MOST = 12;
 
 /** When the room gets warmer or colder by itself: what cures over night follows it. */
-export function RoomFields({ session, errors, onChange }: Props) {
+export function RoomFields({ room, errors, onChange }: Props) {
   const units = useUnits();
-  const later = session.room.later ?? [];
+  const later = room.later ?? [];
   const set = (next: Change[]) =>
-    onChange(
-      {
-        ...session,
-        room: next.length === 0 ? leftOut(session.room, "later") : { ...session.room, later: next },
-      },
-      "room.later",
-    );
+    onChange(next.length === 0 ? leftOut(room, "later") : { ...room, later: next });
   const put = (index: number, change: Partial<Change>) =>
     set(later.map((c, i) => (i === index ? { ...c, ...change } : c)));
   const at = (index: number, field: string) =>
-    errors.find((e) => e.field === `room.later[${index}].${field}`);
-  const cold = session.room.temperatureC - 6;
+    errors.find((e) => e.field === `later[${index}].${field}`);
+  const cold = room.temperatureC - 6;
   return (
-    <Box role="group" aria-label="The room later on" sx={{ mt: 2, display: "grid", gap: 1.25 }}>
+    <Box role="group" aria-label="The room later on" sx={{ pt: 0.75, display: "grid", gap: 1.25 }}>
       {later.map((change, i) => (
         <Box
           key={i}
@@ -99,7 +94,7 @@ export function RoomFields({ session, errors, onChange }: Props) {
                 { fromMinutes: 22 * 60, temperatureC: Math.max(5, cold), days: "EVERY_DAY" },
                 {
                   fromMinutes: 7 * 60,
-                  temperatureC: session.room.temperatureC,
+                  temperatureC: room.temperatureC,
                   days: "EVERY_DAY",
                 },
               ])
@@ -113,7 +108,7 @@ export function RoomFields({ session, errors, onChange }: Props) {
             onClick={() =>
               set([
                 ...later,
-                { fromMinutes: 18 * 60, temperatureC: session.room.temperatureC, days: "WEEKEND" },
+                { fromMinutes: 18 * 60, temperatureC: room.temperatureC, days: "WEEKEND" },
               ])
             }
           >

@@ -1,0 +1,51 @@
+import Box from "@mui/material/Box";
+import { errorsUnder, type FieldError } from "../api/client";
+import { Fields } from "../ui/Fields";
+import type { Group, Ways } from "./groups";
+import { HoursFields } from "./HoursFields";
+import { RoomFields } from "./RoomFields";
+
+interface Props {
+  group: Group;
+  ways: Ways;
+  /** By paths of a `Ways`. */
+  errors: FieldError[];
+  onChange: (ways: Ways) => void;
+}
+
+/** The fields of one group, and what its choices do. */
+export function GroupFields({ group, ways, errors, onChange }: Props) {
+  return (
+    <Box>
+      {group.key === "hours" ? (
+        <HoursFields
+          hours={ways.hours}
+          errors={errorsUnder(errors, "hours")}
+          onChange={(hours) => onChange({ ...ways, hours })}
+        />
+      ) : group.key === "room" ? (
+        <RoomFields
+          room={ways.room}
+          errors={errorsUnder(errors, "room")}
+          onChange={(room) => onChange({ ...ways, room })}
+        />
+      ) : (
+        <Fields
+          label={group.title}
+          specs={group.specs(ways)}
+          draft={ways}
+          errors={errors}
+          onChange={onChange}
+        />
+      )}
+      {group.why(ways).map((line) => (
+        <Box
+          key={line}
+          sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.5, maxWidth: 900 }}
+        >
+          {line}
+        </Box>
+      ))}
+    </Box>
+  );
+}
