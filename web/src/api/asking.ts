@@ -10,6 +10,7 @@ import {
   type Choice,
   type Colourant,
   type Comparison,
+  type CountedPart,
   type CureCurve,
   type Derivation,
   type MeasureAnswer,
@@ -265,6 +266,21 @@ export function useGoesWith(swatch: string) {
       return value(api.POST("/api/colours/together", { body: { swatch: asked }, signal }));
     },
     200,
+  );
+}
+
+/** A colour as it is counted, in every way it can be told; nothing before all of it was typed. */
+export function useCounted(resinG: number | null, parts: CountedPart[] | null) {
+  const asked = resinG !== null && parts !== null && parts.length > 0 ? parts : null;
+  return useAnswer(
+    asked === null ? null : ["counted", resinG, asked],
+    (signal) => {
+      if (!asked || resinG === null) {
+        throw new Error("bug: nothing was counted");
+      }
+      return value(api.POST("/api/colours/counted", { body: { resinG, parts: asked }, signal }));
+    },
+    150,
   );
 }
 

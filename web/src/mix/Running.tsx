@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
-import type { PlanAnswer, Session } from "../api/client";
+import type { Batch, PlanAnswer, Session } from "../api/client";
 import { Fig } from "../plan/how/How";
 import { Assumed } from "../plan/how/Margins";
 import { Cautions } from "../ui/Cautions";
@@ -17,10 +17,11 @@ interface Props {
   session: Session;
   answer: PlanAnswer;
   onMeetNow: () => void;
+  onChange: (session: Session) => void;
 }
 
 /** The two amounts, as large as the screen allows, and how long the cup stays pourable. */
-export function Running({ session, answer, onMeetNow }: Props) {
+export function Running({ session, answer, onMeetNow, onChange }: Props) {
   const units = useUnits();
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
@@ -88,6 +89,7 @@ export function Running({ session, answer, onMeetNow }: Props) {
           </Box>
         </Box>
       </Box>
+      <Exactly session={session} batch={batch} onChange={onChange} />
       <Box role="timer" aria-label="Pourable for" sx={{ mt: 3 }}>
         <Box
           sx={{
@@ -132,6 +134,53 @@ export function Running({ session, answer, onMeetNow }: Props) {
       </Box>
       <Assumed plan={plan} session={session} />
       <Cautions />
+    </Box>
+  );
+}
+
+/** Why it is not quite what was asked for, and a key to have it all the same. */
+function Exactly({
+  session,
+  batch,
+  onChange,
+}: Pick<Props, "session" | "onChange"> & { batch: Batch }) {
+  const units = useUnits();
+  const { massG, volumeMl } = session.justMix ?? {};
+  const { partA, partB, by } = batch.measuring;
+  const all = massG === undefined ? partA.volumeMl + partB.volumeMl : batch.measuring.totalG;
+  const asked = massG ?? volumeMl ?? all;
+  const more = all - asked;
+  const { habits } = session;
+  const marks = habits?.marksDivisionMl;
+  if (!habits || marks === undefined || Math.abs(more) < 0.05) {
+    return null;
+  }
+  const unit = massG === undefined ? units.VOLUME : units.MASS;
+  const step =
+    by === "VOLUME"
+      ? `your cup is marked every ${showWith(units.VOLUME, marks)}`
+      : `your scale reads to ${habits.scaleDivisionG} g`;
+  return (
+    <Box
+      role="status"
+      sx={{ mt: 1, display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}
+    >
+      <span>
+        {showWith(unit, all)} instead of {showWith(unit, asked)}: {step}.
+      </span>
+      {by === "VOLUME" && (
+        <Button
+          variant="outlined"
+          onClick={() =>
+            onChange({
+              ...session,
+              habits: { ...habits, marksDivisionMl: marks / 2 },
+            })
+          }
+        >
+          Read between the marks
+        </Button>
+      )}
     </Box>
   );
 }

@@ -70,7 +70,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
   const [line, setLine] = useAddressed("line");
   const selected = line === null ? null : Number(line) - 1;
   const setSelected = (to: number | null) => setLine(to === null ? null : String(to + 1));
-  const [adding, setAdding] = useState(false);
+  const [adding, setAdding] = useState((session.pieces ?? []).length === 0);
   const [story, setStory] = useState(false);
   const [conditions, setConditions] = useState(session.resinId === "");
   const [fileTrouble, setFileTrouble] = useState<Trouble | null>(null);

@@ -33,7 +33,7 @@ interface Opened {
 async function opened(id: string): Promise<Opened | null> {
   if (isNew(id)) {
     const draft = await readDraft(id);
-    return { kept: null, draft, usual: draft ? null : (await value(api.GET("/api/usual"))).usual };
+    return { kept: null, draft, usual: draft ? null : await usualNow() };
   }
   const wanted = id || (await value(api.GET("/api/sessions"))).find((s) => s.justMix !== true)?.id;
   if (!wanted) {
@@ -41,6 +41,17 @@ async function opened(id: string): Promise<Opened | null> {
   }
   const kept = await value(api.GET("/api/sessions/{id}", { params: { path: { id: wanted } } }));
   return { kept, draft: await readDraft(wanted), usual: null };
+}
+
+/** How this workshop works; where it has no usual resin, that of the session planned last. */
+async function usualNow(): Promise<Usual> {
+  const { usual } = await value(api.GET("/api/usual"));
+  if (usual.resinId !== undefined) {
+    return usual;
+  }
+  const sessions = await value(api.GET("/api/sessions"));
+  const resinId = sessions.find((s) => s.board?.resinId !== undefined)?.board?.resinId;
+  return resinId === undefined ? usual : { ...usual, resinId };
 }
 
 /** Edits begin at what is kept, or at what was typed after it. */

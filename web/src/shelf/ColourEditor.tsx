@@ -8,7 +8,7 @@ import { NumberField } from "../ui/NumberField";
 import { setAt } from "../ui/path";
 import { EditorProps } from "./editors";
 import { GoesWith } from "./GoesWith";
-import { UNSEEN } from "./kinds";
+import { UNSEEN } from "./unseen";
 import { COLOUR_SPECS } from "./specs";
 
 export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Colour>) {

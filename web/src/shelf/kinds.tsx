@@ -1,3 +1,4 @@
+import { UNSEEN } from "./unseen";
 import type { ReactNode } from "react";
 import {
   type Answer,
@@ -21,7 +22,6 @@ import { tendencyText } from "../words/shelf";
 import { Bottle, EmbedAtRest, Jar, Patch, StackOfLayers, ToolDrawing } from "./drawings";
 
 /** How a material is drawn while nobody has said how it looks. */
-export const UNSEEN = "#8a8f92";
 
 export interface Material {
   id: string;

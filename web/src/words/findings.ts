@@ -152,6 +152,10 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       return `The grams of ${place} do not add up: ${showWith(units.MASS, finding.value, 3)} beside ${showWith(units.MASS, finding.limit, 3)}.`;
     case "LOADING_OVER_LIMIT":
       return `${capital(place)} is loaded to ${finding.value.toFixed(1)} %, and ${finding.limit.toFixed(1)} % is the most.`;
+    case "TOO_LITTLE_RESIN":
+      return `${amountOf(finding.value - finding.limit, finding, units)} too little resin: this needs ${amountOf(finding.value, finding, units)}, and there is ${amountOf(finding.limit, finding, units)}.`;
+    case "RESIN_LEFT_OVER":
+      return `${amountOf(finding.value, finding, units)} of ${amountOf(finding.limit, finding, units)} would stay over.`;
     case "STOCK_SHORT":
       if (finding.severity === "NEAR") {
         return `${capital(place)}: nearly all of it goes, ${showWith(units.MASS, finding.value, 0)} of ${showWith(units.MASS, finding.limit, 0)}.`;
@@ -236,7 +240,13 @@ export function latePours(plan: Plan): string[] {
     });
 }
 
-export function mendText(mend: Mend, session: Session, units: Units, startsAt: Date): string {
+export function mendText(
+  mend: Mend,
+  session: Session,
+  units: Units,
+  startsAt: Date,
+  plan?: Plan,
+): string {
   switch (mend.kind) {
     case "NO_WARMING":
       return "Leave the bottles cold";
@@ -266,6 +276,14 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
       return `${mend.value} % will do`;
     case "HELPER":
       return "Ask somebody to help";
+    case "OVERAGE":
+      return mend.value === 0 ? "No overage" : `Overage down to ${mend.value} %`;
+    case "PIECES": {
+      const line = Number(mend.target ?? 1) - 1;
+      const was = session.pieces?.[line]?.count ?? 0;
+      const name = plan?.pieces[line]?.mouldName ?? `line ${line + 1}`;
+      return `${mend.value} ${name} instead of ${was}`;
+    }
     case "BY_WEIGHT":
       return `Weigh A and B: ${showWith(units.MASS, mend.value, 0)} in all`;
     case "BY_VOLUME":
@@ -280,8 +298,10 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
       return `Begin ${span(Math.abs(mend.value))} ${mend.value < 0 ? "earlier" : "later"}`;
     case "SOFT_TOOL":
       return "Bubbles with a soft tool";
-    case "LEAVE_OUT":
-      return "Leave it out";
+    case "LEAVE_OUT": {
+      const piece = plan?.pieces[mend.value];
+      return piece ? `Leave out ${piece.count} ${piece.mouldName}` : "Leave it out";
+    }
     case "CURE_ON_BENCH":
       return "Cure it on the bench";
     case "OPEN_SHELF":
@@ -291,4 +311,12 @@ export function mendText(mend: Mend, session: Session, units: Units, startsAt: D
 
 function otherName(finding: Finding): string {
   return finding.other ? `“${finding.other.name}”` : "another session";
+}
+
+/** An amount of resin as a finding counts it: by weight, by volume, or of one part. */
+function amountOf(value: number, { unit }: Finding, units: Units): string {
+  if (unit === "mL") {
+    return showWith(units.VOLUME, value);
+  }
+  return `${showWith(units.MASS, value)}${unit.startsWith("g of ") ? unit.slice(1) : ""}`;
 }

@@ -5,7 +5,11 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { api, ask, type FieldError, type Mould, type Workshop } from "../../api/client";
 import { NumberField } from "../../ui/NumberField";
+import { OneOf } from "../../ui/OneOf";
 import { useUnits } from "../../units/UnitsProvider";
+
+/** How far a total read from a marked cup may be off; starting value, no source. */
+const READING_PERCENT = 3;
 
 interface Props {
   shelf: Required<Workshop>;
@@ -23,23 +27,35 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
   const [count, setCount] = useState<number | null>(1);
   const [errors, setErrors] = useState<FieldError[]>([]);
   const [note, setNote] = useState("");
+  /** Water of several moulds that was tipped together: only their total is known. */
+  const [together, setTogether] = useState(false);
   const errorAt = (field: string | null) => errors.find((e) => e.field === field);
   const add = async () => {
     if (volumeMl === null || count === null) {
       setErrors([
-        { field: "volumeMl", code: "missing", message: "How much it holds to the rim, in mL." },
+        {
+          field: "volumeMl",
+          code: "missing",
+          message: together
+            ? "How much water they held together."
+            : "How much it holds to the rim, in mL.",
+        },
       ]);
       return;
     }
+    const called = name || (together ? `${count} moulds together` : "");
     const mould: Mould = {
       id: `mould-${crypto.randomUUID().slice(0, 8)}`,
-      name,
+      name: called,
       cavities: [
         {
           id: "main",
-          name: name || "Main",
+          name: called || "Main",
           count: 1,
-          measure: { method: "TOLD", toldMl: volumeMl },
+          // Of each only its share is known; what they hold together was read from a cup.
+          measure: together
+            ? { method: "TOLD", toldMl: volumeMl / count, plusMinusPercent: READING_PERCENT }
+            : { method: "TOLD", toldMl: volumeMl },
           ...(depthMm === null ? {} : { depthMm }),
         },
       ],
@@ -68,13 +84,32 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
       {shelf.moulds.length > 0 && (
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, mb: 1.5 }}>
           {shelf.moulds.map((m) => (
-            <Button key={m.id} variant="outlined" onClick={() => onChosen(m.id, 1)}>
+            <Button
+              key={m.id}
+              variant="outlined"
+              onClick={() => onChosen(m.id, Math.max(1, Math.round(count ?? 1)))}
+            >
               {m.name}
             </Button>
           ))}
         </Box>
       )}
-      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "flex-start" }}>
+      <OneOf
+        label="What you know"
+        choices={[
+          [false, "what one mould holds"],
+          [true, "the water of several, tipped together"],
+        ]}
+        chosen={together}
+        onChoose={setTogether}
+      />
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "flex-start", mt: 1.25 }}>
+        <NumberField
+          label={together ? "Moulds" : "Pieces"}
+          value={count}
+          onChange={setCount}
+          width={95}
+        />
         <TextField
           label="A new mould: its name"
           value={name}
@@ -84,7 +119,7 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
           sx={{ width: 200 }}
         />
         <NumberField
-          label="Holds"
+          label={together ? "All of them hold" : "Holds"}
           unit={units.VOLUME}
           value={volumeMl}
           onChange={setVolume}
@@ -100,7 +135,6 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
           error={errorAt("cavities[0].depthMm")}
           width={150}
         />
-        <NumberField label="Pieces" value={count} onChange={setCount} width={95} />
         <Button type="submit" variant="contained">
           Put it on the board
         </Button>
@@ -108,7 +142,9 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
       </Box>
       {note && <Box sx={{ color: "error.main" }}>{note}</Box>}
       <Box sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.75 }}>
-        A volume from memory is taken as ± 10 %, and that much more is mixed.{" "}
+        {together
+          ? "Water that was read from a marked cup is taken as ± 3 %. A and B together are that much, not each. "
+          : "A volume from memory is taken as ± 10 %, and that much more is mixed. "}
         <Link href="/moulds/new">Measure it with water instead</Link>
       </Box>
     </Box>

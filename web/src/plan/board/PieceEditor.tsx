@@ -178,6 +178,12 @@ export function PieceEditor(props: Props) {
                 at={`${at}.layers[${i}]`}
                 onChange={(next, field) => setLayer(i, next, field)}
                 onRemove={() => props.onRemoveLayer(i)}
+                onEvery={(colourId) =>
+                  props.onEvery((p) => ({
+                    ...p,
+                    layers: p.layers.map((l) => ({ ...l, colourId })),
+                  }))
+                }
               />
             ))
             .reverse()}

@@ -16,6 +16,7 @@ import { GroupFields } from "../../ways/GroupFields";
 import { GROUPS } from "../../ways/groups";
 import { differs, usualWays, waysOf, withGroup, withWays } from "../../ways/ways";
 import { AddResin } from "./AddResin";
+import { WhatThereIs } from "./WhatThereIs";
 
 interface Props {
   session: Session;
@@ -93,6 +94,7 @@ export function Conditions(props: Props) {
           ))}
         </TextField>
         <Button onClick={() => setAdding(!adding)}>+ a resin</Button>
+        <WhatThereIs session={session} shelf={shelf} errors={errors} onChange={onChange} />
         <NumberField
           label="Batches at least"
           value={session.splitInto}

@@ -25,6 +25,7 @@ import { cupName } from "../../words/places";
 import { ofCup } from "../../session/place";
 import { minutes } from "../../words/time";
 import { Fig } from "../how/How";
+import { CupRecipe } from "./CupRecipe";
 import { CupStates } from "../how/States";
 
 interface Props {
@@ -72,6 +73,7 @@ export function CupPanel(props: Props) {
       )}
       <CupStates cup={cup} startsAt={startsAt} zoneId={zoneId} />
       <PotLife {...props} />
+      <CupRecipe key={cup.colour.id} cup={cup} session={session} shelf={shelf} onEdit={onEdit} />
       <Strength cup={cup} session={session} onEdit={onEdit} />
       <LookLine cup={cup} />
       <Moves cup={cup} plan={plan} session={session} onEdit={onEdit} />

@@ -46,6 +46,7 @@ export function Findings(props: Props) {
       (f.accepted !== undefined ||
         ["line", "layer"].includes(readPlace(f.place).of) ||
         f.rule === "BEGINS_LATER" ||
+        f.rule === "RESIN_LEFT_OVER" ||
         f.rule === "LABEL_CONTRADICTS"),
   );
   if (breaches.length + near.length + notes.length === 0) {
@@ -104,7 +105,7 @@ export function Findings(props: Props) {
           <Line
             key={line.key}
             line={line}
-            mendWords={(mend) => mendText(mend, session, units, startsAt)}
+            mendWords={(mend) => mendText(mend, session, units, startsAt, plan)}
             onMend={onMend}
             onAccept={props.onAccept}
             onTakeBack={props.onTakeBack}

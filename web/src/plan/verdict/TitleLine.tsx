@@ -160,6 +160,7 @@ export function TitleLine(props: Props) {
           {laterRoom(session, units)}
           {damp !== undefined && ` · ${damp} %`} · {when} · {resin} · {open ? "close" : "change"}
         </ButtonBase>
+        <Button href="/plan/new">New session</Button>
         {props.onStory && (
           <Button onClick={props.onStory} aria-expanded={props.story}>
             {props.story ? "Hide summary" : "Summary"}

@@ -256,6 +256,10 @@ class ScreensTest extends DemoScreens {
     assertThat(group(page, "Part A")).containsText("56.0 g");
     button(page, "Mixed: start the clock").click();
     assertThat(clock).containsText("A met B at");
+    // Kept only when it is asked for.
+    assertThat(own.get("/api/sessions").body().toString()).doesNotContain("Mix of 84 g");
+    button(page, "Keep this mix").click();
+    assertThat(button(page, "Keep this mix")).hasCount(0);
     link(page, "Sessions").click();
     assertThat(link(page, "Mix of 84 g")).isVisible();
   }

@@ -83,6 +83,9 @@ class WorkshopTest {
     assertThat(page.getByText("Kept.")).isVisible();
 
     page.navigate(app.url("/plan/new"));
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
+        .click();
     button(page, "Mixing").click();
     assertThat(field(page, "Rest for bubbles")).hasValue("12");
     field(page, "Rest for bubbles").fill("6");

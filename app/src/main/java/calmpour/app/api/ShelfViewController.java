@@ -17,6 +17,7 @@ import calmpour.core.session.Workshop;
 import calmpour.core.stock.ResinPart;
 import calmpour.core.tint.Colour;
 import calmpour.core.tint.Colourant;
+import calmpour.core.tint.CountedRecipe;
 import calmpour.core.tint.Together;
 import calmpour.core.tint.Weighed;
 import calmpour.core.tool.Tool;
@@ -186,6 +187,12 @@ public class ShelfViewController {
         .forEach(c -> own.add(new Goes(c.id(), c.name(), c.swatch(), false)));
     workshop.colourants().forEach(c -> own.add(new Goes(c.id(), c.name(), c.swatch(), true)));
     return Together.with(beside.swatch(), own, Goes::swatch);
+  }
+
+  /** A colour as it is counted, in every way it can be told. */
+  @PostMapping("/api/colours/counted")
+  CountedRecipe.RecipeTold counted(@RequestBody CountedRecipe recipe) {
+    return recipe.told();
   }
 
   /** The demo's materials, for copying single ones into a workshop of one's own. */

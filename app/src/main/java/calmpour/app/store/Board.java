@@ -3,14 +3,16 @@ package calmpour.app.store;
 import calmpour.core.mould.Section;
 import calmpour.core.plan.doc.Plan;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the picture of a session in a list is drawn from.
  *
  * @param resin by name
+ * @param resinId null where it was kept before that was noted
  * @param moulds a line of pieces each
  */
-public record Board(String resin, List<MouldOnIt> moulds) {
+public record Board(String resin, @Nullable String resinId, List<MouldOnIt> moulds) {
   /** So many levels of a section tell its outline at the size of a thumb. */
   private static final int ROWS = 16;
 
@@ -38,9 +40,10 @@ public record Board(String resin, List<MouldOnIt> moulds) {
   /** One layer of it; with the colour's name, so that it can be looked for. */
   public record Band(double fromMm, double toMm, String swatch, String colour) {}
 
-  static Board of(Plan plan, String resin) {
+  static Board of(Plan plan, String resin, String resinId) {
     return new Board(
         resin,
+        resinId,
         plan.pieces().stream()
             .limit(MOULDS)
             .map(p ->

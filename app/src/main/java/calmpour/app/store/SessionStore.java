@@ -299,7 +299,7 @@ public class SessionStore {
             .map(ResinSystem::name)
             .findFirst()
             .orElse("");
-    return formats.write(Board.of(kept.plan, resin));
+    return formats.write(Board.of(kept.plan, resin, session.resinId()));
   }
 
   private SavedSession read(SavedSessionRecord row) {

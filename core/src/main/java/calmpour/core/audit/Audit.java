@@ -60,6 +60,7 @@ public final class Audit implements Judge {
         new CupLimits(),
         new CupsSuffice(),
         new StockLasts(),
+        new WhatThereIs(),
         new MouldsFit(),
         new RightResin(),
         new CupsAndColours(),

@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param cupsByHand cups the maker put together; the rest is split as the plan finds best
  * @param strengths colours made stronger or weaker than their recipes
  * @param arrangement what the maker decides about the times
+ * @param available what there is of its resin, where no more is to be taken; null for enough
  */
 @RecordBuilder
 public record Session(
@@ -41,13 +42,50 @@ public record Session(
     Habits habits,
     Hands hands,
     @Nullable Workshop carried,
-    Arrangement arrangement)
+    Arrangement arrangement,
+    @Nullable Available available)
     implements SessionBuilder.With {
   private static final Range YEARS = new Range(2000, 2200);
 
   public static final Range SPLIT_INTO = new Range(1, 20);
   public static final Range PIECES = new Range(0, 200);
   public static final Range CUPS_BY_HAND = new Range(0, 200);
+
+  /** With as much resin as it takes. */
+  public Session(
+      String name,
+      LocalDateTime startsAt,
+      String zoneId,
+      Room room,
+      String resinId,
+      List<Piece> pieces,
+      @Nullable JustMix justMix,
+      List<String> cupIds,
+      int splitInto,
+      List<HandCup> cupsByHand,
+      List<ColourStrength> strengths,
+      Habits habits,
+      Hands hands,
+      @Nullable Workshop carried,
+      Arrangement arrangement) {
+    this(
+        name,
+        startsAt,
+        zoneId,
+        room,
+        resinId,
+        pieces,
+        justMix,
+        cupIds,
+        splitInto,
+        cupsByHand,
+        strengths,
+        habits,
+        hands,
+        carried,
+        arrangement,
+        null);
+  }
 
   public Session {
     pieces = pieces == null ? List.of() : List.copyOf(pieces);

@@ -93,6 +93,7 @@ class AgreementTest {
           Finding.Rule.LOADING_OVER_LIMIT,
           Finding.Rule.CUPS_SHORT,
           Finding.Rule.STOCK_SHORT,
+          Finding.Rule.TOO_LITTLE_RESIN,
           Finding.Rule.FLAME_NEAR_ALCOHOL);
 
   /** How many plans broke each rule. */

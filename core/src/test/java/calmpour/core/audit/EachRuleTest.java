@@ -33,6 +33,7 @@ import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.session.Arrangement;
+import calmpour.core.session.Available;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Piece;
@@ -412,6 +413,8 @@ class EachRuleTest {
       case CAVITY_OVERFULL -> at("pour/1.1.1", new Scene().cup(c -> Breakage.withPours(c, 1.2, 1)));
       case MASS_BALANCE -> at("cup/1.1", new Scene().cup(c -> Breakage.withPours(c, 1, 1.2)));
       case STOCK_SHORT -> at("part/b", Scene.with(s -> s.leftG = 5));
+      case TOO_LITTLE_RESIN -> at("resin", Scene.with(s -> s.available = Available.ofG(20)));
+      case RESIN_LEFT_OVER -> at("resin", Scene.with(s -> s.available = Available.ofG(80)));
       case FLAME_NEAR_ALCOHOL ->
           at(
               "task/batch/1/BUBBLE_PASS",

@@ -32,6 +32,7 @@ import calmpour.core.plan.doc.Plan;
 import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Arrangement;
+import calmpour.core.session.Available;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
@@ -250,7 +251,22 @@ final class RandomWork {
             LocalDateTime.of(2026, 3, 28, 19, 30),
             LocalDateTime.of(2026, 10, 24, 21, 0));
     Hours hours = chance(0.4) ? null : hours(start.toLocalDate());
-    return plain.withStartsAt(start).withArrangement(Arrangement.FREE.withHours(hours));
+    return plain
+        .withStartsAt(start)
+        .withArrangement(Arrangement.FREE.withHours(hours))
+        .withAvailable(available(pieces));
+  }
+
+  /** Of some what there is was said, in one way or another, and mostly it is not enough. */
+  private static Available available(List<Piece> pieces) {
+    int all = pieces.stream().mapToInt(Piece::count).sum();
+    double some = 11.0 * all;
+    return switch (all % 5) {
+      case 1 -> Available.ofG(some);
+      case 2 -> new Available(null, some, null, null);
+      case 3 -> new Available(null, null, some, some / 3);
+      default -> null;
+    };
   }
 
   private Hours hours(LocalDate first) {

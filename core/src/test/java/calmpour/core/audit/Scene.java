@@ -30,6 +30,7 @@ import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Arrangement;
+import calmpour.core.session.Available;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Hours;
 import calmpour.core.session.Piece;
@@ -83,6 +84,7 @@ final class Scene {
   Room room = new Room(22, 45.0);
   Habits habits = Habits.DEFAULT;
   Hours hours;
+  Available available;
   List<Arrangement.Pin> pins = List.of();
 
   /** Taken as it first comes, so that nothing is mended by another order or another start. */
@@ -225,7 +227,8 @@ final class Scene {
         .withSplitInto(splitInto)
         .withRoom(room)
         .withCupsByHand(cupsByHand)
-        .withArrangement(new Arrangement(hours, pins, List.of(), List.of()));
+        .withArrangement(new Arrangement(hours, pins, List.of(), List.of()))
+        .withAvailable(available);
   }
 
   private Workshop workshop() {

@@ -94,6 +94,7 @@ final class Simulator {
     cavities();
     masses();
     stock();
+    whatThereIs();
     flames();
     return found;
   }
@@ -1606,6 +1607,32 @@ final class Simulator {
       if (embed.left() != null && pieces.getOrDefault(embed.id(), 0) > embed.left()) {
         wrong("STOCK_SHORT", "embed/" + embed.id(), 1e9);
       }
+    }
+  }
+
+  /** Of the session's own resin no more than was said, by weight, by volume or part by part. */
+  private void whatThereIs() {
+    var said = session.available();
+    if (said == null) {
+      return;
+    }
+    double a = 0;
+    double b = 0;
+    double ml = 0;
+    for (Batch batch : plan.batches()) {
+      if (batch.resinId().equals(session.resinId())) {
+        a += batch.measuring().partA().massG();
+        b += batch.measuring().partB().massG();
+        ml += batch.measuring().partA().volumeMl() + batch.measuring().partB().volumeMl();
+      }
+    }
+    boolean tooLittle =
+        (said.totalG() != null && a + b > said.totalG() + 2e-3)
+            || (said.totalMl() != null && ml > said.totalMl() + 2e-3)
+            || (said.partAG() != null && a > said.partAG() + 2e-3)
+            || (said.partBG() != null && b > said.partBG() + 2e-3);
+    if (tooLittle) {
+      wrong("TOO_LITTLE_RESIN", "resin", 1e9);
     }
   }
 

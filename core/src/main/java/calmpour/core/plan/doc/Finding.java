@@ -155,6 +155,9 @@ public record Finding(
     MASS_BALANCE,
     LOADING_OVER_LIMIT,
     STOCK_SHORT,
+    /** More of the resin than the maker says there is. */
+    TOO_LITTLE_RESIN,
+    RESIN_LEFT_OVER,
     FLAME_NEAR_ALCOHOL,
     PIN_LOST,
     EMBED_NOT_DRY,
@@ -267,7 +270,11 @@ public record Finding(
       /** A and B on the scale instead of by marks, */
       BY_WEIGHT,
       /** or by marks instead of on the scale. */
-      BY_VOLUME
+      BY_VOLUME,
+      /** An overage of {@code value} per cent. */
+      OVERAGE,
+      /** {@code value} pieces of the line {@code target}, counted from 1. */
+      PIECES
     }
 
     /** A change of one task. */

@@ -7,6 +7,7 @@ import calmpour.core.habit.Mixing;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.session.Arrangement;
 import calmpour.core.session.HandCup;
+import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,6 +59,8 @@ public final class Mending {
           case HELPER -> helped(session);
           case BY_WEIGHT -> session.withHabits(habits.withMeasureBy(Habits.MeasureBy.WEIGHT));
           case BY_VOLUME -> session.withHabits(habits.withMeasureBy(Habits.MeasureBy.VOLUME));
+          case OVERAGE -> session.withHabits(habits.withOveragePercent(value));
+          case PIECES -> counted(session, mend.target(), (int) value);
           // What lies on the board is the maker's own; the screen takes it off.
           case LEAVE_OUT, CHANGE_HOURS, OPEN_SHELF, OPEN_PIECE -> null;
         });
@@ -102,6 +105,17 @@ public final class Mending {
 
   private static @Nullable PieceWork onTheBench(@Nullable PieceWork work) {
     return work == null ? null : work.withCuring(PieceWork.Curing.BENCH);
+  }
+
+  private static @Nullable Session counted(Session session, @Nullable String target, int count) {
+    List<Piece> pieces = new ArrayList<>(session.pieces());
+    int line = target == null ? 0 : Integer.parseInt(target) - 1;
+    if (line < 0 || line >= pieces.size()) {
+      return null;
+    }
+    pieces.set(line, pieces.get(line).withCount(count));
+    // Cups put together by hand were put together for the pieces as they were.
+    return session.withPieces(pieces).withCupsByHand(List.of());
   }
 
   private static Session withoutCup(Session session, int byHand) {

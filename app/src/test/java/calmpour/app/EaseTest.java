@@ -1,0 +1,142 @@
+package calmpour.app;
+
+import static calmpour.app.Seen.button;
+import static calmpour.app.Seen.choose;
+import static calmpour.app.Seen.field;
+import static calmpour.app.Seen.group;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Colours as makers count them, plans from what there is, and moulds of which only a total is
+ * known.
+ */
+class EaseTest extends DemoScreens {
+  private static Page pantry(String name) {
+    var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", name);
+    String id = demo.post("/api/sessions", session).body().get("id").asString();
+    Page page = browser.page(1280, 800);
+    page.navigate(demo.url("/plan/" + id));
+    group(page, "Batch 1, mixing").waitFor();
+    return page;
+  }
+
+  /** 8 drops of 0.03125 g, as its dropper was weighed, in 30 g of resin: 0.826 % by hand. */
+  @Test
+  void oneDoseIsToldInDropsGramsAndPercent() {
+    JsonNode jar = null;
+    for (JsonNode each : demo.get("/api/workshop").body().get("colourants")) {
+      jar = each.get("form").asString().equals("LIQUID_TINT") ? each : jar;
+    }
+    JsonNode told =
+        demo.post(
+                "/api/colours/counted",
+                Map.of(
+                    "resinG",
+                    30,
+                    "parts",
+                    List.of(Map.of("colourant", jar, "amount", 8, "in", "DROPS"))))
+            .body();
+    double grams = told.at("/doses/0/massG").asDouble();
+    assertThat(told.at("/doses/0/drops").asDouble()).isEqualTo(8);
+    assertThat(told.at("/doses/0/percentOfMix").asDouble())
+        .isCloseTo(100 * grams / (30 + grams), org.assertj.core.api.Assertions.within(1e-9));
+    assertThat(
+            demo.post(
+                    "/api/colours/counted",
+                    Map.of(
+                        "resinG",
+                        30,
+                        "parts",
+                        List.of(Map.of("colourant", jar, "amount", -1, "in", "DROPS"))))
+                .error(0)
+                .get("field")
+                .asString())
+        .isEqualTo("parts[0].amount");
+  }
+
+  @Test
+  void aColourIsCountedBesideItsLayerAndAgainInItsCup() {
+    Page page = pantry("Counted");
+    button(page, "Change Cord pull").click();
+    choose(page, "First layer, colour", "+ a colour");
+    Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("A colour"));
+    button(page, "Use it here").click();
+    assertThat(form).containsText("How much of it?");
+    choose(form, page, "Jar", "a new jar");
+    form.getByLabel("Its name").fill("Tide green");
+    form.getByLabel("Dose").fill("8");
+    assertThat(form).containsText("0.28 g");
+    Seen.readable(page, "a new colour");
+    button(page, "Use it here").click();
+    // One jar lends the colour its name; the cup holds a little more than the layer takes.
+    Locator cup = group(page, "Cup Tide green");
+    assertThat(cup).containsText("9 drops");
+    button(page, "Open the Tide green cup").click();
+    Locator recipe =
+        page.getByRole(
+            AriaRole.REGION, new Page.GetByRoleOptions().setName("What goes into Tide green"));
+    recipe.getByLabel("Dose").fill("12");
+    assertThat(cup).containsText("12 drops");
+    assertThat(recipe).containsText("otherwise than on the shelf");
+    recipe
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("As on the shelf"))
+        .click();
+    assertThat(cup).containsText("9 drops");
+    assertThat(page.getByText(Pattern.compile("^Pot life: 40 min on the label"))).isVisible();
+  }
+
+  /** A total, and the plan says what fits it; one press and it does. */
+  @Test
+  void aPlanFitsWhatThereIs() {
+    Page page = pantry("From a total");
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
+        .click();
+    choose(page, "There is", "a total, by weight");
+    field(page, "A and B together").fill("212");
+    Locator told =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to look at"));
+    assertThat(told).containsText("too little resin");
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Overage down")))
+        .click();
+    assertThat(page.getByText("too little resin")).hasCount(0);
+    field(page, "A and B together").fill("260");
+    assertThat(told).containsText("would stay over");
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("instead of \\d+$")))
+        .first()
+        .click();
+    assertThat(page.getByText("too little resin")).hasCount(0);
+    for (String typed : List.of("", "0", "-5", "1e9", "lots")) {
+      field(page, "A and B together").fill(typed);
+      assertThat(field(page, "A and B together")).hasAttribute("aria-invalid", "true");
+    }
+  }
+
+  /** 143 mL were read for both parts together: 143 and not twice that is mixed. */
+  @Test
+  void waterOfSeveralMouldsIsATotalOfBothParts() {
+    Page page = browser.page(1280, 800);
+    page.navigate(demo.url("/plan/new"));
+    button(page, "the water of several, tipped together").click();
+    button(page, "Put it on the board").click();
+    assertThat(page.getByText("How much water they held together.")).isVisible();
+    field(page, "Moulds").fill("5");
+    field(page, "All of them hold").fill("143");
+    button(page, "Put it on the board").click();
+    assertThat(page.getByText(Pattern.compile("5 cavities"))).isVisible();
+    assertThat(page.getByText("143.0 mL").first()).isVisible();
+  }
+}
