@@ -22,9 +22,21 @@ export async function sendAsFile(session: Session): Promise<Trouble | null> {
   return null;
 }
 
+const NOT_ONE_OF_OURS: Trouble = {
+  title: "This is not a Calm Pour session file",
+  detail: "Choose a file that was saved with “Save as a file”.",
+  status: 422,
+  errors: [],
+};
+
 /** Keeps a session that came as a file; the server reads it, so that it says what is wrong. */
 export async function openFile(file: File): Promise<Answer<OpenedSession>> {
   const text = await file.text();
+  try {
+    JSON.parse(text);
+  } catch {
+    return { status: "trouble", trouble: NOT_ONE_OF_OURS };
+  }
   return ask(
     api.POST("/api/sessions/file", {
       body: text as unknown as Record<string, never>,

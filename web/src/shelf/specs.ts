@@ -1,14 +1,29 @@
 import type { FieldSpec } from "../ui/Fields";
 
+/** Some labels give one ratio by weight and one by volume. */
+const SECOND = ", second ratio";
+
 const ratio = (path: string, basis: string, needed: boolean): FieldSpec[] => [
-  { path: `${path}.partsA`, label: `Parts A${basis}`, kind: "number", needed, width: 120 },
-  { path: `${path}.partsB`, label: `Parts B${basis}`, kind: "number", needed, width: 120 },
+  {
+    path: `${path}.partsA`,
+    label: `Parts A${basis}`,
+    kind: "number",
+    needed,
+    width: basis === "" ? 120 : 190,
+  },
+  {
+    path: `${path}.partsB`,
+    label: `Parts B${basis}`,
+    kind: "number",
+    needed,
+    width: basis === "" ? 120 : 190,
+  },
   {
     path: `${path}.basis`,
     label: `Counted${basis}`,
     kind: "choice",
     needed,
-    width: 150,
+    width: basis === "" ? 150 : 200,
     choices: [
       ["WEIGHT", "by weight"],
       ["VOLUME", "by volume"],
@@ -43,6 +58,7 @@ export const RESIN_BRIEF: FieldSpec[] = [
     quantity: "MASS",
     width: 190,
   },
+  ...ratio("facts.otherRatio", SECOND, false),
 ];
 
 /** A label, in the order in which labels are read. */
@@ -83,7 +99,7 @@ export const RESIN_GROUPS: {
     title: "Mixing",
     specs: [
       ...ratio("ratio", "", true),
-      ...ratio("facts.otherRatio", ", also", false),
+      ...ratio("facts.otherRatio", SECOND, false),
       { path: "densityA", label: "Density of A", kind: "number", symbol: "g/mL" },
       { path: "densityB", label: "Density of B", kind: "number", symbol: "g/mL" },
       { path: "mixMinutes", label: "Stir for", kind: "number", symbol: "min" },

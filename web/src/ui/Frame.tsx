@@ -1,7 +1,11 @@
 import Box from "@mui/material/Box";
-import type { ReactNode } from "react";
+import ButtonBase from "@mui/material/ButtonBase";
+import { type ReactNode, useState } from "react";
 import { useLocation } from "react-router";
 import { Going } from "./Going";
+import { later } from "./later";
+
+const GuidePanel = later(() => import("./GuidePanel").then((m) => m.GuidePanel));
 
 const ROOMS = [
   { key: "today", label: "Today", href: "/today" },
@@ -19,6 +23,7 @@ const WORKSHOP = { key: "workshop", label: "My workshop", href: "/workshop" } as
 /** The name and the rooms; everything else belongs to the screen. */
 export function Frame({ children }: { children: ReactNode }) {
   const [, room = ""] = useLocation().pathname.split("/");
+  const [guided, setGuided] = useState<string | null>(null);
   const here = room === "" || room === "first" ? "plan" : room;
   return (
     <Box sx={{ maxWidth: 1480, mx: "auto", px: { xs: 1.5, md: 2.5 }, pb: 2 }}>
@@ -50,10 +55,27 @@ export function Frame({ children }: { children: ReactNode }) {
             <Room key={room.key} room={room} here={here} />
           ))}
         </Box>
-        <Box sx={{ ml: "auto" }}>
+        <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1 }}>
           <Room room={WORKSHOP} here={here} />
+          <ButtonBase
+            onClick={() => setGuided(guided === here ? null : here)}
+            aria-expanded={guided === here}
+            aria-label="? Guide to this screen"
+            sx={{
+              width: 36,
+              height: 36,
+              borderRadius: "50%",
+              border: 1,
+              borderColor: "divider",
+              fontWeight: 700,
+              color: "primary.main",
+            }}
+          >
+            ?
+          </ButtonBase>
         </Box>
       </Box>
+      {guided === here && <GuidePanel room={here} onClose={() => setGuided(null)} />}
       <main>{children}</main>
     </Box>
   );

@@ -52,6 +52,6 @@ export function portionShort(
 export function loadingText(loading: Loading): string {
   const limit = Number(loading.limitPercent.toFixed(1));
   return loading.basis === "DROPS_IN_10_ML"
-    ? `${loading.percent.toFixed(1)} of ${limit} drops in 10 mL`
-    : `${loading.percent.toFixed(1)} of ${limit} %`;
+    ? `${loading.percent.toFixed(1)} drops in 10 mL, limit ${limit}`
+    : `${loading.percent.toFixed(1)} % used, limit ${limit} %`;
 }

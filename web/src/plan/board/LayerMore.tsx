@@ -39,9 +39,6 @@ export function LayerMore({ layer, shelf, errors, at, onChange }: LayerProps) {
   const setWet = (next: WetWork[]) =>
     onChange(next.length === 0 ? leftOut(layer, "wet") : { ...layer, wet: next }, "wet");
   const embedsError = errors.find((e) => e.field === `${at}.embeds`);
-  const freeColour = shelf.colours.find(
-    (c) => c.id !== layer.colourId && !beside.some((b) => b.colourId === c.id),
-  );
   return (
     <Box sx={{ pl: 1, pt: 0.5 }}>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
@@ -65,38 +62,6 @@ export function LayerMore({ layer, shelf, errors, at, onChange }: LayerProps) {
             </MenuItem>
           ))}
         </TextField>
-        <Button
-          disabled={!freeColour || beside.length >= 4}
-          onClick={() =>
-            freeColour &&
-            onChange(
-              {
-                ...layer,
-                beside: [...beside, { colourId: freeColour.id, share: 0.5 / (beside.length + 1) }],
-              },
-              null,
-            )
-          }
-        >
-          + a colour beside it
-        </Button>
-        <Button
-          disabled={wet.length >= 4}
-          onClick={() => onChange({ ...layer, wet: [...wet, USUAL_WET] }, null)}
-        >
-          + work on the wet face
-        </Button>
-        <Button
-          disabled={shelf.embeds.length === 0 || embeds.length >= 12}
-          onClick={() => {
-            const first = shelf.embeds[0];
-            if (first) {
-              onChange({ ...layer, embeds: [...embeds, newEmbed(first.id)] }, null);
-            }
-          }}
-        >
-          + an embed
-        </Button>
       </Box>
       {beside.length > 0 && (
         <Fields
@@ -192,6 +157,50 @@ export function LayerMore({ layer, shelf, errors, at, onChange }: LayerProps) {
           onRemove={() => onChange({ ...layer, embeds: embeds.filter((_, k) => k !== i) }, null)}
         />
       ))}
+    </Box>
+  );
+}
+
+/** What can be put into a layer, a key each. */
+export function LayerAdds({ layer, shelf, onChange }: LayerProps) {
+  const beside = layer.beside ?? [];
+  const embeds = layer.embeds ?? [];
+  const wet = layer.wet ?? [];
+  const setWet = (next: WetWork[]) => onChange({ ...layer, wet: next }, "wet");
+  const freeColour = shelf.colours.find(
+    (c) => c.id !== layer.colourId && !beside.some((b) => b.colourId === c.id),
+  );
+  return (
+    <Box sx={{ display: "flex", gap: 0.5, flexWrap: "wrap" }}>
+      <Button
+        disabled={!freeColour || beside.length >= 4}
+        onClick={() =>
+          freeColour &&
+          onChange(
+            {
+              ...layer,
+              beside: [...beside, { colourId: freeColour.id, share: 0.5 / (beside.length + 1) }],
+            },
+            null,
+          )
+        }
+      >
+        + a colour beside it
+      </Button>
+      <Button disabled={wet.length >= 4} onClick={() => setWet([...wet, USUAL_WET])}>
+        + work on the wet face
+      </Button>
+      <Button
+        disabled={shelf.embeds.length === 0 || embeds.length >= 12}
+        onClick={() => {
+          const first = shelf.embeds[0];
+          if (first) {
+            onChange({ ...layer, embeds: [...embeds, newEmbed(first.id)] }, null);
+          }
+        }}
+      >
+        + an embed
+      </Button>
     </Box>
   );
 }

@@ -16,7 +16,7 @@ import { Swatch } from "../../ui/Swatch";
 import { leftOut } from "../../ui/path";
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith } from "../../units/units";
-import { LayerMore } from "./LayerMore";
+import { LayerAdds, LayerMore } from "./LayerMore";
 import { NewColour } from "./NewColour";
 
 const JOINS: { value: NonNullable<Layer["join"]>; words: string }[] = [
@@ -205,6 +205,13 @@ export function LayerRow(props: LayerProps) {
           onClose={() => setMaking(false)}
         />
       )}
+      <LayerAdds
+        {...props}
+        onChange={(next, field) => {
+          setMore(true);
+          onChange(next, field);
+        }}
+      />
       {more && <LayerMore {...props} />}
     </Box>
   );

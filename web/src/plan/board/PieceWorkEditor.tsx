@@ -159,9 +159,6 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
   const surface = now.surface ?? [];
   const finishing = now.finishing ?? [];
   const under = (path: string) => errorsUnder(errors, path === "" ? at : `${at}.${path}`);
-  if (!open) {
-    return <Button onClick={() => setOpen(true)}>Front and base, before and after</Button>;
-  }
   const coat: FieldSpec[] = [
     {
       path: "colourId",
@@ -208,6 +205,33 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
     dripPercent: 0,
     side: "OPEN",
   };
+  const add = (next: PieceWork) => {
+    setOpen(true);
+    onChange(next);
+  };
+  const keys = (
+    <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
+      {!open && <Button onClick={() => setOpen(true)}>Front and base, before and after</Button>}
+      <Button
+        disabled={surface.length >= 6}
+        onClick={() => add({ ...now, surface: [...surface, USUAL_SURFACE] })}
+      >
+        + surface work before
+      </Button>
+      {!now.topCoat && (
+        <Button onClick={() => add({ ...now, topCoat: usualCoat })}>+ a top coat</Button>
+      )}
+      <Button
+        disabled={finishing.length >= 10}
+        onClick={() => add({ ...now, finishing: [...finishing, USUAL_FINISH] })}
+      >
+        + finishing after
+      </Button>
+    </Box>
+  );
+  if (!open) {
+    return keys;
+  }
   return (
     <Box component="section" aria-label="Before and after" sx={{ mt: 1.5 }}>
       <Fields
@@ -266,23 +290,7 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
         errors={under("")}
         onChange={(inner) => onChange(inner ? { ...now, inner } : leftOut(now, "inner"))}
       />
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
-        <Button
-          disabled={surface.length >= 6}
-          onClick={() => onChange({ ...now, surface: [...surface, USUAL_SURFACE] })}
-        >
-          + surface work before
-        </Button>
-        {!now.topCoat && (
-          <Button onClick={() => onChange({ ...now, topCoat: usualCoat })}>+ a top coat</Button>
-        )}
-        <Button
-          disabled={finishing.length >= 10}
-          onClick={() => onChange({ ...now, finishing: [...finishing, USUAL_FINISH] })}
-        >
-          + finishing after
-        </Button>
-      </Box>
+      {keys}
     </Box>
   );
 }

@@ -129,17 +129,17 @@ class Actions {
   }
 
   private static void colour(Journey j, String jar, boolean fresh) {
+    Locator layer =
+        j.page.getByRole(
+            AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Layer, colour").setExact(true));
+    assertThat(layer).containsText("Clear");
     j.choose("Layer, colour", "+ a colour");
     if (fresh && j.page.getByLabel("Its name").count() == 0) {
       j.choose("Jar", "a new jar");
     }
     j.type("Its name", jar).type("Dose", "8");
     j.press("Use it here");
-    assertThat(
-            j.page.getByRole(
-                AriaRole.COMBOBOX,
-                new Page.GetByRoleOptions().setName("Layer, colour").setExact(true)))
-        .containsText(jar);
+    assertThat(layer).containsText(jar);
   }
 
   /** 143 mL of water, tipped from five moulds into one cup. */
@@ -155,7 +155,7 @@ class Actions {
     Journey j = new Journey(browser, app, "/plan/new");
     j.press("Knob 32").choose("Layer, colour", "Harbour");
     j.press("More options").press("+ a colour beside it");
-    j.choose("Colour", "Bracken");
+    j.choose("Beside it", "Bracken");
     j.planned("two colours from two sides", 14);
   }
 
@@ -177,9 +177,11 @@ class Actions {
     j.press(Pattern.compile("· change$"));
     j.press("+ a resin").type("What is on the label?", "Deep casting resin");
     j.choose("Kind", "deep");
-    j.type("Parts of A", "3").type("Pot life", "360");
+    j.type("Parts A", "3").type("Pot life (if it says)", "360");
+    j.type("Parts A, second ratio", "100").type("Parts B, second ratio", "38");
+    j.choose("Counted, second ratio", "by weight");
     j.press("Put it on the shelf");
-    j.planned("deep casting (second printed ratio is on the shelf, not here)", 18);
+    j.planned("deep casting with both ratios", 18);
   }
 
   private static void again(Browser browser, RunningApp app) {

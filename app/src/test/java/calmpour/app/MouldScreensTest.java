@@ -148,7 +148,7 @@ class MouldScreensTest extends DemoScreens {
         page.getByRole(AriaRole.STATUS, new Page.GetByRoleOptions().setName("Label check"));
     assertThat(check).containsText("1.50 times as dense as B");
     assertThat(check).containsText("For every use");
-    field(page, "Parts A, also").fill("2,2");
+    field(page, "Parts A, second ratio").fill("2,2");
     assertThat(check).not().containsText("times as dense");
     field(page, "Demould after").fill("0");
     button(page, "Save").click();

@@ -54,10 +54,8 @@ class ScreenshotsTest {
           .click();
       design.getByRole(AriaRole.SLIDER).waitFor();
       shoot(design, "design");
-      design
-          .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done").setExact(true))
-          .click();
-      shoot(design, "days");
+      shoot(open(browser, app, "/sessions", 1280, 800), "sessions");
+      shoot(open(browser, app, "/workshop", 1280, 800), "workshop");
 
       Page late = open(browser, app, "/sessions", 1280, 800);
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();
@@ -78,7 +76,6 @@ class ScreenshotsTest {
           .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Measure again"))
           .click();
       shoot(mould, "mould");
-      shoot(open(browser, app, "/moulds/make", 1280, 800), "make-a-mould");
       Page shelf = open(browser, app, "/shelf/resins", 1280, 800);
       shelf
           .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Do-it-all resin 2:1"))

@@ -106,6 +106,13 @@ public class SessionController {
         .that(file.isObject(), Problem.of("file", Problem.Code.NOT_A_SESSION_FILE, null))
         .orThrow();
     boolean numbered = file.has("format") && file.has("session");
+    JsonNode document = numbered ? file.get("session") : file;
+    // What has neither is some other document, and naming its first missing field helps nobody.
+    new Check()
+        .that(
+            document.has("resinId") || document.has("pieces"),
+            Problem.of("file", Problem.Code.NOT_A_SESSION_FILE, null))
+        .orThrow();
     int format = numbered ? file.get("format").asInt(0) : 1;
     new Check()
         .that(format >= 1, Problem.of("file", Problem.Code.NOT_A_SESSION_FILE, null))
@@ -113,12 +120,7 @@ public class SessionController {
             format <= Formats.CURRENT,
             Problem.outside("format", Problem.Code.FORMAT_IS_NEWER, format, Formats.FORMATS))
         .orThrow();
-    return create(
-        formats.taken(
-            Formats.Document.SESSION,
-            numbered ? file.get("session") : file,
-            format,
-            Session.class));
+    return create(formats.taken(Formats.Document.SESSION, document, format, Session.class));
   }
 
   @GetMapping("/{id}")
