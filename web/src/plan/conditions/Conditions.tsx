@@ -163,7 +163,7 @@ function Ways({ session, errors, defaults, onChange }: Props) {
         })}
       </Box>
       {group && (
-        <Box sx={{ maxHeight: 240, overflowY: "auto", pt: 0.5 }}>
+        <Box sx={{ maxHeight: { md: 240 }, overflowY: { md: "auto" }, pt: 0.5 }}>
           <GroupFields
             group={group}
             ways={ways}
