@@ -50,6 +50,13 @@ const PourLine = later(() => import("../drawing/PourLine").then((m) => m.PourLin
 const Days = later(() => import("./days/Days").then((m) => m.Days));
 const Assumed = later(() => import("./how/Margins").then((m) => m.Assumed));
 
+/** The board of the shelf that a mend is about. */
+function shelfOf(target: string | undefined): string {
+  const [kind = ""] = (target ?? "").split("/");
+  const board = kind === "part" ? "bottles" : kind.endsWith("s") || kind === "" ? kind : `${kind}s`;
+  return `/shelf/${board}`;
+}
+
 interface Props {
   editing: ReturnType<typeof useSessionEditor>;
   session: Session;
@@ -117,7 +124,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
     } else if (way.target?.startsWith("mould/")) {
       void navigate(`/moulds/${way.target.slice("mould/".length)}`);
     } else {
-      void navigate("/shelf");
+      void navigate(shelfOf(way.target));
     }
   };
   const mend = useMend({

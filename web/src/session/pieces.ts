@@ -49,3 +49,28 @@ export function carrying(session: Session, mould: Mould): Session {
     carried: { ...session.carried, moulds: [...(session.carried?.moulds ?? []), mould] },
   };
 }
+
+/** Cavities of a tray that nothing is poured into. */
+export interface EmptyCavities {
+  mould: string;
+  cavity: string;
+  count: number;
+}
+
+/** What stays empty in trays that are filled in part: as many trays as their fullest cavity needs. */
+export function emptyCavities(session: Session, moulds: readonly Mould[]): EmptyCavities[] {
+  const pieces = session.pieces ?? [];
+  return moulds
+    .filter((m) => m.cavities.length > 1 && pieces.some((p) => p.mouldId === m.id))
+    .flatMap((mould) => {
+      const filled = (cavityId: string) =>
+        pieces
+          .filter((p) => p.mouldId === mould.id)
+          .filter((p) => (p.cavityId ?? mould.cavities[0]?.id) === cavityId)
+          .reduce((sum, p) => sum + p.count, 0);
+      const trays = Math.max(...mould.cavities.map((c) => Math.ceil(filled(c.id) / c.count)));
+      return mould.cavities
+        .map((c) => ({ mould: mould.name, cavity: c.name, count: trays * c.count - filled(c.id) }))
+        .filter((e) => e.count > 0);
+    });
+}

@@ -1,3 +1,4 @@
+import { readPlace } from "../session/place";
 import { ofPour } from "../session/place";
 import type { Finding, Mend, Plan, Session } from "../api/client";
 import { showWith, type Units } from "../units/units";
@@ -279,7 +280,8 @@ export function mendText(
     case "OVERAGE":
       return mend.value === 0 ? "No overage" : `Overage down to ${mend.value} %`;
     case "PIECES": {
-      const line = Number(mend.target ?? 1) - 1;
+      const at = readPlace(mend.target ?? "");
+      const line = at.of === "line" ? at.line - 1 : 0;
       const was = session.pieces?.[line]?.count ?? 0;
       const name = plan?.pieces[line]?.mouldName ?? `line ${line + 1}`;
       return `${mend.value} ${name} instead of ${was}`;

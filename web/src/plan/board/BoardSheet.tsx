@@ -12,6 +12,7 @@ import { EVERYTHING, MANY_LINES, soughtLines } from "./seek";
 const BenchFromAbove = later(() =>
   import("../../drawing/BenchFromAbove").then((m) => m.BenchFromAbove),
 );
+const StayEmpty = later(() => import("./StayEmpty").then((m) => m.StayEmpty));
 const Find = later(() => import("./Find").then((m) => m.Find));
 
 type Props = Omit<ComponentProps<typeof Board>, "only"> & {
@@ -57,6 +58,7 @@ export function BoardSheet({ onAdding, ...board }: Props) {
     >
       {plan && above && <BenchFromAbove plan={plan} />}
       {plan && many && !above && <Find plan={plan} sought={sought} onSeek={setSought} />}
+      <StayEmpty session={board.session} shelf={board.shelf} />
       {!above && <Board {...board} only={plan && many ? soughtLines(plan, sought) : null} />}
     </Sheet>
   );

@@ -9,6 +9,7 @@ import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Available;
 import calmpour.core.session.Job;
+import calmpour.core.session.Piece;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -24,6 +25,12 @@ final class WhatThereIs implements Rule {
   private static final double LEFT = 0.03;
 
   private static final int OFFERS = 3;
+
+  /** As many as a line may have. */
+  private static final int MOST_PIECES = (int) Piece.COUNT.maxInclusive();
+
+  /** A change of one line, and by how many pieces; the smallest comes first. */
+  private record Offer(Mend mend, int changes) {}
 
   /** What is wanted of one thing, and what there is of it. */
   private record Held(double wants, double has, String unit) {
@@ -114,12 +121,12 @@ final class WhatThereIs implements Rule {
     if (shortG > 0 && trimmed >= 0) {
       offers.add(new Mend(Mend.Kind.OVERAGE, trimmed));
     }
-    List<Mend> pieces = new ArrayList<>();
+    List<Offer> pieces = new ArrayList<>();
     List<Job.Line> lines = facts.job().lines();
     for (int l = 0; l < lines.size(); l++) {
       int line = l;
       double itsG = pours.stream().filter(p -> p.line() == line).mapToDouble(Cup.Pour::massG).sum();
-      Mend offer = ofLine(lines.get(l), l, itsG * mixG / pouredG, shortG);
+      Offer offer = ofLine(lines.get(l), l, itsG * mixG / pouredG, shortG);
       if (offer != null) {
         pieces.add(offer);
       }
@@ -127,23 +134,14 @@ final class WhatThereIs implements Rule {
     if (pieces.isEmpty() && offers.isEmpty() && shortG > 0) {
       offers.add(Findings.ANEW);
     }
-    // The line that changes least comes first.
     pieces.stream()
-        .sorted(
-            Comparator.comparingDouble(m ->
-                m.kind() == Mend.Kind.LEAVE_OUT
-                    ? lines.get((int) m.value()).piece().count()
-                    : Math.abs(m.value() - lines.get(lineOf(m)).piece().count())))
+        .sorted(Comparator.comparingInt(Offer::changes))
         .limit(OFFERS)
-        .forEach(offers::add);
+        .forEach(o -> offers.add(o.mend));
     return offers.toArray(Mend[]::new);
   }
 
-  private static int lineOf(Mend mend) {
-    return mend.target() == null ? 0 : Integer.parseInt(mend.target()) - 1;
-  }
-
-  private static @Nullable Mend ofLine(Job.Line line, int l, double allG, double shortG) {
+  private static @Nullable Offer ofLine(Job.Line line, int l, double allG, double shortG) {
     int count = line.piece().count();
     double eachG = allG / count;
     if (eachG <= 0) {
@@ -151,18 +149,19 @@ final class WhatThereIs implements Rule {
     }
     if (shortG > 0) {
       int fewer = (int) Math.ceil(shortG / eachG);
-      return fewer > count
-          ? null
-          : fewer == count ? Findings.leaveOut(l) : pieces(l, count - fewer);
+      if (fewer > count) {
+        return null;
+      }
+      return new Offer(fewer == count ? Findings.leaveOut(l) : pieces(l, count - fewer), fewer);
     }
     MouldMake make = line.mould().make();
     Integer copies = make == null ? null : make.copies();
-    int most = copies == null ? Integer.MAX_VALUE : copies * line.cavity().count();
-    int more = Math.min((int) (-shortG / eachG), most - count);
-    return more < 1 ? null : pieces(l, Math.min(count + more, 200));
+    int room = copies == null ? MOST_PIECES : copies * line.cavity().count();
+    int more = Math.min((int) (-shortG / eachG), Math.min(room, MOST_PIECES) - count);
+    return more < 1 ? null : new Offer(pieces(l, count + more), more);
   }
 
   private static Mend pieces(int line, int count) {
-    return new Mend(Mend.Kind.PIECES, count, "" + (line + 1));
+    return new Mend(Mend.Kind.PIECES, count, Place.line(line).toString());
   }
 }

@@ -105,10 +105,23 @@ class MendingTest {
   }
 
   @Test
+  void piecesAreCountedOnTheLineNamed() {
+    assertThat(mended(Mend.Kind.OVERAGE, 1.5).habits().overagePercent()).isEqualTo(1.5);
+    Session fewer = mended(Mend.Kind.PIECES, 1, "piece/1");
+    assertThat(fewer.pieces().getFirst().count()).isEqualTo(1);
+    assertThat(fewer.cupsByHand()).isEmpty();
+    for (String nowhere : List.of("piece/2", "piece/0", "a", "", "cup/1.1", "1")) {
+      assertThat(Mending.of(SESSION, new Mend(Mend.Kind.PIECES, 1, nowhere))).isEmpty();
+    }
+    assertThat(Mending.of(SESSION, new Mend(Mend.Kind.PIECES, 1))).isEmpty();
+  }
+
+  @Test
   void everyKindIsMadeHereOrSaidToBeMadeElsewhere() {
     for (Mend.Kind kind : Mend.Kind.values()) {
+      String target = kind == Mend.Kind.PIECES ? "piece/1" : "a";
       boolean here =
-          Mending.of(SESSION, new Mend(kind, kind == Mend.Kind.LESS_SURE ? 80 : 18, "a"))
+          Mending.of(SESSION, new Mend(kind, kind == Mend.Kind.LESS_SURE ? 80 : 18, target))
               .isPresent();
       assertThat(here).as("%s", kind).isEqualTo(!ELSEWHERE.contains(kind));
     }

@@ -273,7 +273,7 @@ public record Finding(
       BY_VOLUME,
       /** An overage of {@code value} per cent. */
       OVERAGE,
-      /** {@code value} pieces of the line {@code target}, counted from 1. */
+      /** {@code value} pieces of the line {@code target}. */
       PIECES
     }
 

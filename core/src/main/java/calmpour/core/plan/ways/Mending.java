@@ -5,6 +5,7 @@ import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Mixing;
 import calmpour.core.plan.doc.Finding;
+import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Arrangement;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Piece;
@@ -12,6 +13,7 @@ import calmpour.core.session.Session;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
 /** What a mend or a way out does to a session; the one place where a change is made. */
@@ -108,12 +110,15 @@ public final class Mending {
   }
 
   private static @Nullable Session counted(Session session, @Nullable String target, int count) {
+    OptionalInt line =
+        target == null
+            ? OptionalInt.empty()
+            : Place.read(target).map(Place::lineIndex).orElse(OptionalInt.empty());
     List<Piece> pieces = new ArrayList<>(session.pieces());
-    int line = target == null ? 0 : Integer.parseInt(target) - 1;
-    if (line < 0 || line >= pieces.size()) {
+    if (line.isEmpty() || line.getAsInt() < 0 || line.getAsInt() >= pieces.size()) {
       return null;
     }
-    pieces.set(line, pieces.get(line).withCount(count));
+    pieces.set(line.getAsInt(), pieces.get(line.getAsInt()).withCount(count));
     // Cups put together by hand were put together for the pieces as they were.
     return session.withPieces(pieces).withCupsByHand(List.of());
   }
