@@ -252,7 +252,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
                 setPiece(line, { ...piece, count }, null);
               }
             }}
-            onAdding={() => setAdding(!adding)}
+            onAdding={() => setAdding(pieces.length === 0 || !adding)}
           />
           <CupsSheet
             batch={batch}

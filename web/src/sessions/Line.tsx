@@ -12,7 +12,7 @@ import { localTime, nextStart } from "../session/newSession";
 import { MomentField } from "../ui/When";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
-import { nextName, STANDS } from "../words/sessions";
+import { dayAndHour, nextName, STANDS } from "../words/sessions";
 
 interface Props {
   line: SessionLine;
@@ -65,7 +65,8 @@ export function Line({ line, names, changed, onRemove, onTrouble }: Props) {
           </Link>
           <Box sx={{ color: "text.secondary", fontSize: "0.93rem" }}>
             <b>{STANDS[line.stands]}</b>
-            {changed && <b> · changes not saved</b>} · {whenText(line)}
+            {changed && <b> · changes not saved</b>} ·{" "}
+            {line.startsAt === undefined ? "cannot be read" : dayAndHour(new Date(line.startsAt))}
             {line.cavities > 0 && ` · ${line.cavities} cavities`}
             {line.resinG !== undefined && ` · ${showWith(units.MASS, line.resinG)} of resin`}
             {line.board?.resin && ` · ${line.board.resin}`}
@@ -141,16 +142,4 @@ function Copy({ line, names, onTrouble }: Pick<Props, "line" | "names" | "onTrou
       </Button>
     </Box>
   );
-}
-
-function whenText(line: SessionLine): string {
-  return line.startsAt === undefined
-    ? "cannot be read"
-    : new Intl.DateTimeFormat("en-GB", {
-        weekday: "short",
-        day: "numeric",
-        month: "short",
-        hour: "2-digit",
-        minute: "2-digit",
-      }).format(new Date(line.startsAt));
 }

@@ -13,7 +13,7 @@ import { openFile } from "../session/sessionFile";
 import { Fetched } from "../ui/Fetched";
 import { OneOf } from "../ui/OneOf";
 import { Empty, Told } from "../ui/Told";
-import { matches } from "../words/sessions";
+import { dayAndHour, matches } from "../words/sessions";
 import { BinLines } from "./BinLines";
 import { Line } from "./Line";
 
@@ -124,7 +124,7 @@ function Sessions({ lines }: { lines: SessionLine[] }) {
               <b>draft</b>
               <Link href={`/plan/${draft.id}`}>{draft.name}</Link>
               <Box sx={{ color: "text.secondary" }}>
-                not saved yet{draft.at && `, typed ${said(draft.at)}`}
+                not saved yet{draft.at && `, typed ${dayAndHour(draft.at)}`}
               </Box>
               <Button
                 aria-label={`Throw away the draft ${draft.name}`}
@@ -216,14 +216,4 @@ function sorted(lines: SessionLine[], order: Order): SessionLine[] {
           ? a.name.localeCompare(b.name)
           : (b.startsAt ?? "").localeCompare(a.startsAt ?? ""),
       );
-}
-
-export function said(at: Date): string {
-  return new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-  }).format(at);
 }

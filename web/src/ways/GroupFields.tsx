@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import { errorsUnder, type FieldError } from "../api/client";
 import { Fields } from "../ui/Fields";
-import type { Group, Ways } from "./groups";
+import type { Group, Ways } from "./group";
 import { HoursFields } from "./HoursFields";
 import { RoomFields } from "./RoomFields";
 

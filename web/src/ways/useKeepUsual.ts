@@ -1,6 +1,6 @@
 import { useCallback, useState } from "react";
 import { api, ask, type Trouble, type Usual, type UsualView } from "../api/client";
-import type { Ways } from "./groups";
+import type { Ways } from "./group";
 
 /** Changes what is usual in this workshop; what was not read yet cannot be changed. */
 export function useKeepUsual(view: UsualView | undefined) {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { getAt, setAt } from "../ui/path";
-import { GROUPS, type Ways } from "./groups";
+import type { Ways } from "./group";
+import { GROUPS } from "./groups";
 import { differing, same, withGroup } from "./ways";
 
 const WAYS = {

@@ -1,7 +1,8 @@
 import type { Session, Usual } from "../api/client";
 import type { Defaults } from "../api/queries";
 import { leftOut, getAt, setAt } from "../ui/path";
-import { type Group, GROUPS, type Ways } from "./groups";
+import type { Group, Ways } from "./group";
+import { GROUPS } from "./groups";
 
 /** A session's own ways: what it says, and the starting values for what it leaves out. */
 export function waysOf(session: Session, defaults: Defaults): Ways {

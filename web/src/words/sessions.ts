@@ -35,3 +35,14 @@ export function matches(line: SessionLine, sought: string): boolean {
     .split(/\s+/)
     .every((word) => known.includes(word));
 }
+
+/** A day and an hour on the wall here. */
+export function dayAndHour(at: Date): string {
+  return new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  }).format(at);
+}

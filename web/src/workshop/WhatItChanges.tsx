@@ -9,7 +9,8 @@ import { useDefaults, useSessions, value } from "../api/queries";
 import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { changesText } from "../words/changes";
-import { GROUPS, type Ways } from "../ways/groups";
+import type { Ways } from "../ways/group";
+import { GROUPS } from "../ways/groups";
 import { differs, waysOf, withGroup, withWays } from "../ways/ways";
 
 interface Props {

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Resin, Trouble } from "../../api/client";
 import { RESINS } from "../../shelf/kinds";
-import { RESIN_BRIEF } from "../../shelf/specs";
+import { RESIN_BRIEF } from "../../shelf/resinBrief";
 import { Fields } from "../../ui/Fields";
 
 interface Props {

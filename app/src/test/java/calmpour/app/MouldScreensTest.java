@@ -75,6 +75,10 @@ class MouldScreensTest extends DemoScreens {
     page.navigate(demo.url("/plan/new"));
     button(page, "+ a mould").click();
     button(page, "Pantry latch").click();
+    // It begins with the resin of the session planned last.
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
+        .click();
     choose(page, "Resin", "Slow casting resin 2:1");
     Locator look =
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What to look at"));
@@ -135,6 +139,10 @@ class MouldScreensTest extends DemoScreens {
     Page page = open(demo, "/plan/new");
     button(page, "+ a mould").click();
     button(page, "Toggle tray").click();
+    // It begins with the resin of the session planned last.
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
+        .click();
     choose(page, "Resin", "Slow casting resin 2:1");
     assertThat(page.getByLabel("5 of Toggle tray, Toggle")).isVisible();
     assertThat(page.getByLabel("1 of Toggle tray, Back plate")).isVisible();

@@ -110,7 +110,7 @@ public class SessionController {
     // What has neither is some other document, and naming its first missing field helps nobody.
     new Check()
         .that(
-            document.has("resinId") || document.has("pieces"),
+            numbered || document.has("resinId") || document.has("pieces"),
             Problem.of("file", Problem.Code.NOT_A_SESSION_FILE, null))
         .orThrow();
     int format = numbered ? file.get("format").asInt(0) : 1;

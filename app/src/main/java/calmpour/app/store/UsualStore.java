@@ -6,6 +6,8 @@ import calmpour.app.store.generated.tables.records.UsualRecord;
 import calmpour.core.session.Usual;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jooq.exception.IntegrityConstraintViolationException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Repository;
 
 /** What is usual in this workshop; the starting values until somebody says otherwise. */
@@ -46,6 +48,15 @@ public class UsualStore {
    * @return empty when somebody else has changed it since
    */
   public Optional<Kept> update(int seen, Usual usual) {
+    try {
+      return kept(seen, usual);
+    } catch (IntegrityConstraintViolationException | DuplicateKeyException twoAtOnce) {
+      // Nothing was kept before, and another window was first.
+      return Optional.empty();
+    }
+  }
+
+  private Optional<Kept> kept(int seen, Usual usual) {
     return db.transactionResult(transaction -> {
       DSLContext within = transaction.dsl();
       UsualRecord row = within.selectFrom(USUAL).where(USUAL.ID.eq(ONLY)).forUpdate().fetchOne();
