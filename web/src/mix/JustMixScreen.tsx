@@ -340,16 +340,13 @@ function Mix({ id, open, onChanged }: { id: string; open: Open; onChanged: () =>
           onChange={(next) => void change(next)}
         />
       </AboutProvider>
-      <Box sx={{ display: "flex", gap: 1, px: 1, pt: 1 }}>
-        <Button variant="outlined" href="/mix">
-          Change it
-        </Button>
-        {revision === null && (
+      {revision === null && (
+        <Box sx={{ px: 1, pt: 1 }}>
           <Button variant="outlined" onClick={() => void keep()}>
             Keep this mix
           </Button>
-        )}
-      </Box>
+        </Box>
+      )}
     </>
   );
 }

@@ -52,6 +52,7 @@ export function portionShort(
 export function loadingText(loading: Loading): string {
   const limit = Number(loading.limitPercent.toFixed(1));
   return loading.basis === "DROPS_IN_10_ML"
-    ? `${loading.percent.toFixed(1)} drops in 10 mL, limit ${limit}`
-    : `${loading.percent.toFixed(1)} % used, limit ${limit} %`;
+    ? `${loading.percent.toFixed(1)} drops in 10 mL, limit\u00a0${limit}`
+    : // Where there is little room it breaks between the two, not before a sign.
+      `${loading.percent.toFixed(1)}\u00a0%\u00a0used, limit\u00a0${limit}\u00a0%`;
 }
