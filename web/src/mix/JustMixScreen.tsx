@@ -22,7 +22,6 @@ import { useUsual, useWorkshop, value } from "../api/queries";
 import { here, localTime } from "../session/newSession";
 import { Cautions } from "../ui/Cautions";
 import { Fetched } from "../ui/Fetched";
-import { Loading } from "../ui/Loading";
 import { NumberField } from "../ui/NumberField";
 import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
@@ -40,20 +39,23 @@ export function JustMixScreen({ id }: { id: string }) {
   }
   return (
     <Fetched query={usual} loading="Fetching how you work…">
-      {(view) =>
-        shelf.data ? (
-          <Asking
-            measuredMl={Number.isNaN(measuredMl) ? null : measuredMl}
-            usual={view.usual}
-            resins={shelf.data.resins ?? []}
-          />
-        ) : (
-          <Loading>Fetching the shelf…</Loading>
-        )
-      }
+      {(view) => (
+        <Fetched query={shelf} loading="Fetching the shelf…">
+          {({ resins }) => (
+            <Asking
+              measuredMl={Number.isNaN(measuredMl) ? null : measuredMl}
+              usual={view.usual}
+              resins={resins ?? []}
+            />
+          )}
+        </Fetched>
+      )}
     </Fetched>
   );
 }
+
+/** Fields that are there only while no resin of the shelf is chosen. */
+const OF_A_RATIO = new Set(["a", "b", "potLife"]);
 
 interface AskingProps {
   measuredMl: number | null;
@@ -173,7 +175,11 @@ function Asking({ measuredMl, usual, resins }: AskingProps) {
             select
             label="Resin"
             value={resin?.id ?? ""}
-            onChange={(e) => setResinId(e.target.value)}
+            onChange={(e) => {
+              setResinId(e.target.value);
+              // What stood in fields that are gone keeps nobody from mixing.
+              setUnread((now) => new Set([...now].filter((f) => !OF_A_RATIO.has(f))));
+            }}
             slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
             sx={{ width: 230 }}
           >

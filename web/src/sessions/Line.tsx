@@ -46,7 +46,7 @@ export function Line({ line, names, changed, onRemove, onTrouble }: Props) {
         sx={{ display: "flex", alignItems: "center", columnGap: 2, rowGap: 0.5, flexWrap: "wrap" }}
       >
         <Box sx={{ width: { xs: "100%", sm: 230 }, minWidth: 0, overflow: "hidden" }}>
-          {line.board ? (
+          {line.board && !line.justMix ? (
             <BoardStrip board={line.board} />
           ) : (
             <Box sx={{ color: "text.secondary", fontSize: "0.87rem" }}>

@@ -36,6 +36,8 @@ class KeptDataTest {
       for (JsonNode session : sessions) {
         assertThat(app.get("/api/sessions/" + session.get("id").asString()).status())
             .isEqualTo(200);
+        // Kept before there were pictures: drawn from its plan all the same.
+        assertThat(session.has("board")).isEqualTo(session.has("resinG") && cavities(session) > 0);
       }
       assertThat(app.get("/api/runs").body()).hasSize(2);
       String half = facts.get("half").asString();
@@ -74,6 +76,10 @@ class KeptDataTest {
       refused(app, "null", "not a Calm Pour session file");
       refused(app, Map.of("format", 1, "session", Map.of("name", 7)), "");
     }
+  }
+
+  private static int cavities(JsonNode session) {
+    return session.get("cavities").asInt();
   }
 
   /** What was broken on purpose in format 3 is still so, with lines counted from 1. */

@@ -100,6 +100,24 @@ public class SessionStore {
         .execute();
   }
 
+  /** Pictures of sessions that were planned before there were any; what cannot be read has none. */
+  private void drawWhatHasNoPicture() {
+    db.selectFrom(SAVED_SESSION)
+        .where(SAVED_SESSION.BOARD.isNull(), SAVED_SESSION.PLAN.isNotNull())
+        .forEach(row -> {
+          try {
+            SavedSession saved = read(row);
+            String picture = picture(saved.session(), new Kept(saved.snapshot(), saved.plan()));
+            db.update(SAVED_SESSION)
+                .set(SAVED_SESSION.BOARD, picture)
+                .where(SAVED_SESSION.ID.eq(row.getId()), SAVED_SESSION.BOARD.isNull())
+                .execute();
+          } catch (UnreadableDocumentException damaged) {
+            // Told in its line.
+          }
+        });
+  }
+
   /** The newest first. */
   public List<SessionLine> lines() {
     return lines(SAVED_SESSION.BINNED_AT.isNull());
@@ -112,6 +130,7 @@ public class SessionStore {
 
   private List<SessionLine> lines(Condition which) {
     complete.join();
+    drawWhatHasNoPicture();
     Map<String, Boolean> runs = overByRun();
     Instant now = clock.instant();
     return db.select(
