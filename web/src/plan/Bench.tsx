@@ -24,10 +24,8 @@ import { useAddressed } from "../ui/Going";
 import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
 import { later } from "../ui/later";
-import { useUnits } from "../units/UnitsProvider";
-import { changesText } from "../words/changes";
-import { heatTexts, isHeat } from "../words/heat";
-import { lateIn, stand, sureOf } from "../words/plan";
+import { isHeat } from "../words/heat";
+import { lateIn, sureOf } from "../words/plan";
 import { minutes } from "../words/time";
 import { BoardSheet } from "./board/BoardSheet";
 import { CupsSheet } from "./cups/CupsSheet";
@@ -67,7 +65,6 @@ interface Props {
 /** The plan as a bench: pieces, cups, and the pour line below them. */
 export function Bench({ editing, session, workshop, defaults }: Props) {
   const navigate = useNavigate();
-  const units = useUnits();
   const { edit, editor } = editing;
   const keptId = editor.status === "open" ? editor.kept?.id : undefined;
   const planning = usePlan(session, workshop, keptId);
@@ -154,14 +151,12 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
         ? { wrong: false, text: "Choose a resin, and the plan follows." }
         : trouble
           ? { wrong: true, text: trouble.detail }
-          : plan
-            ? { ...stand(plan, startsAt, zoneId, units), opens: true }
-            : { wrong: false, text: "Working it out…" };
+          : { wrong: false, text: "Working it out…" };
   const late = plan ? lateIn(plan) : new Set<string>();
   const wrong = plan?.findings.some(
     (f) => (f.severity === "BREACH" && f.accepted === undefined) || isHeat(f),
   );
-  const changed = plan && planning.before ? changesText(planning.before.plan, plan, units) : null;
+  const stands = plan && !trouble && session.resinId !== "" ? answer : null;
   const pairs = habits.planning?.pairsOfHands ?? 1;
   const sitting = batch && plan && sittings(plan).find((s) => s.includes(batch));
 
@@ -172,11 +167,11 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
           editing={editing}
           session={session}
           how={how}
-          heat={plan && !trouble ? heatTexts(plan, units) : []}
+          answer={stands}
+          before={planning.before}
           resin={shelf.resins.find((r) => r.id === session.resinId)?.name ?? "no resin yet"}
           open={conditions}
           onOpen={() => setConditions(!conditions)}
-          changed={changed}
           story={story}
           onStory={plan && !trouble ? () => setStory(!story) : null}
           planned={planning.asked}

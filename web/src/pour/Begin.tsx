@@ -2,20 +2,24 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, ask, type Session, type Trouble } from "../api/client";
+import { api, ask, type Plan, type Session, type Trouble } from "../api/client";
 import { Told, WrongMark } from "../ui/Told";
+import { useUnits } from "../units/UnitsProvider";
+import { heatTexts } from "../words/heatTexts";
 
 interface Props {
   session: Session;
   /** Of the kept session; missing for one that is not kept. */
   sessionId: string | undefined;
-  /** Heat warnings of the plan, in words: they are asked about once more. */
-  heat: string[];
+  /** Its heat warnings are asked about once more; null while there is none. */
+  plan: Plan | null;
   disabled: boolean;
 }
 
 /** From a plan to the bench: the clock does not start before A and B meet. */
-export function Begin({ session, sessionId, heat, disabled }: Props) {
+export function Begin({ session, sessionId, plan, disabled }: Props) {
+  const units = useUnits();
+  const heat = plan ? heatTexts(plan, units) : [];
   const navigate = useNavigate();
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [waiting, setWaiting] = useState(false);

@@ -1,7 +1,6 @@
 import { ofCup } from "../session/place";
 import type { Batch, Finding, Plan } from "../api/client";
 import { showWith, type Units } from "../units/units";
-import { findingText } from "./findings";
 import { cupName, placeText } from "./places";
 
 /** What is told above everything about time, on every screen and on paper. */
@@ -19,20 +18,6 @@ export function isHeat(finding: Finding): boolean {
 
 export function heatWarnings(plan: Plan): Finding[] {
   return plan.findings.filter(isHeat);
-}
-
-/** The warnings in words, the first that matters first. */
-export function heatTexts(plan: Plan, units: Units): string[] {
-  return heatWarnings(plan).map((finding) => findingText(finding, plan, units));
-}
-
-/** The first, and how many more there are. */
-export function heatLine(texts: string[]): string | null {
-  const [first, ...more] = texts;
-  if (first === undefined) {
-    return null;
-  }
-  return more.length === 0 ? `Heat: ${first}` : `Heat: ${first} And ${more.length} more.`;
 }
 
 /** Which batch a warning is about; null for one that is about all of them. */

@@ -5,7 +5,7 @@ import { doseText } from "./doses";
 import { findingText, latePours } from "./findings";
 import { ordinal, withUnit } from "./numbers";
 import { cavityName, placeText } from "./places";
-import { stand } from "./plan";
+import { stand } from "./stand";
 import { clockTime, minutes } from "./time";
 
 const START = new Date("2026-11-28T10:00:00Z");

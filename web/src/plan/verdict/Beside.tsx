@@ -8,7 +8,8 @@ import { WrongMark } from "../../ui/Told";
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith } from "../../units/units";
 import { heatWarnings } from "../../words/heat";
-import { lastPourEnds, lateIn, outOfMoulds, stand, sure } from "../../words/plan";
+import { lastPourEnds, lateIn, outOfMoulds, sure } from "../../words/plan";
+import { stand } from "../../words/stand";
 import { dayAndTime, minutes } from "../../words/time";
 
 /** A plan that is held beside another. */

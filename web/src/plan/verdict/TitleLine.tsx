@@ -3,27 +3,29 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import { type ChangeEvent, useState } from "react";
 import { useNavigate } from "react-router";
-import type { Session, Trouble } from "../../api/client";
-import { Begin } from "../../pour/Begin";
+import type { PlanAnswer, Session, Trouble } from "../../api/client";
 import type { useSessionEditor } from "../../session/useSessionEditor";
 import { Told, WrongMark } from "../../ui/Told";
+import { later } from "../../ui/later";
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith, type Units } from "../../units/units";
-import { heatLine } from "../../words/heat";
-import { Fig } from "../how/How";
+import { told } from "./told";
+
+const Standing = later(() => import("./Standing").then((m) => m.Standing));
+const Begin = later(() => import("../../pour/Begin").then((m) => m.Begin));
 
 interface Props {
   editing: ReturnType<typeof useSessionEditor>;
   session: Session;
-  /** The sentence; it opens how the time to spare came about where there is a plan. */
-  how: { wrong: boolean; text: string; opens?: boolean };
-  /** Heat warnings in words; they stand above everything about time. */
-  heat: string[];
+  /** The plan that stands, which says of itself how; null while there is none. */
+  answer: PlanAnswer | null;
+  /** The plan it was changed from; null where it was not. */
+  before: PlanAnswer | null;
+  /** Why there is none. */
+  how: { wrong: boolean; text: string };
   resin: string;
   open: boolean;
   onOpen: () => void;
-  /** What the last change did; null where nothing that matters. */
-  changed: string | null;
   /** Whether the plan is told in sentences as well; null while there is none to tell. */
   story: boolean;
   onStory: (() => void) | null;
@@ -37,9 +39,8 @@ interface Props {
 /** The session's name, a sentence that says how the plan stands, and saving. */
 export function TitleLine(props: Props) {
   const navigate = useNavigate();
-  const { editing, session, how, resin, open, onOpen } = props;
+  const { editing, session, answer, resin, open, onOpen } = props;
   const units = useUnits();
-  const heat = heatLine(props.heat);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [saving, setSaving] = useState(false);
   const { editor } = editing;
@@ -93,46 +94,14 @@ export function TitleLine(props: Props) {
             }}
           />
         </Box>
-        {heat !== null && (
-          <Box
-            role="alert"
-            sx={{
-              display: "flex",
-              alignItems: "center",
-              gap: 0.75,
-              fontSize: "1.05rem",
-              fontWeight: 700,
-              color: "error.main",
-              flex: "1 1 100%",
-            }}
-          >
-            <WrongMark />
-            {heat}
+        {answer ? (
+          <Standing answer={answer} before={props.before} zoneId={session.zoneId} />
+        ) : (
+          <Box role="status" sx={told(props.how.wrong)}>
+            {props.how.wrong && <WrongMark />}
+            {props.how.text}
           </Box>
         )}
-        <Box
-          role="status"
-          sx={{
-            display: "flex",
-            alignItems: "center",
-            gap: 0.75,
-            fontSize: "1.05rem",
-            color: how.wrong ? "error.main" : "text.secondary",
-            fontWeight: how.wrong ? 700 : 400,
-          }}
-        >
-          {how.wrong && <WrongMark />}
-          {how.opens ? (
-            <Fig of="plan/spareMinutes" what="Time to spare">
-              {how.text}
-            </Fig>
-          ) : (
-            how.text
-          )}
-        </Box>
-        <Box component="span" aria-live="polite" sx={{ color: "text.secondary" }}>
-          {props.changed}
-        </Box>
         {props.tried !== null && (
           <Box aria-live="polite" sx={{ display: "flex", alignItems: "center", gap: 1 }}>
             Arranging… {props.tried} ways tried
@@ -189,7 +158,7 @@ export function TitleLine(props: Props) {
         <Begin
           session={props.planned ?? session}
           sessionId={kept?.id}
-          heat={props.heat}
+          plan={answer?.plan ?? null}
           disabled={props.planned === null}
         />
         <Button

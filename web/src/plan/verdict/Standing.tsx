@@ -1,0 +1,43 @@
+import Box from "@mui/material/Box";
+import type { PlanAnswer } from "../../api/client";
+import { useUnits } from "../../units/UnitsProvider";
+import { WrongMark } from "../../ui/Told";
+import { changesText } from "../../words/changes";
+import { heatLine, heatTexts } from "../../words/heatTexts";
+import { stand } from "../../words/stand";
+import { Fig } from "../how/How";
+import { told } from "./told";
+
+interface Props {
+  answer: PlanAnswer;
+  /** The plan it was changed from; null where it was not. */
+  before: PlanAnswer | null;
+  zoneId: string;
+}
+
+/** How a plan stands: its heat above everything about time, then a sentence, then what changed. */
+export function Standing({ answer, before, zoneId }: Props) {
+  const units = useUnits();
+  const { plan } = answer;
+  const heat = heatLine(heatTexts(plan, units));
+  const how = stand(plan, new Date(answer.startsAt), zoneId, units);
+  return (
+    <>
+      {heat !== null && (
+        <Box role="alert" sx={{ ...told(true), flex: "1 1 100%" }}>
+          <WrongMark />
+          {heat}
+        </Box>
+      )}
+      <Box role="status" sx={told(how.wrong)}>
+        {how.wrong && <WrongMark />}
+        <Fig of="plan/spareMinutes" what="Time to spare">
+          {how.text}
+        </Fig>
+      </Box>
+      <Box component="span" aria-live="polite" sx={{ color: "text.secondary" }}>
+        {before && changesText(before.plan, plan, units)}
+      </Box>
+    </>
+  );
+}
