@@ -10,8 +10,16 @@ const FLOORS = [
   ["drawing"],
   ["card", "moulds", "plan/how", "ways"],
   ["shelf", "pour"],
-  ["record", "plan/board", "plan/cups", "plan/days", "plan/conditions", "plan/verdict"],
-  ["plan", "practice", "mix", "today", "sessions", "first", "workshop"],
+  [
+    "record",
+    "plan/board",
+    "plan/cups",
+    "plan/days",
+    "plan/conditions",
+    "plan/print",
+    "plan/verdict",
+  ],
+  ["plan", "practice", "mix", "today", "sessions", "first", "workshop", "manual"],
 ];
 
 /** One room beside another that it may use all the same; never both ways. */

@@ -155,6 +155,27 @@ export function useRescue(
   );
 }
 
+/** Nobody waits for it, and several plans are tried for it: asked once typing has stopped, ms. */
+const LATEST_WAIT_MS = 900;
+
+/** When it is too late to begin, local time; null while nothing bounds it or nothing is asked. */
+export function useLatestStart(wanted: boolean): string | null {
+  const { session, id } = useAbout();
+  const { answer, current } = useAnswer(
+    wanted && session ? ["latest-start", id, numberOf(session)] : null,
+    (signal) =>
+      value(
+        api.POST("/api/plan/latest-start", {
+          body: session as Session,
+          params: inQuery(id),
+          signal,
+        }),
+      ),
+    LATEST_WAIT_MS,
+  );
+  return (current && answer?.at) || null;
+}
+
 /** What was stirred into a cup beyond the plan, against its limits. */
 export function useTally(
   session: Session,

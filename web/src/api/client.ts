@@ -12,6 +12,7 @@ export type Colour = S["Colour"];
 export type Workshop = S["Workshop"];
 export type Plan = S["Plan"];
 export type PlanAnswer = S["PlanAnswer"];
+export type Amount = S["Amount"];
 export type Batch = S["Batch"];
 export type Cup = S["Cup"];
 export type CupKind = S["CupKind"];

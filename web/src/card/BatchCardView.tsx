@@ -14,6 +14,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { stepTitle, stepWhy } from "../words/card";
 import { doseWords, stockText } from "../words/doses";
+import { measured, otherwise, stepMeasure } from "../words/measured";
 import { cupName } from "../words/places";
 import { minutes } from "../words/time";
 import { Also, both, Fills, Steps } from "./CardSteps";
@@ -159,7 +160,7 @@ function Card({
       </Box>
       <Box sx={{ display: "grid", gap: 2, "@media print": { display: "none" } }}>
         <Box sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2.5 }}>
-          <RescueForm session={session} batch={card.batch} />
+          <RescueForm session={session} batch={batch} />
         </Box>
         <Box sx={{ bgcolor: "background.paper", borderRadius: "10px", p: 2.5 }}>
           <Also answer={answer} session={session} onEdit={onEdit} />
@@ -195,7 +196,9 @@ function Now({
       ? showWith(units.VOLUME, step.kind === "WEIGH_FIRST" ? step.addMl : both(batch))
       : showWith(units.MASS, toZero ? step.addG : step.scaleShowsG)
     : step.addG > 0
-      ? showWith(units.MASS, step.addG, step.kind === "TINT" ? 2 : 1)
+      ? step.kind === "TINT"
+        ? showWith(units.MASS, step.addG, 2)
+        : measured(units, stepMeasure(step, batch), step.addG)
       : minutes((step.endSeconds - step.startSeconds) / 60);
   const whole = batch.mixing.tintedWhole.length > 0;
   const cup = batch.cups.find((c) => c.id === step.cupId) ?? (whole ? batch.cups[0] : undefined);
@@ -218,6 +221,11 @@ function Now({
             {step.fillsMl.length > 0
               ? `${showWith(units.VOLUME, step.addMl)} of ${step.what}, more than the measuring cup holds: fill it ${step.fillsMl.length} times, and tick each off`
               : "to this mark, at eye level, the same edge of every mark"}
+          </Box>
+        )}
+        {step.kind === "SPLIT" && volume && (
+          <Box sx={{ fontSize: "1.15rem", color: "text.secondary" }}>
+            {otherwise(units, stepMeasure(step, batch), step.addG)} on a scale
           </Box>
         )}
         {step.fillsMl.length > 0 && <Fills fills={step.fillsMl} what={step.what} />}

@@ -7,6 +7,7 @@ import type { Batch, BatchAtHand, BatchCard, Session } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { countedText, measureText, stepTitle } from "../words/card";
+import { measured, stepMeasure } from "../words/measured";
 import { cupName } from "../words/places";
 import { clockTime, minutes } from "../words/time";
 
@@ -87,7 +88,9 @@ export function Steps({
               {step.kind === "TINT" && step.addG < 0.05
                 ? "from its stock"
                 : step.addG > 0
-                  ? showWith(units.MASS, step.addG, step.kind === "TINT" ? 2 : 1)
+                  ? step.kind === "TINT"
+                    ? showWith(units.MASS, step.addG, 2)
+                    : measured(units, stepMeasure(step, batch), step.addG)
                   : minutes((step.endSeconds - step.startSeconds) / 60)}
             </Box>
           </Button>

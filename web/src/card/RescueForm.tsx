@@ -2,15 +2,16 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { type ReactNode, useState } from "react";
 import { useRescue } from "../api/asking";
-import type { BatchRescue, Session } from "../api/client";
+import type { Batch, BatchRescue, Session } from "../api/client";
 import { NumberField } from "../ui/NumberField";
 import { Told, WrongMark } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
+import { measured, measureOf, measureOfPart, unitOf } from "../words/measured";
 
 interface Props {
   session: Session;
-  batch: number;
+  batch: Batch;
 }
 
 /** What to add when the cup does not hold what the card said. */
@@ -19,10 +20,13 @@ export function RescueForm({ session, batch }: Props) {
   const [inA, setA] = useState<number | null>(null);
   const [inB, setB] = useState<number | null>(null);
   const [readable, setReadable] = useState({ a: true, b: true });
-  const { answer, current, trouble } = useRescue(session, batch, inA, inB);
+  const { answer, current, trouble } = useRescue(session, batch.number, inA, inB);
   // Advice for what was typed before must not be read off and poured.
   const shown =
     (inA === null && inB === null) || !readable.a || !readable.b || !current ? null : answer;
+  const unitA = unitOf(units, measureOfPart(batch, "A"));
+  const unitB = unitOf(units, measureOfPart(batch, "B"));
+  const mix = (g: number) => measured(units, measureOf(batch), g);
   const errorAt = (field: string) => trouble?.errors.find((e) => e.field === field);
   return (
     <Box component="section" aria-label="Not what you planned?">
@@ -32,7 +36,7 @@ export function RescueForm({ session, batch }: Props) {
       <Box sx={{ display: "flex", gap: 1.25, flexWrap: "wrap" }}>
         <NumberField
           label="A really in it"
-          unit={units.MASS}
+          unit={unitA}
           value={inA}
           onChange={setA}
           onReadable={(a) => setReadable((now) => ({ ...now, a }))}
@@ -42,7 +46,7 @@ export function RescueForm({ session, batch }: Props) {
         />
         <NumberField
           label="B really in it"
-          unit={units.MASS}
+          unit={unitB}
           value={inB}
           onChange={setB}
           onReadable={(b) => setReadable((now) => ({ ...now, b }))}
@@ -61,7 +65,7 @@ export function RescueForm({ session, batch }: Props) {
       {shown && (
         <Box aria-live="polite" sx={{ mt: 1.25 }}>
           <Box sx={{ fontSize: "1.7rem", fontWeight: 700, lineHeight: 1.25 }}>
-            {adding(shown, (g) => showWith(units.MASS, g))}
+            {adding(shown, (g, part) => showWith(part === "A" ? unitA : unitB, g))}
           </Box>
           <Box component="ul" sx={{ pl: 2.25, my: 0.75 }}>
             {shown.rescue.errorIfLeftPercent !== undefined &&
@@ -85,9 +89,9 @@ export function RescueForm({ session, batch }: Props) {
               </li>
             )}
             <li>
-              That makes {showWith(units.MASS, shown.rescue.totalG)}
+              That makes {mix(shown.rescue.totalG)}
               {shown.rescue.beyondPlanG > 0.05
-                ? `, ${showWith(units.MASS, shown.rescue.beyondPlanG)} more than planned: an overage of ${shown.overagePercent.toFixed(0)} %`
+                ? `, ${mix(shown.rescue.beyondPlanG)} more than planned: an overage of ${shown.overagePercent.toFixed(0)} %`
                 : ", as planned"}
               .
             </li>
@@ -120,15 +124,15 @@ export function RescueForm({ session, batch }: Props) {
   );
 }
 
-function adding(answer: BatchRescue, mass: (g: number) => string): string {
+function adding(answer: BatchRescue, mass: (g: number, part: "A" | "B") => string): string {
   const { addAG, addBG } = answer.rescue;
   if (addAG > 0 && addBG > 0) {
-    return `Add ${mass(addAG)} of A and ${mass(addBG)} of B`;
+    return `Add ${mass(addAG, "A")} of A and ${mass(addBG, "B")} of B`;
   }
   if (addAG > 0) {
-    return `Add ${mass(addAG)} of A`;
+    return `Add ${mass(addAG, "A")} of A`;
   }
-  return addBG > 0 ? `Add ${mass(addBG)} of B` : "Nothing to add: it is right";
+  return addBG > 0 ? `Add ${mass(addBG, "B")} of B` : "Nothing to add: it is right";
 }
 
 function Warning({ children }: { children: ReactNode }) {

@@ -4,8 +4,10 @@ import { cavityName } from "../words/places";
 import { useWidth } from "./useWidth";
 
 /** How the moulds stand, seen from above: the back of the bench is at the top. */
-export function BenchFromAbove({ plan }: { plan: Plan }) {
-  const [ref, width] = useWidth<HTMLDivElement>();
+export function BenchFromAbove({ plan, widthPx }: { plan: Plan; widthPx?: number }) {
+  const [ref, measured] = useWidth<HTMLDivElement>();
+  // On paper nothing can be measured before it is printed.
+  const width = widthPx ?? measured;
   const { vars } = useTheme();
   const ink = (vars ?? {}).palette?.ink;
   const rows = plan.bench ?? [];

@@ -223,7 +223,7 @@ export function MakeMould() {
           <>
             <Typography sx={{ mb: 1.5 }}>
               {putty
-                ? "Both parts weighed, master clean and at hand, nobody at the door: from the first touch of the two parts it goes on without a break."
+                ? "Both parts weighed, master clean and at hand, a quarter of an hour undisturbed. Once the two parts touch, do not stop."
                 : "Rubber stirred and box sealed: pour in a thin stream at the lowest corner."}
             </Typography>
             <Button

@@ -24,7 +24,7 @@ import { newMould } from "./newMould";
 /** All moulds as a shelf of sections, or one of them. */
 export function MouldsScreen({ id }: { id: string }) {
   return (
-    <Fetched query={useMoulds()} loading="Taking the moulds down…">
+    <Fetched query={useMoulds()} loading="Fetching the moulds…">
       {(moulds) => <Moulds moulds={moulds} id={id} />}
     </Fetched>
   );
@@ -101,7 +101,8 @@ function Shelf({ moulds }: { moulds: MouldView[] }) {
         <Typography variant="h1">Moulds</Typography>
         <Box sx={{ color: "text.secondary" }}>
           {moulds.length} on the shelf.{" "}
-          {wanting > 0 && `${countWord(wanting)} ${wanting === 1 ? "wants" : "want"} a look first.`}
+          {wanting > 0 &&
+            `${countWord(wanting)} ${wanting === 1 ? "mould needs" : "moulds need"} attention.`}
         </Box>
         <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap" }}>
           <TextField

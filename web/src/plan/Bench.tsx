@@ -38,7 +38,7 @@ const BatchCardView = later(() => import("../card/BatchCardView").then((m) => m.
 const Conditions = later(() => import("./conditions/Conditions").then((m) => m.Conditions));
 const PieceEditor = later(() => import("./board/PieceEditor").then((m) => m.PieceEditor));
 const LayBeside = later(() => import("./verdict/LayBeside").then((m) => m.LayBeside));
-const PrintSheet = later(() => import("./PrintSheet").then((m) => m.PrintSheet));
+const PrintSheet = later(() => import("./print/PrintSheet").then((m) => m.PrintSheet));
 const Findings = later(() => import("./verdict/Findings").then((m) => m.Findings));
 const Story = later(() => import("./verdict/Story").then((m) => m.Story));
 const Ways = later(() => import("./verdict/Ways").then((m) => m.Ways));

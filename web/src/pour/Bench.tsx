@@ -9,12 +9,13 @@ import { findingText } from "../words/findings";
 import { batchOf, heatWarnings } from "../words/heat";
 import { heatLine } from "../words/heatTexts";
 import { soonWords } from "../words/soon";
-import { allInWords, stepShort, stepWords, waitWords } from "../words/steps";
+import { allInWords, runMeasure, stepShort, stepWords, waitWords } from "../words/steps";
 import { clockTime } from "../words/time";
 import { undoneWords } from "../words/undone";
 import { leftRatio, seenHot } from "./answered";
 import { asTold } from "./asTold";
 import { BenchAside } from "./BenchAside";
+import { BenchGuide } from "./BenchGuide";
 import { BenchHeader } from "./BenchHeader";
 import { BenchKeys } from "./BenchKeys";
 import { BenchMain, WEIGHED } from "./BenchMain";
@@ -83,6 +84,7 @@ export function Bench({ run, running }: BenchProps) {
   const [standIns, setStandIns] = useState(false);
   const foot = useFootKey();
   const [readsRoom, setReadsRoom] = useState(false);
+  const [guided, setGuided] = useState(false);
   const simulated = useSimulated();
 
   const place = current ? hands.indexOf(current) : hands.length;
@@ -201,6 +203,7 @@ export function Bench({ run, running }: BenchProps) {
           onFar={setFar}
           hands={handsWords}
           onHands={turnHands}
+          onGuide={() => setGuided(true)}
           onStandIns={simulated.bench ? () => setStandIns((open) => !open) : null}
         />
       </Box>
@@ -323,6 +326,7 @@ export function Bench({ run, running }: BenchProps) {
               ? () => setWeighing(true)
               : null
           }
+          marks={shown !== undefined && runMeasure(shown, plan)?.marks === true}
           onThick={cupKeys.onThick}
           onHot={cupKeys.onHot}
           onTrouble={() => setTroubled(true)}
@@ -360,6 +364,7 @@ export function Bench({ run, running }: BenchProps) {
         />
       )}
       {foot.choosing}
+      {guided && <BenchGuide onClose={() => setGuided(false)} />}
       {readsRoom && (
         <RoomKey
           room={state.room}

@@ -27,6 +27,7 @@ interface Props {
   /** Whose steps this screen shows; null where one pair of hands pours. */
   hands: string | null;
   onHands: () => void;
+  onGuide: () => void;
   /** Opens what drives the stand-ins; null where everything is real. */
   onStandIns: (() => void) | null;
 }
@@ -123,6 +124,7 @@ export function BenchHeader(props: Props) {
           />
         </Box>
         {props.onStandIns && <Small label="Simulated" onClick={props.onStandIns} />}
+        <Small label="?" says="? Guide to the bench" onClick={props.onGuide} />
         <Button href="/pour" sx={{ minHeight: 64, flexShrink: 0, [LOW]: { minHeight: 44 } }}>
           Leave
         </Button>
@@ -131,9 +133,19 @@ export function BenchHeader(props: Props) {
   );
 }
 
-function Small({ label, onClick }: { label: string; onClick: () => void }) {
+function Small({
+  label,
+  says,
+  onClick,
+}: {
+  label: string;
+  /** What it is called where its sign alone says too little. */
+  says?: string;
+  onClick: () => void;
+}) {
   return (
     <ButtonBase
+      aria-label={says}
       onClick={() => {
         wakeSound();
         onClick();

@@ -16,6 +16,8 @@ interface Props {
   /** While a ratio is off. */
   rescue: { onAdded: () => void; onLeave: () => void } | null;
   onWeigh: (() => void) | null;
+  /** Whether amounts are read off marks. */
+  marks: boolean;
   onThick: (() => void) | null;
   /** A cup gets hot; null while none is open. */
   onHot: (() => void) | null;
@@ -141,7 +143,9 @@ export function BenchKeys(props: Props) {
         {props.rescue ? (
           <Key onClick={props.rescue.onLeave}>Leave it</Key>
         ) : (
-          props.onWeigh && <Key onClick={props.onWeigh}>Other weight</Key>
+          props.onWeigh && (
+            <Key onClick={props.onWeigh}>{props.marks ? "Other amount" : "Other weight"}</Key>
+          )
         )}
         {props.onThick && (
           <Key stops wide onClick={props.onThick}>

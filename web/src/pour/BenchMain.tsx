@@ -3,8 +3,9 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import type { SoonTold } from "../words/soon";
 import { changeWords, standWords } from "../words/stands";
+import { measured, measureOfPart } from "../words/measured";
 import { cardLines } from "../words/says";
-import { dosesOf, stepWords, waitWords, windowWords } from "../words/steps";
+import { dosesOf, runMeasure, stepWords, waitWords, windowWords } from "../words/steps";
 import { Checklist, READY } from "./Checklist";
 import { Doses } from "./Doses";
 import { Ended } from "./Ended";
@@ -87,13 +88,24 @@ export function BenchMain(props: Props) {
   }
   if (props.weighing && shown) {
     return (
-      <WeightPad step={shown} cups={state.cups} onDone={props.onTyped} onCancel={props.onWeighed} />
+      <WeightPad
+        step={shown}
+        measure={runMeasure(shown, plan)}
+        cups={state.cups}
+        onDone={props.onTyped}
+        onCancel={props.onWeighed}
+      />
     );
   }
   const doses = shown ? dosesOf(plan, shown) : [];
   const left = shown && !props.ahead ? leftOf(shown, props.steps, now) : null;
   const words = shown && counted(stepWords(shown, plan, session, units), left);
-  const adds = rescue && rescueWords(rescue.rescue, (g) => showWith(units.MASS, g));
+  const adds =
+    rescue &&
+    rescueWords(rescue.rescue, (g, part) => {
+      const batch = plan.batches.find((b) => b.number === rescue.batch);
+      return batch ? measured(units, measureOfPart(batch, part), g) : showWith(units.MASS, g);
+    });
   const farWords = adds
     ? { title: adds.title, figure: adds.parts }
     : waits

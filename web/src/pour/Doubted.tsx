@@ -3,6 +3,8 @@ import Button from "@mui/material/Button";
 import type { Plan, RunStep } from "../api/client";
 import { showWith } from "../units/units";
 import { useUnits } from "../units/UnitsProvider";
+import { measured } from "../words/measured";
+import { runMeasure } from "../words/steps";
 import { pourNames } from "../words/trouble";
 import { Over } from "./Over";
 import { useFallsAway } from "./supposed";
@@ -40,9 +42,14 @@ function toldBy(step: RunStep, steps: RunStep[], { why, grams }: Doubt): Happene
 export function Doubted({ runId, plan, doubt, step, steps, onBelieve, onAgain }: Props) {
   const units = useUnits();
   const { why } = doubt;
+  const measure = runMeasure(step, plan);
   const mass = (grams: number | undefined) =>
-    grams === undefined ? "" : showWith(units.MASS, grams);
-  const said = mass(doubt.grams);
+    grams === undefined
+      ? ""
+      : measure
+        ? measured(units, measure, grams)
+        : showWith(units.MASS, grams);
+  const said = why === "NOT_WEIGHED" ? showWith(units.MASS, doubt.grams) : mass(doubt.grams);
   const wanted = mass(step.targetG);
   const off = mass(Math.abs(doubt.grams - (step.targetG ?? 0)));
   const second = step.kind === "WEIGH_SECOND";
@@ -58,16 +65,16 @@ export function Doubted({ runId, plan, doubt, step, steps, onBelieve, onAgain }:
         return `This cavity holds ${mass(step.overflowsG)} more: it runs over.`;
       case "LITTLE":
         return second
-          ? "Fill up to it before anything is stirred: short of its second part it never cures right."
+          ? "Fill up before you stir: with too little of one part it never cures right."
           : step.kind === "WEIGH_FIRST"
-            ? "Taken so, the second part is asked for to fit it."
-            : "Taken so, what is left for the others changes with it.";
+            ? "The second part is then measured to fit."
+            : "What is left for the others changes with it.";
       case "MUCH":
         return second
-          ? "Taken so, the next screen says how much of the first part sets it right."
+          ? "The next screen then says how much of the first part to add."
           : step.kind === "WEIGH_FIRST"
             ? `Nothing has met yet: ${off} can be taken out again.`
-            : "Taken so, what is left for the others changes with it.";
+            : "What is left for the others changes with it.";
     }
   };
   const believes =

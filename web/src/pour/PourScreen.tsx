@@ -11,7 +11,7 @@ export function PourScreen({ id }: { id: string }) {
   const run = useRun(id);
   useAwake();
   if (run.view.status === "loading") {
-    return <Loading>Opening the run…</Loading>;
+    return <Loading>Opening the evening…</Loading>;
   }
   if (run.view.status === "trouble") {
     return <Told trouble={run.view.trouble} onRetry={() => void run.reload()} />;

@@ -54,7 +54,7 @@ export function PracticeScreen() {
     );
   }
   if (!workshop || !pair || (!answer && !trouble)) {
-    return <Loading>Setting out two cups…</Loading>;
+    return <Loading>Working it out…</Loading>;
   }
   const edit = (side: keyof Pair, setUp: SetUp) => {
     setEdited({ ...pair, [side]: setUp });

@@ -24,7 +24,7 @@ const SPEEDS = [0, 30, 60, 120, 240];
 /** One exercise: it runs by itself, stops where something goes wrong, and is scored. */
 export function RehearsalScreen({ id }: { id: string }) {
   return (
-    <Fetched query={useExercise(id)} loading="Laying the exercise out…">
+    <Fetched query={useExercise(id)} loading="Fetching the exercise…">
       {(exercise) => <PlanFirst key={exercise.id} exercise={exercise} />}
     </Fetched>
   );

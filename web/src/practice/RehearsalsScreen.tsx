@@ -9,7 +9,7 @@ import { PracticeTabs } from "./PracticeTabs";
 /** Six evenings that can be gone through without opening a bottle. */
 export function RehearsalsScreen() {
   return (
-    <Fetched query={useExercises()} loading="Setting out the exercises…">
+    <Fetched query={useExercises()} loading="Fetching the exercises…">
       {(exercises) => <Evenings exercises={exercises} />}
     </Fetched>
   );
@@ -23,8 +23,8 @@ function Evenings({ exercises }: { exercises: ExerciseLine[] }) {
         Rehearsal
       </Box>
       <Box sx={{ color: "text.secondary", maxWidth: 760 }}>
-        Somebody else’s hands pour, at speed. Things go wrong as they do; what is done about them is
-        yours. Afterwards: what was saved, what was lost, and why.
+        The program pours, at speed. Things go wrong, and you decide what to do about them.
+        Afterwards: what was saved, what was lost, and why.
       </Box>
       <Box component="ol" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>
         {exercises.map((e) => (

@@ -179,8 +179,7 @@ function Record({ looked }: { looked: LookedBack }) {
           }}
         >
           <span>
-            What is not done will not be: it leaves Today and the calendar. Pieces can still be
-            looked over.
+            What is not done yet leaves Today and the calendar. Pieces can still be looked over.
           </span>
           <Button
             variant="contained"

@@ -75,10 +75,10 @@ export function Line({ line, names, changed, onRemove, onTrouble }: Props) {
         <Box sx={{ display: "flex", flexWrap: "wrap" }}>
           {ahead && !line.justMix && (
             <Button
-              aria-label={`${line.stands === "CONFIRMED" ? "Only thought of" : "Confirm"} ${line.name}`}
+              aria-label={`${line.stands === "CONFIRMED" ? "Not certain yet" : "Confirm"} ${line.name}`}
               onClick={() => void confirm(line.stands !== "CONFIRMED")}
             >
-              {line.stands === "CONFIRMED" ? "Only thought of" : "Confirm"}
+              {line.stands === "CONFIRMED" ? "Not certain yet" : "Confirm"}
             </Button>
           )}
           <Button

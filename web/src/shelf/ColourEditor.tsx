@@ -2,10 +2,12 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
+import { useState } from "react";
 import type { Colour, Colourant, ShelfView } from "../api/client";
 import { Fields } from "../ui/Fields";
 import { NumberField } from "../ui/NumberField";
 import { setAt } from "../ui/path";
+import { CountedRecipe } from "./CountedRecipe";
 import { EditorProps } from "./editors";
 import { GoesWith } from "./GoesWith";
 import { UNSEEN } from "./unseen";
@@ -21,6 +23,7 @@ export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Col
     );
   };
   const general = errors.find((e) => e.field === "recipe");
+  const [counted, setCounted] = useState(false);
   const inParts = draft.strengthPercent !== undefined && draft.strengthPercent !== null;
   const amount = inParts ? "parts" : "percentOfMix";
   return (
@@ -30,16 +33,24 @@ export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Col
         <TextField
           select
           label="Recipe"
-          value={inParts ? "parts" : "shares"}
-          onChange={(e) =>
-            onChange(e.target.value === "parts" ? inPartsOf(draft) : inShares(draft))
-          }
+          value={counted ? "counted" : inParts ? "parts" : "shares"}
+          onChange={(e) => {
+            setCounted(e.target.value === "counted");
+            if (e.target.value === "parts") {
+              onChange(inPartsOf(draft));
+            } else if (inParts) {
+              onChange(inShares(draft));
+            }
+          }}
           sx={{ width: 230 }}
         >
           <MenuItem value="shares">shares of the whole mix</MenuItem>
           <MenuItem value="parts">parts beside each other</MenuItem>
+          <MenuItem value="counted" disabled={shelf.colourants.length === 0}>
+            drops, scoops or grams
+          </MenuItem>
         </TextField>
-        {inParts && (
+        {inParts && !counted && (
           <NumberField
             label="All together, of the mix"
             symbol="%"
@@ -50,7 +61,14 @@ export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Col
           />
         )}
       </Box>
-      {draft.recipe.map((part, i) => (
+      {counted && (
+        <CountedRecipe
+          colour={draft}
+          jars={shelf.colourants.map((c) => c.colourant)}
+          onChange={(recipe) => onChange({ ...draft, recipe })}
+        />
+      )}
+      {(counted ? [] : draft.recipe).map((part, i) => (
         <Box
           key={i}
           role="group"
@@ -92,7 +110,7 @@ export function ColourEditor({ draft, errors, shelf, ...props }: EditorProps<Col
       {general && <Box sx={{ color: "error.main" }}>{general.message}</Box>}
       {shelf.colourants.length === 0 ? (
         <Box>A recipe needs a jar: put a colourant on the shelf first.</Box>
-      ) : (
+      ) : counted ? null : (
         <Box>
           <Button
             onClick={() =>

@@ -25,13 +25,15 @@ interface Props {
   told: RecipeTold | null;
   jars: readonly Colourant[];
   errors: FieldError[];
+  /** Whether only what stands on the shelf can be chosen. */
+  shelfOnly?: boolean;
   onChange: (rows: Row[]) => void;
 }
 
 const FRESH = "a new jar";
 
 /** The jars of a colour, each typed as it is counted; the other ways to say it stand beside it. */
-export function CountedRows({ rows, told, jars, errors, onChange }: Props) {
+export function CountedRows({ rows, told, jars, errors, shelfOnly = false, onChange }: Props) {
   const put = (index: number, row: Row) => onChange(rows.map((r, i) => (i === index ? row : r)));
   const others = jars.filter((j) => !rows.some((r) => r.jar.id === j.id));
   return (
@@ -59,7 +61,7 @@ export function CountedRows({ rows, told, jars, errors, onChange }: Props) {
                 <Swatch colour={j.swatch} /> {j.name}
               </MenuItem>
             ))}
-            <MenuItem value={FRESH}>{FRESH}</MenuItem>
+            {!shelfOnly && <MenuItem value={FRESH}>{FRESH}</MenuItem>}
           </TextField>
           {row.fresh && (
             <>
@@ -128,7 +130,7 @@ export function CountedRows({ rows, told, jars, errors, onChange }: Props) {
           <Also told={told} index={i} in={row.in} />
         </Box>
       ))}
-      {rows.length < 12 && (
+      {rows.length < 12 && (!shelfOnly || others.length > 0) && (
         <Box>
           <Button
             onClick={() => {

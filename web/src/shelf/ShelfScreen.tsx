@@ -40,7 +40,7 @@ const BOARDS = [RESINS, PARTS, COLOURANTS, COLOURS, EMBEDS, CUPS, TOOLS, DESIGNS
 /** Materials as they stand on the shelf, one board a kind; one of them opens in place. */
 export function ShelfScreen({ id }: { id: string }) {
   return (
-    <Fetched query={useShelf()} loading="Lighting the shelf…">
+    <Fetched query={useShelf()} loading="Fetching the shelf…">
       {(shelf) => <Boards shelf={shelf} kind={id} />}
     </Fetched>
   );

@@ -66,8 +66,8 @@ export function ResinEditor({ draft, errors, shelf, onChange }: EditorProps<Resi
         </Box>
       )}
       {view && view.refusals.length > 0 && (
-        <Box role="status" aria-label="What the cure engine makes of it" sx={{ display: "grid" }}>
-          <b>The label and the cure engine</b>
+        <Box role="status" aria-label="What follows from the label" sx={{ display: "grid" }}>
+          <b>What follows from the label</b>
           {view.refusals.map((refusal) => (
             <Box key={refusal.why} sx={{ display: "flex", gap: 1, color: "error.main" }}>
               <WrongMark />

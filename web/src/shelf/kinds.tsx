@@ -113,7 +113,7 @@ export const PARTS: Kind<ResinPart> = {
             (p.lots ?? []).reduce((sum, l) => sum + (l.leftG ?? 0), 0),
             0,
           )} left`
-        : "nobody noted what is left",
+        : "what is left is not known",
     })),
   fromDemo: (demo) => demo.parts ?? [],
   begin: () => ({ id: newId("part"), name: "", side: "A", lots: [] }),

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
 import { GUIDES } from "../words/guide";
 
 /** What the screen is for, its keys, and an example. */
@@ -45,6 +46,9 @@ export function GuidePanel({ room, onClose }: { room: string; onClose: () => voi
       </Box>
       <Box component="p" sx={{ m: 0, color: "text.secondary" }}>
         For example: {guide.example}
+      </Box>
+      <Box component="p" sx={{ m: 0, mt: 1 }}>
+        <Link href={`/manual/${guide.page}`}>Read on in the manual</Link>
       </Box>
     </Box>
   );

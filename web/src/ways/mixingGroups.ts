@@ -9,7 +9,7 @@ export const MIXING_GROUPS: readonly Group[] = [
     specs: () => [],
     why: ({ hours }) => [
       hours
-        ? "Nothing that has a latest time falls outside these hours; demoulding waits for the next one."
+        ? "Work that has a latest time is planned inside these hours; demoulding waits until you are home."
         : "Work may fall at any hour, day or night.",
     ],
   },

@@ -266,7 +266,7 @@ export const POURING_GROUPS: readonly Group[] = [
       number("habits.marginMinutes", "Margin before thick", "min", 165),
     ],
     why: () => [
-      "Hands, room and label are never quite what they are said to be: a plan that has to be surer takes more batches or shallower cups. A helper shares splitting, tinting and pouring.",
+      "Hands, room and label vary. A surer plan takes more batches or shallower cups. A helper shares splitting, tinting and pouring.",
     ],
   },
   {

@@ -43,7 +43,7 @@ export function stepWhy(step: CardStep): string {
       return "From here the clock runs. Slow down before the mark: nothing can be taken out again.";
     case "WARM":
       return step.what === "A"
-        ? "In hot water with the bottle shut and dried, or with hot air in its cup; B stays cool. Thinner, and sooner thick. Hot water scalds."
+        ? "In hot water with the bottle shut and dried, or with hot air in its cup; B stays cool. It is thinner, and thick sooner. Hot water scalds."
         : "Bottles shut, dried before they are opened: no water in. Warm resin is thinner and clears of bubbles; it also thickens sooner. Hot water scalds.";
     case "SECOND_CUP":
       return "What clings to the first wall may be unmixed: leave it there, do not scrape it out.";

@@ -7,13 +7,16 @@ export function minutes(secondsLeft: number): string {
 /** What brings a ratio right again: what is wrong, and how much of which part goes in. */
 export function rescueWords(
   rescue: { addAG: number; addBG: number },
-  show: (grams: number) => string,
+  show: (grams: number, part: "A" | "B") => string,
 ): { title: string; parts: string } {
   const { addAG, addBG } = rescue;
   return {
     title:
       addAG > 0 && addBG > 0 ? "The ratio is off. Add" : `Too much ${addAG > 0 ? "B" : "A"}. Add`,
-    parts: [addAG > 0 ? `${show(addAG)} of A` : "", addBG > 0 ? `${show(addBG)} of B` : ""]
+    parts: [
+      addAG > 0 ? `${show(addAG, "A")} of A` : "",
+      addBG > 0 ? `${show(addBG, "B")} of B` : "",
+    ]
       .filter(Boolean)
       .join(" and "),
   };

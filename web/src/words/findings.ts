@@ -27,9 +27,9 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "BATCH_TOO_LARGE":
       return `${capital(place)} is ${showWith(units.MASS, finding.value, 0)}, and the label allows ${showWith(units.MASS, finding.limit, 0)} at once. Release a cup, or mix more batches.`;
     case "STOCK_CUP":
-      return `${capital(place)} wants ${showWith(units.MASS, finding.value, 3)} of a colourant, less than this scale and its drops can tell: let it down from a stock cup, as the card says.`;
+      return `${capital(place)} needs ${showWith(units.MASS, finding.value, 3)} of a colourant: too little to weigh or count. Make a stock cup, as the card says.`;
     case "DOSE_OFF":
-      return `${capital(place)} gets ${showWith(units.MASS, finding.value, 2)} of a colourant instead of ${showWith(units.MASS, finding.limit, 2)}: nearer cannot be counted or weighed here. Mix more at once, or use a finer scale.`;
+      return `${capital(place)} gets ${showWith(units.MASS, finding.value, 2)} of a colourant instead of ${showWith(units.MASS, finding.limit, 2)}: scale and drops here tell no finer. Mix more at once, or use a finer scale.`;
     case "DOSE_TOO_SMALL":
       return `${capital(place)} needs ${showWith(units.MASS, finding.limit, 3)} of a colourant: no drop, scoop or scale here measures so little. Weigh a smaller drop or scoop, use a finer scale, or mix more of this colour.`;
     case "BATCH_ENLARGED":
@@ -55,7 +55,7 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "MOULD_NEAR_ITS_END":
       return `${capital(place)} has ${finding.value} casts behind it, of about ${finding.limit}.`;
     case "MOULD_PAST_ITS_END":
-      return `${capital(place)} is worn out by its own count: ${finding.value} casts of about ${finding.limit}. Look for tears and dull spots.`;
+      return `${capital(place)} is worn out: ${finding.value} casts of about ${finding.limit}. Look for tears and dull spots.`;
     case "URETHANE_BEFORE_EPOXY":
       return `${capital(place)} last held polyurethane; its residue can make epoxy bubble. Try one piece first.`;
     case "VOLUME_UNSURE":
@@ -213,7 +213,7 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "CUPS_SHORT":
       return `${capital(place)} needs ${finding.value} of “${finding.unit}”, and there are ${finding.limit}.`;
     case "NEVER_FULLY_CURED":
-      return `In a room of ${showWith(units.TEMPERATURE, finding.value, 0)} some pieces never cure fully: they turn to glass before. A warm box for a night lets them go on.`;
+      return `In a room of ${showWith(units.TEMPERATURE, finding.value, 0)} some pieces stop curing before they are done. A night in a warm box lets them go on.`;
   }
 }
 

@@ -5,6 +5,8 @@ export interface Guide {
   /** Keys and gestures, each with what it does. */
   keys: readonly (readonly [string, string])[];
   example: string;
+  /** Where the manual goes on about it. */
+  page: string;
 }
 
 /** By the first part of an address. */
@@ -15,6 +17,7 @@ export const GUIDES: Record<string, Guide> = {
     keys: [["Tap a line", "opens the evening it belongs to"]],
     example:
       "The Harbour knobs poured on Saturday at 10:22 come out on Sunday from 13:52. Nobody has to be there in the night.",
+    page: "09-cure",
   },
   plan: {
     title: "Plan",
@@ -26,11 +29,12 @@ export const GUIDES: Record<string, Guide> = {
       ["A cup", "opens what is stirred in; type drops, scoops, grams or %"],
       ["Ctrl Z, Ctrl Shift Z", "undo and redo, outside a text field"],
       ["A dotted figure", "opens how it came about"],
-      ["Confirm", "this session will be: others plan round it"],
+      ["Confirm", "this session takes place: others plan round it"],
       ["Begin", "to the bench; the clock starts when A meets B"],
     ],
     example:
       "Six Knob 32, Harbour under clear, with eight pieces more: one batch of 217 g, five cups, the last pour at 10:29, and the cups stay pourable until 11:11.",
+    page: "04-plan",
   },
   sessions: {
     title: "Sessions",
@@ -41,6 +45,7 @@ export const GUIDES: Record<string, Guide> = {
       ["Remove", "into the bin; it can be brought back until the bin is emptied"],
     ],
     example: "“Pantry knobs, first set” again next Saturday: Copy, then Make the copy.",
+    page: "04-plan",
   },
   pour: {
     title: "Pour",
@@ -51,25 +56,29 @@ export const GUIDES: Record<string, Guide> = {
       ["Trouble", "phone rang, a cup is warm, too much poured: what can still be saved"],
     ],
     example: "The phone rings after the third pour. Tell it afterwards; the rest is laid out anew.",
+    page: "07-pouring",
   },
   moulds: {
     title: "Moulds",
     what: "What each mould holds, how it is made and what it has been through. Water tells a volume best.",
     keys: [["Measure a mould", "by water, by a model, by its shape, or as you know it"]],
     example: "Knob 32 weighs 84.1 g empty and 95.9 g full of water: 11.8 mL.",
+    page: "02-moulds",
   },
   shelf: {
     title: "Shelf",
     what: "Resins with their labels, jars, colours, cups, embeds and tools. What a label does not say may stay unknown.",
-    keys: [["A line", "opens it; what is typed is held against itself at once"]],
+    keys: [["A line", "opens it; what is typed is checked at once"]],
     example:
       "Twenty drops of the sea-blue tint weigh 0.63 g: its drop is 0.031 g, and doses are counted with that.",
+    page: "03-resin",
   },
   practice: {
     title: "Practice",
     what: "What if: another room, another cup, warmer bottles. And evenings to rehearse in which something goes wrong.",
     keys: [["Sliders", "change one thing; the curves follow"]],
     example: "100 g of the slow resin at 24 °C instead of 18 °C: about half an hour less.",
+    page: "06-mixing",
   },
   mix: {
     title: "Just mix",
@@ -79,6 +88,7 @@ export const GUIDES: Record<string, Guide> = {
       ["Read between the marks", "where the total falls between two marks of your cup"],
     ],
     example: "143 mL of a 1:1 resin: 71.5 mL of A and 71.5 mL of B.",
+    page: "06-mixing",
   },
   workshop: {
     title: "My workshop",
@@ -89,5 +99,13 @@ export const GUIDES: Record<string, Guide> = {
     ],
     example:
       "Rest for bubbles 12 min instead of 8: the last pour of the pantry knobs comes 4 min later.",
+    page: "10-rules-of-thumb",
+  },
+  manual: {
+    title: "Manual",
+    what: "Ten pages in the order of the work, safety first. The last one holds every rule of thumb that stands in where nobody measured.",
+    keys: [["A page", "opens it; Print puts it on paper"]],
+    example: "Page 8 says what a gel join is, and why it has a window.",
+    page: "01-safety",
   },
 };

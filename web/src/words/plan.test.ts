@@ -27,7 +27,19 @@ const EMBER = {
 function plan(findings: Partial<Finding>[], spareSeconds = 120): Plan {
   return {
     pieces: [{ mouldName: "Switch toggle" }],
-    batches: [{ number: 1, times: { startSeconds: 0 }, cups: [EMBER] }],
+    batches: [
+      {
+        number: 1,
+        times: { startSeconds: 0 },
+        measuring: {
+          by,
+          totalG: 212,
+          partA: { massG: 141.3, volumeMl: 124 },
+          partB: { massG: 70.7, volumeMl: 68.7 },
+        },
+        cups: [EMBER],
+      },
+    ],
     findings,
     totals: { resinG: 211.6 },
     spareSeconds,
@@ -61,6 +73,12 @@ describe("the title sentence", () => {
       METRIC,
     );
     expect(two.text).toBe("2 pours come too late, the last by 2.5 min.");
+  });
+
+  it("tells millilitres first where the label counts by volume", () => {
+    expect(stand(plan([], "VOLUME"), START, "Europe/London", METRIC).text).toMatch(
+      /^One batch of 193 mL\./,
+    );
   });
 
   it("tells another breach when no pour is late", () => {

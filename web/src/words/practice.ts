@@ -136,7 +136,7 @@ export function cautionText(caution: CureCaution, units: Units): string {
     case "BEYOND_LARGEST_BATCH":
       return `The label allows ${showWith(units.MASS, caution.limit, 0)} at once; this is ${showWith(units.MASS, caution.value, 0)}.`;
     case "NEVER_FULLY_CURED":
-      return `It turns to glass before it is fully cured, and stays so for four weeks at least. A warm box lets it go on.`;
+      return `It stops curing before it is done, for four weeks at least. A warm box lets it go on.`;
     case "BY_RULE_OF_THUMB":
       return "The cure engine cannot meet this label: the times are by the rule of thumb, and there is no curve.";
   }

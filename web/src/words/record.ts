@@ -17,7 +17,7 @@ export const FAULTS: { fault: LookOver["faults"][number]; words: string }[] = [
   { fault: "CLOUDY", words: "cloudy, micro-bubbles" },
   { fault: "FOAM", words: "foam throughout" },
   { fault: "BUBBLES_AT_EMBEDS_OR_LIPS", words: "bubbles at embeds, lips, caps" },
-  { fault: "LAST_PIECES_BAD", words: "one of the last, and only they are bad" },
+  { fault: "LAST_PIECES_BAD", words: "only the last pieces are bad" },
   { fault: "CRACKS_OR_RIPPLES", words: "smoke, cracks, ripples" },
   { fault: "YELLOW", words: "yellow" },
   { fault: "LUMPS_OR_SUNK_GLITTER", words: "lumps, sunk glitter, washed dust" },

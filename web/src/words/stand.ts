@@ -1,6 +1,7 @@
 import type { Plan } from "../api/client";
-import { showWith, type Units } from "../units/units";
+import { type Units } from "../units/units";
 import { findingText } from "./findings";
+import { measured, measureOf } from "./measured";
 import { countWord } from "./numbers";
 import { clockTime, minutes } from "./time";
 
@@ -30,7 +31,10 @@ export function stand(plan: Plan, startsAt: Date, zoneId: string, units: Units):
     return { wrong: true, text: findingText(breach, plan, units) };
   }
   const count = plan.batches.length;
-  const mass = showWith(units.MASS, plan.totals.resinG, units.MASS.digits > 1 ? 2 : 0);
+  const [first] = plan.batches;
+  const measure = first ? measureOf(first) : { marks: false, gPerMl: 1 };
+  const whole = units.MASS.digits > 1 ? 2 : 0;
+  const mass = measured(units, measure, plan.totals.resinG, whole);
   const batches = `${countWord(count)} ${count === 1 ? "batch" : "batches"} of ${mass}${count === 1 ? "" : " in all"}.`;
   const pours = plan.batches.flatMap((b) => b.cups.flatMap((c) => c.pours));
   if (pours.length === 0) {

@@ -1,6 +1,7 @@
 import type { Batch, Cup, Dose, Plan, Pour, RunStep, Session } from "../api/client";
 import { fitting, show, showWith, type Units } from "../units/units";
 import { doseFigure, stockText } from "./doses";
+import { type Measure, measureOf, measureOfPart, otherwise, unitOf } from "./measured";
 import { ordinal } from "./numbers";
 import { TASK_WORDS, taskName } from "./tasks";
 
@@ -34,11 +35,26 @@ export function pourOf(cup: Cup | undefined, step: RunStep): Pour | undefined {
   return cup?.pours.find((p) => p.id === step.pourId);
 }
 
-function grams(value: number | undefined, units: Units) {
-  if (value === undefined) {
+/** What the step handles, and how it is measured; missing where nothing is. */
+export function runMeasure(step: RunStep, plan: Plan): Measure | undefined {
+  const batch = batchOf(plan, step);
+  const first = batch?.measuring.firstPart ?? "B";
+  switch (step.kind) {
+    case "WEIGH_FIRST":
+      return batch && measureOfPart(batch, first);
+    case "WEIGH_SECOND":
+      return batch && measureOfPart(batch, first === "A" ? "B" : "A");
+    default:
+      return batch && measureOf(batch);
+  }
+}
+
+/** In the measure the label is followed by. */
+function amount(value: number | undefined, measure: Measure | undefined, units: Units) {
+  if (value === undefined || !measure) {
     return {};
   }
-  const unit = fitting(units.MASS, value);
+  const unit = fitting(unitOf(units, measure), value);
   return { figure: show(unit, value), unit: unit.symbol };
 }
 
@@ -48,6 +64,18 @@ function minutesWords(step: RunStep): string {
 
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** The mark both parts reach in one cup, while both are as planned. */
+function upTo(step: RunStep, batch: Batch | undefined, units: Units): string {
+  if (!batch || step.targetG === undefined) {
+    return "";
+  }
+  const { partA, partB, firstPart } = batch.measuring;
+  const second = firstPart === "A" ? partB : partA;
+  return Math.abs(second.massG - step.targetG) < 0.05
+    ? `In the same cup: up to the ${showWith(units.VOLUME, partA.volumeMl + partB.volumeMl)} mark. `
+    : "";
 }
 
 /** A step in the maker's words, as large as the bench wants it. */
@@ -65,20 +93,29 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
   const first = batch?.measuring.firstPart ?? "B";
   const second = first === "A" ? "B" : "A";
   const several = plan.batches.length > 1 ? `, batch ${step.batch}` : "";
+  const measure = runMeasure(step, plan);
+  const onScale =
+    measure && step.targetG !== undefined
+      ? `${otherwise(units, measure, step.targetG)} on a scale`
+      : "";
   switch (step.kind) {
     case "WEIGH_FIRST":
       return {
         title: `${first} into the mixing cup${several}`,
-        ...grams(step.targetG, units),
-        how: `Cup on the scale, tare, pour slowly at the end. ${batch?.mixing.cup.name ?? ""}`,
-        done: "Weighed",
+        ...amount(step.targetG, measure, units),
+        how: measure?.marks
+          ? `To this mark, at eye level, always the same edge of a mark; ${onScale}.`
+          : `Cup on the scale, tare, pour slowly at the end. ${batch?.mixing.cup.name ?? ""}`,
+        done: measure?.marks ? "It is in" : "Weighed",
       };
     case "WEIGH_SECOND":
       return {
         title: `${second} on top of it${several}`,
-        ...grams(step.targetG, units),
-        how: "Tare once more. The clock starts when they meet.",
-        done: "Weighed",
+        ...amount(step.targetG, measure, units),
+        how: measure?.marks
+          ? `${upTo(step, batch, units)}${capital(onScale)}. The clock starts when they meet.`
+          : "Tare once more. The clock starts when they meet.",
+        done: measure?.marks ? "It is in" : "Weighed",
       };
     case "STIR":
       return {
@@ -107,8 +144,8 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
     case "SPLIT":
       return {
         title: `Split: ${cup?.colour.name ?? ""}`,
-        ...grams(step.targetG, units),
-        how: `Into ${cup?.kind.name ?? "its cup"}; shallow cups stay cool.`,
+        ...amount(step.targetG, measure, units),
+        how: `Into ${cup?.kind.name ?? "its cup"}${measure?.marks ? `, ${onScale}` : ""}; shallow cups stay cool.`,
         done: "Filled",
       };
     case "STOCK_CUP":
@@ -141,7 +178,7 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
       const which = piece && piece.count > 1 ? `, ${ordinal(pour.cavity)}` : "";
       return {
         title: `${cup?.colour.name ?? ""} into ${piece?.mouldName ?? ""}${which}`,
-        ...grams(step.targetG, units),
+        ...amount(step.targetG, measure, units),
         how: pour ? `To the line, ${showWith(units.LENGTH, pour.toMm)} deep. Thin stream.` : "",
         done: "Poured",
       };

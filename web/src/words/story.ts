@@ -1,5 +1,6 @@
 import type { Plan } from "../api/client";
-import { showWith, type Units } from "../units/units";
+import { type Units } from "../units/units";
+import { measured, measureOf } from "./measured";
 import { countWord, ordinal } from "./numbers";
 import { cavityName, cupName } from "./places";
 import { lastPourEnds, outOfMoulds, sureOf } from "./plan";
@@ -18,8 +19,8 @@ export function storyOf(plan: Plan, startsAt: Date, zoneId: string, units: Units
   const count = plan.batches.length;
   return [
     count === 1
-      ? `One batch of ${showWith(units.MASS, first.measuring.totalG)}, begun at ${at(first.times.startSeconds)}, fills ${pieces(plan, 0)}.`
-      : `${countWord(count)} batches of ${list(plan.batches.map((b) => showWith(units.MASS, b.measuring.totalG, 0)))} fill ${pieces(plan, null)}.`,
+      ? `One batch of ${measured(units, measureOf(first), first.measuring.totalG)}, begun at ${at(first.times.startSeconds)}, fills ${pieces(plan, 0)}.`
+      : `${countWord(count)} batches of ${list(plan.batches.map((b) => measured(units, measureOf(b), b.measuring.totalG, 0)))} fill ${pieces(plan, null)}.`,
     ...plan.batches.slice(0, 2).map((batch, i) => {
       const colours = [...new Set(batch.cups.map((c) => c.colour.name))];
       const empty = Math.min(...batch.cups.map((c) => c.times.thickensSeconds));

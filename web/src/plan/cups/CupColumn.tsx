@@ -13,6 +13,7 @@ import { showWith } from "../../units/units";
 import { doseText } from "../../words/doses";
 import { heatWarnings } from "../../words/heat";
 import { limitText, loadingText, portionShort, portionText } from "../../words/loading";
+import { measured, measureOfCup, otherwise } from "../../words/measured";
 import { Fig } from "../how/How";
 import { type Carrying, useCarrying } from "./useCarrying";
 
@@ -181,6 +182,7 @@ export function isWrong(plan: Plan, cup: Cup): boolean {
 export function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
   const { pxPerMm, room, until } = bench;
   const units = useUnits();
+  const measure = measureOfCup(bench.plan, cup);
   return (
     <Box
       role="group"
@@ -201,8 +203,17 @@ export function CupColumn({ cup, bench }: { cup: Cup; bench: Bench }) {
         <CupName cup={cup} bench={bench} wrong={isWrong(bench.plan, cup)} />
         <Box sx={{ fontSize: "1.12rem", fontWeight: 700 }}>
           <Fig of={`${ofCup(cup.id)}/resinG`} what={`Resin for ${cup.colour.name}`}>
-            {showWith(units.MASS, cup.amounts.resinG)}
+            {measured(units, measure, cup.amounts.resinG)}
           </Fig>
+          {measure.marks && (
+            <Box
+              component="span"
+              sx={{ fontWeight: 400, color: "text.secondary", fontSize: "0.85rem" }}
+            >
+              {" "}
+              {otherwise(units, measure, cup.amounts.resinG)}
+            </Box>
+          )}
         </Box>
         <Doses cup={cup} />
         {cup.tint.loading.length > 0 ? (

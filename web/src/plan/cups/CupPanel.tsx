@@ -21,10 +21,12 @@ import {
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith } from "../../units/units";
 import { limitText, loadingText, portionText } from "../../words/loading";
+import { measured, measureOfCup } from "../../words/measured";
 import { cupName } from "../../words/places";
 import { ofCup } from "../../session/place";
 import { minutes } from "../../words/time";
 import { Fig } from "../how/How";
+import { BesideCup } from "./BesideCup";
 import { CupRecipe } from "./CupRecipe";
 import { CupStates } from "../how/States";
 
@@ -53,7 +55,8 @@ export function CupPanel(props: Props) {
     >
       <Box sx={{ ...row, justifyContent: "space-between" }}>
         <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>
-          {cupName(allCups(plan), cup)}, {showWith(units.MASS, cup.amounts.contentG)} in{" "}
+          {cupName(allCups(plan), cup)},{" "}
+          {measured(units, measureOfCup(plan, cup), cup.amounts.contentG)} in{" "}
           {cup.kind.name.charAt(0).toLowerCase() + cup.kind.name.slice(1)}
         </Box>
         <Box sx={row}>
@@ -76,6 +79,7 @@ export function CupPanel(props: Props) {
       <CupRecipe key={cup.colour.id} cup={cup} session={session} shelf={shelf} onEdit={onEdit} />
       <Strength cup={cup} session={session} onEdit={onEdit} />
       <LookLine cup={cup} />
+      <BesideCup key={`beside ${cup.id}`} cup={cup} plan={plan} />
       <Moves cup={cup} plan={plan} session={session} onEdit={onEdit} />
       {mayBeCarried(cup) && (
         <TextField

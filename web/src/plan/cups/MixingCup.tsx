@@ -5,6 +5,7 @@ import type { Batch, Cup } from "../../api/client";
 import { CupDrawing, type Level } from "../../drawing/CupDrawing";
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith } from "../../units/units";
+import { measured, measureOf } from "../../words/measured";
 import { Fig } from "../how/How";
 import {
   Bench,
@@ -37,7 +38,8 @@ export function MixingCup({
   const ink = (vars ?? {}).palette?.ink;
   const first = batch.measuring.firstPart;
   const second = first === "A" ? "B" : "A";
-  const volume = batch.measuring.by === "VOLUME";
+  const measure = measureOf(batch);
+  const volume = measure.marks;
   const at = ofBatch(batch.number);
   const levels: Level[] = [
     { mm: batch.mixing.firstPartMm, fill: ink?.rubber ?? "", mark: first },
@@ -91,7 +93,7 @@ export function MixingCup({
         <Box sx={{ color: "text.secondary", fontSize: "0.87rem", pr: 1 }}>
           {first} first, then {second} to{" "}
           <Fig of={`${at}/totalG`} what="Both parts">
-            {showWith(units.MASS, batch.measuring.totalG)}
+            {measured(units, measure, batch.measuring.totalG)}
           </Fig>
         </Box>
         {batch.mixing.tintedWhole.length > 0 && (
@@ -99,7 +101,7 @@ export function MixingCup({
         )}
         {batch.mixing.reserveG > 0 && (
           <Box sx={{ fontSize: "0.87rem", pr: 1 }}>
-            {showWith(units.MASS, batch.mixing.reserveG)} stay in it clear, kept back
+            {measured(units, measure, batch.mixing.reserveG)} stay in it clear, kept back
           </Box>
         )}
         <CupHeat place={at} plan={bench.plan} />

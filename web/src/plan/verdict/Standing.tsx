@@ -1,9 +1,11 @@
 import Box from "@mui/material/Box";
+import { useLatestStart } from "../../api/asking";
 import type { PlanAnswer } from "../../api/client";
 import { useUnits } from "../../units/UnitsProvider";
 import { WrongMark } from "../../ui/Told";
 import { changesText } from "../../words/changes";
 import { heatLine, heatTexts } from "../../words/heatTexts";
+import { latestWords } from "../../words/latest";
 import { stand } from "../../words/stand";
 import { Fig } from "../how/How";
 import { told } from "./told";
@@ -13,14 +15,17 @@ interface Props {
   /** The plan it was changed from; null where it was not. */
   before: PlanAnswer | null;
   zoneId: string;
+  /** When the session is meant to begin, in its own local time. */
+  starts: string;
 }
 
 /** How a plan stands: its heat above everything about time, then a sentence, then what changed. */
-export function Standing({ answer, before, zoneId }: Props) {
+export function Standing({ answer, before, zoneId, starts }: Props) {
   const units = useUnits();
   const { plan } = answer;
   const heat = heatLine(heatTexts(plan, units));
   const how = stand(plan, new Date(answer.startsAt), zoneId, units);
+  const latest = useLatestStart(!how.wrong);
   return (
     <>
       {heat !== null && (
@@ -35,6 +40,11 @@ export function Standing({ answer, before, zoneId }: Props) {
           {how.text}
         </Fig>
       </Box>
+      {latest !== null && (
+        <Box component="span" sx={{ color: "text.secondary" }}>
+          {latestWords(latest, starts)}
+        </Box>
+      )}
       <Box component="span" aria-live="polite" sx={{ color: "text.secondary" }}>
         {before && changesText(before.plan, plan, units)}
       </Box>

@@ -26,8 +26,8 @@ export function Story({ plan, startsAt, zoneId, least, batches }: Props) {
         <Box component="span" sx={{ color: "text.secondary" }}>
           {" "}
           {least === batches
-            ? "No plan of these pieces does with fewer batches."
-            : `By mass and hands alone, no plan does with fewer than ${least}.`}
+            ? "Fewer batches are not possible with these pieces."
+            : `By mass and hands alone, at least ${least} are needed.`}
         </Box>
       )}
     </Box>

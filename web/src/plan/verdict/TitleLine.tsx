@@ -95,7 +95,12 @@ export function TitleLine(props: Props) {
           />
         </Box>
         {answer ? (
-          <Standing answer={answer} before={props.before} zoneId={session.zoneId} />
+          <Standing
+            answer={answer}
+            before={props.before}
+            zoneId={session.zoneId}
+            starts={session.startsAt}
+          />
         ) : (
           <Box role="status" sx={told(props.how.wrong)}>
             {props.how.wrong && <WrongMark />}

@@ -21,6 +21,7 @@ import calmpour.core.session.Resolution;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -114,6 +115,19 @@ public class PlanController {
       @RequestParam(required = false) @Nullable String ticket) {
     Workshop workshop = workshop(id);
     return tickets.during(ticket, watch -> plans.ways(session, workshop, watch));
+  }
+
+  /**
+   * @param at when it is too late to begin, in the session's own time; null where no hours bound it
+   *     or the plan is wrong as it stands
+   */
+  public record LatestStart(@Nullable LocalDateTime at) {}
+
+  /** Until when a session can begin on its day and go no worse. */
+  @PostMapping("/latest-start")
+  LatestStart latestStart(
+      @RequestBody Session session, @RequestParam(required = false) @Nullable String id) {
+    return new LatestStart(plans.latestStart(session, workshop(id)));
   }
 
   /** One of the mends of a finding, to be made. */

@@ -5,6 +5,7 @@ import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.search.Watch;
+import calmpour.core.plan.ways.LatestStart;
 import calmpour.core.plan.ways.Sensitivity;
 import calmpour.core.plan.ways.Ways;
 import calmpour.core.session.Job;
@@ -14,7 +15,9 @@ import calmpour.core.session.Workshop;
 import calmpour.core.tool.Booking;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.LocalDateTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -74,6 +77,11 @@ public class PlanDesk {
   /** See {@link Planner#ways}. */
   public Ways ways(Session session, Workshop workshop, Watch watch) {
     return Planner.ways(session, workshop, (s, w, its) -> work(s, w, its).plan(), watch);
+  }
+
+  /** See {@link LatestStart}. */
+  public @Nullable LocalDateTime latestStart(Session session, Workshop workshop) {
+    return LatestStart.of(session, workshop, (s, w, watch) -> work(s, w, watch).plan());
   }
 
   /** See {@link Planner#audit}. */

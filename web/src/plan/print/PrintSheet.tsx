@@ -1,18 +1,16 @@
 import Box from "@mui/material/Box";
-import type { Dose, PlanAnswer, Session, Task } from "../api/client";
-import { Cautions } from "../ui/Cautions";
-import { useUnits } from "../units/UnitsProvider";
-import { showWith } from "../units/units";
-import { doseWords, stockText } from "../words/doses";
-import { findingText } from "../words/findings";
-import { isHeat } from "../words/heat";
-import { heatTexts } from "../words/heatTexts";
-import { dueText } from "../words/moments";
-import { cavityName, cupName } from "../words/places";
-import { useStepCards } from "../api/asking";
-import { cardLines } from "../words/says";
-import { taskName } from "../words/tasks";
-import { clockTime, dayAndTime } from "../words/time";
+import type { Dose, PlanAnswer, Session, Task } from "../../api/client";
+import { useUnits } from "../../units/UnitsProvider";
+import { showWith } from "../../units/units";
+import { doseWords, stockText } from "../../words/doses";
+import { measured, measureOf, measureOfPart, otherwise } from "../../words/measured";
+import { dueText } from "../../words/moments";
+import { cavityName, cupName } from "../../words/places";
+import { useStepCards } from "../../api/asking";
+import { cardLines } from "../../words/says";
+import { taskName } from "../../words/tasks";
+import { clockTime } from "../../words/time";
+import { PrintFront } from "./PrintFront";
 
 /** What is done for a batch beside weighing, tinting and pouring. */
 const BESIDE = new Set<Task["kind"]>([
@@ -74,23 +72,8 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
   } as const;
   return (
     <Box sx={{ display: "none", "@media print": { display: "block", color: "#000" } }}>
-      <h1>{session.name}</h1>
-      <p>
-        {dayAndTime(startsAt, zoneId)}, room{" "}
-        {showWith(units.TEMPERATURE, session.room.temperatureC)}
-      </p>
-      {heatTexts(plan, units).map((text) => (
-        <p key={text}>
-          <b>Heat:</b> {text}
-        </p>
-      ))}
-      {plan.findings
-        .filter((f) => f.severity === "BREACH" && !isHeat(f))
-        .map((f) => (
-          <p key={f.place}>
-            <b>Wrong:</b> {findingText(f, plan, units)}
-          </p>
-        ))}
+      <PrintFront session={session} plan={plan} startsAt={startsAt} zoneId={zoneId} at={at} />
+      <Box sx={{ breakBefore: "page" }} />
       {steps(plan.tasks.filter((t) => t.batch === 0 && t.startSeconds < begins))}
       {plan.batches.map((batch) => {
         const first =
@@ -98,6 +81,9 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
         const second =
           batch.measuring.firstPart === "A" ? batch.measuring.partB : batch.measuring.partA;
         const other = batch.measuring.firstPart === "A" ? "B" : "A";
+        const measure = measureOf(batch);
+        const firstMeasure = measureOfPart(batch, batch.measuring.firstPart);
+        const otherMeasure = measureOfPart(batch, other);
         return (
           <section key={batch.number}>
             <h2>
@@ -119,10 +105,12 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
               </p>
             ))}
             <p>
-              ☐ {batch.measuring.firstPart} <b>{showWith(units.MASS, first.massG)}</b> (
-              {showWith(units.VOLUME, first.volumeMl)}), then ☐ {other}{" "}
-              <b>{showWith(units.MASS, second.massG)}</b> ({showWith(units.VOLUME, second.volumeMl)}
-              ): the scale shows {showWith(units.MASS, batch.measuring.totalG)}. ☐ stirred by{" "}
+              ☐ {batch.measuring.firstPart} <b>{measured(units, firstMeasure, first.massG)}</b> (
+              {otherwise(units, firstMeasure, first.massG)}), then ☐ {other}{" "}
+              <b>{measured(units, otherMeasure, second.massG)}</b> (
+              {otherwise(units, otherMeasure, second.massG)}
+              ): {measure.marks ? "up to the mark" : "the scale shows"}{" "}
+              {measured(units, measure, batch.measuring.totalG)}. ☐ stirred by{" "}
               {at(batch.times.mixedSeconds)}
               {batch.mixing.firstCupStaysG > 0 && ", the last of it in a second, clean cup"}
             </p>
@@ -131,7 +119,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
               <p>☐ into the mixing cup, before it is split: {doses(batch.mixing.tintedWhole)}</p>
             )}
             {batch.mixing.reserveG > 0 && (
-              <p>{showWith(units.MASS, batch.mixing.reserveG)} stay in the mixing cup, clear</p>
+              <p>{measured(units, measure, batch.mixing.reserveG)} stay in the mixing cup, clear</p>
             )}
             {batch.cups.flatMap((cup) =>
               cup.tint.doses
@@ -156,8 +144,9 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
                   <tr key={cup.id}>
                     <td>☐ {cupName(batch.cups, cup)}</td>
                     <td>
-                      {showWith(
-                        units.MASS,
+                      {measured(
+                        units,
+                        measure,
                         batch.mixing.tintedWhole.length > 0
                           ? cup.amounts.contentG
                           : cup.amounts.resinG,
@@ -204,7 +193,7 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
                               </Box>
                             ))}
                       </td>
-                      <td>{showWith(units.MASS, pour.massG)}</td>
+                      <td>{measured(units, measure, pour.massG)}</td>
                       <td>{showWith(units.LENGTH, pour.toMm, Math.max(1, units.LENGTH.digits))}</td>
                     </tr>
                   ))}
@@ -215,7 +204,6 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
         );
       })}
       {steps(plan.tasks.filter((t) => t.batch === 0 && t.startSeconds >= begins))}
-      <Cautions />
     </Box>
   );
 }
