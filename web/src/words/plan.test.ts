@@ -24,7 +24,7 @@ const EMBER = {
   pours: [pour("1.1.1", 1, 1200), pour("1.2.1", 2, 1400), pour("1.3.1", 3, 1500)],
 } as Cup;
 
-function plan(findings: Partial<Finding>[], spareSeconds = 120): Plan {
+function plan(findings: Partial<Finding>[], spareSeconds = 120, by = "WEIGHT"): Plan {
   return {
     pieces: [{ mouldName: "Switch toggle" }],
     batches: [
@@ -76,7 +76,7 @@ describe("the title sentence", () => {
   });
 
   it("tells millilitres first where the label counts by volume", () => {
-    expect(stand(plan([], "VOLUME"), START, "Europe/London", METRIC).text).toMatch(
+    expect(stand(plan([], 120, "VOLUME"), START, "Europe/London", METRIC).text).toMatch(
       /^One batch of 193 mL\./,
     );
   });
