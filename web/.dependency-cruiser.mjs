@@ -19,7 +19,7 @@ const FLOORS = [
     "plan/print",
     "plan/verdict",
   ],
-  ["plan", "practice", "mix", "today", "sessions", "first", "workshop", "manual"],
+  ["plan", "practice", "mix", "today", "sessions", "first", "workshop", "manual", "journal"],
 ];
 
 /** One room beside another that it may use all the same; never both ways. */

@@ -37,6 +37,8 @@ const BENCH = screen(() => import("./pour/PourScreen").then((m) => m.PourScreen)
 const RECORD = screen(() => import("./record/RecordScreen").then((m) => m.RecordScreen));
 const WHAT_IF = screen(() => import("./practice/PracticeScreen").then((m) => m.PracticeScreen));
 const WORKSHOP = screen(() => import("./workshop/WorkshopScreen").then((m) => m.WorkshopScreen));
+const JOURNAL = screen(() => import("./journal/JournalScreen").then((m) => m.JournalScreen));
+const PIECE = screen(() => import("./journal/PieceScreen").then((m) => m.PieceScreen));
 const MANUAL = screen(() => import("./manual/ManualScreen").then((m) => m.ManualScreen));
 const EVENINGS = screen(() =>
   import("./practice/RehearsalsScreen").then((m) => m.RehearsalsScreen),
@@ -78,6 +80,8 @@ export function App() {
           <Route path="practice/rehearsal" element={EVENINGS} />
           <Route path="practice/rehearsal/:id" element={EVENING} />
           <Route path="workshop" element={WORKSHOP} />
+          <Route path="journal" element={JOURNAL} />
+          <Route path="journal/:id/:piece" element={PIECE} />
           <Route path="manual" element={MANUAL} />
           <Route path="manual/:id" element={MANUAL} />
           <Route path="*" element={<Astray />} />

@@ -7,7 +7,12 @@ import {
   type Finding,
   type Habits,
   type Hands,
+  type JournalFault,
+  type JournalFound,
+  type JournalWanted,
   type Trouble,
+  type WhatWentWrong,
+  type YieldBy,
 } from "./client";
 
 declare module "@tanstack/react-query" {
@@ -78,6 +83,43 @@ export const useRecord = (id: string) =>
   useKept(["runs", id, "record"], () =>
     api.GET("/api/runs/{id}/record", { params: { path: { id } } }),
   );
+
+/** While evenings are still being worked out, the journal is read again after so long, ms. */
+const PENDING_MS = 2_000;
+
+/** The journal as it is looked through; what was found stays until the next answer is here. */
+export const useJournal = (wanted: JournalWanted) =>
+  useQuery<JournalFound>({
+    queryKey: ["kept", "journal", wanted],
+    queryFn: () => value(api.GET("/api/journal", { params: { query: wanted } })),
+    placeholderData: (before) => before,
+    refetchInterval: ({ state }) => (state.data && state.data.pending > 0 ? PENDING_MS : false),
+  });
+
+export const useJournalPiece = (run: string, piece: string) =>
+  useKept(["journal", run, piece], () =>
+    api.GET("/api/journal/pieces/{run}/{piece}", { params: { path: { run, piece } } }),
+  );
+
+export const useYields = (by: YieldBy) =>
+  useKept(["journal", "yields", by], () =>
+    api.GET("/api/journal/yields", { params: { query: { by } } }),
+  );
+
+export const usePlansHeld = () =>
+  useKept(["journal", "plans"], () => api.GET("/api/journal/plans"));
+
+/** What usually causes a fault; nothing before one is chosen. */
+export const useUsualCauses = (fault: JournalFault | null) =>
+  useQuery<WhatWentWrong>({
+    queryKey: ["causes", fault],
+    queryFn: () =>
+      value(
+        api.GET("/api/journal/causes", { params: { query: { fault: fault as JournalFault } } }),
+      ),
+    enabled: fault !== null,
+    staleTime: Infinity,
+  });
 
 export const useToday = () => useKept(["today"], () => api.GET("/api/today"));
 

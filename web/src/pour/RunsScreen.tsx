@@ -10,6 +10,9 @@ import { Empty } from "../ui/Told";
 import { Unreadable } from "../ui/Unreadable";
 import { dayAndTime } from "../words/time";
 
+/** So many of those that are over stand here; the journal has them all. */
+const LATEST = 8;
+
 /** Evenings that are open, and those that are over. */
 export function RunsScreen() {
   return (
@@ -34,6 +37,8 @@ function Runs({ lines }: { lines: RunLine[] }) {
       </Empty>
     );
   }
+  const over = lines.filter((l) => l.finishedAt !== undefined);
+  const shown = lines.filter((l) => l.finishedAt === undefined || over.indexOf(l) < LATEST);
   return (
     <Box sx={{ px: 1, pt: 1.5 }}>
       <Box component="h1" sx={{ typography: "h1", m: 0 }}>
@@ -41,7 +46,7 @@ function Runs({ lines }: { lines: RunLine[] }) {
       </Box>
       <Unreadable names={unreadable} />
       <Box component="ul" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>
-        {lines.map((line) => (
+        {shown.map((line) => (
           <Box
             component="li"
             key={line.id}
@@ -84,6 +89,7 @@ function Runs({ lines }: { lines: RunLine[] }) {
           </Box>
         ))}
       </Box>
+      {over.length > LATEST && <Link href="/journal">All {over.length} evenings: journal</Link>}
       <Cautions />
     </Box>
   );

@@ -12,6 +12,7 @@ const ROOMS = [
   { key: "plan", label: "Plan", href: "/" },
   { key: "sessions", label: "Sessions", href: "/sessions" },
   { key: "pour", label: "Pour", href: "/pour" },
+  { key: "journal", label: "Journal", href: "/journal" },
   { key: "moulds", label: "Moulds", href: "/moulds" },
   { key: "shelf", label: "Shelf", href: "/shelf" },
   { key: "practice", label: "Practice", href: "/practice" },

@@ -101,6 +101,18 @@ export const GUIDES: Record<string, Guide> = {
       "Rest for bubbles 12 min instead of 8: the last pour of the pantry knobs comes 4 min later.",
     page: "10-rules-of-thumb",
   },
+  journal: {
+    title: "Journal",
+    what: "Every evening with its pieces, how they came out, and why. It is written by itself from what you told the bench.",
+    keys: [
+      ["Find", "a mould, colour, resin, fault or word; the choices beside it combine"],
+      ["A piece", "opens all that went into it, and what may have gone wrong"],
+      ["How many came out well", "counts by mould, colour, resin or month"],
+    ],
+    example:
+      "Cloudy Harbour knobs: the room was 17 °C that evening. Cold comes first; the next test is one piece at 23 °C.",
+    page: "09-cure",
+  },
   manual: {
     title: "Manual",
     what: "Ten pages in the order of the work, safety first. The last one holds every rule of thumb that stands in where nobody measured.",

@@ -77,7 +77,7 @@ describe("the title sentence", () => {
 
   it("tells millilitres first where the label counts by volume", () => {
     expect(stand(plan([], 120, "VOLUME"), START, "Europe/London", METRIC).text).toMatch(
-      /^One batch of 193 mL\./,
+      /^One batch of 192 mL\./,
     );
   });
 

@@ -69,7 +69,8 @@ final class RunningApp implements AutoCloseable {
                 App.class,
                 "--server.port=0",
                 "--calmpour.data=" + data.resolve("workshop"),
-                "--calmpour.demo=" + demo));
+                "--calmpour.demo=" + demo,
+                "--calmpour.history=false"));
   }
 
   /** A part of the server, for what nobody can ask for from outside. */
@@ -90,6 +91,20 @@ final class RunningApp implements AutoCloseable {
 
   Answer get(String path) {
     return send(HttpRequest.newBuilder(URI.create(url(path))).build());
+  }
+
+  /** What is no JSON. */
+  String text(String path) {
+    try {
+      return http.send(
+              HttpRequest.newBuilder(URI.create(url(path))).build(),
+              HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8))
+          .body();
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   Answer delete(String path) {

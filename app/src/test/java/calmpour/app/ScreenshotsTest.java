@@ -5,6 +5,7 @@ import static calmpour.app.Seen.button;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -82,7 +83,8 @@ class ScreenshotsTest {
           .click();
       shelf.getByText("The label against itself").waitFor();
       shoot(shelf, "shelf");
-      shoot(open(browser, app, "/first", 1280, 800), "first-plan");
+      PastEvenings.pour(app, List.of("pantry-knobs", "garden-row-labels", "fern-bell-pushes"), 3);
+      shoot(open(browser, app, "/journal", 1280, 800), "journal");
 
       Page practice = open(browser, app, "/practice", 1280, 1180);
       practice.getByLabel("The first: states").waitFor();

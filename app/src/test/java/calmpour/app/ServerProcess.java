@@ -41,7 +41,8 @@ final class ServerProcess implements AutoCloseable {
                 "calmpour.app.App",
                 "--server.port=" + port,
                 "--calmpour.data=" + data.resolve("workshop"),
-                "--calmpour.demo=true")
+                "--calmpour.demo=true",
+                "--calmpour.history=false")
             .redirectErrorStream(true)
             .redirectOutput(ProcessBuilder.Redirect.DISCARD)
             .start();

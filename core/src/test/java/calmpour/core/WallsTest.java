@@ -76,7 +76,7 @@ class WallsTest {
           List.of("session"),
           List.of("plan"),
           List.of("audit", "run"),
-          List.of("practice"));
+          List.of("journal", "practice"));
 
   @Test
   void roomsOfCoreStandOnWhatLiesBelow() {

@@ -22,6 +22,8 @@ import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import org.jooq.DSLContext;
@@ -39,6 +41,10 @@ public class DemoData implements ApplicationRunner {
   private static final List<String> SESSIONS =
       List.of("fern-bell-pushes", "late-switch-toggles", "garden-row-labels", "pantry-knobs");
 
+  /** Those of them that were poured before, too. */
+  private static final List<String> TOLD_OF =
+      List.of("fern-bell-pushes", "garden-row-labels", "pantry-knobs");
+
   /** Models of two moulds, made for the demo. */
   private static final List<String> MODELS = List.of("fluted-knob.stl", "bowed-pull.3mf");
 
@@ -48,6 +54,8 @@ public class DemoData implements ApplicationRunner {
   private static final SessionStore.Kept NO_PLAN_YET = new SessionStore.Kept(null, null);
 
   private final boolean wanted;
+  private final boolean toldOf;
+  private final DemoHistory history;
   private final DSLContext db;
   private final ShelfStore shelf;
   private final SessionStore sessions;
@@ -58,6 +66,8 @@ public class DemoData implements ApplicationRunner {
 
   DemoData(
       @Value("${calmpour.demo}") boolean wanted,
+      @Value("${calmpour.history:true}") boolean toldOf,
+      DemoHistory history,
       DSLContext db,
       ShelfStore shelf,
       SessionStore sessions,
@@ -66,6 +76,8 @@ public class DemoData implements ApplicationRunner {
       Planner planner,
       Clock clock) {
     this.wanted = wanted;
+    this.toldOf = toldOf;
+    this.history = history;
     this.db = db;
     this.shelf = shelf;
     this.sessions = sessions;
@@ -85,6 +97,8 @@ public class DemoData implements ApplicationRunner {
     }
     if (!db.fetchExists(SEEDING, SEEDING.WHAT.eq("demo plans"))) {
       planBehindTheStart();
+    } else {
+      tellBehindTheStart();
     }
   }
 
@@ -103,6 +117,25 @@ public class DemoData implements ApplicationRunner {
           } finally {
             done.complete(null);
           }
+          tellBehindTheStart();
+        });
+  }
+
+  /** What was poured in the last half year; nobody waits for it. */
+  private void tellBehindTheStart() {
+    if (!toldOf || db.fetchExists(SEEDING, SEEDING.WHAT.eq("demo history"))) {
+      return;
+    }
+    Thread.ofPlatform()
+        .daemon()
+        .name("demo history")
+        .start(() -> {
+          List<Session> templates =
+              new ArrayList<>(
+                  Arrays.stream(read("past", Past[].class)).map(Past::session).toList());
+          TOLD_OF.forEach(s -> templates.add(read("sessions/" + s, Session.class)));
+          history.tell(templates, shelf.workshop());
+          seeded("demo history");
         });
   }
 

@@ -127,6 +127,15 @@ public class RunStore {
     return found;
   }
 
+  /**
+   * A run read from where it is kept, without taking the place of one that is worked with.
+   *
+   * @throws UnreadableDocumentException where it is damaged
+   */
+  public Optional<KeptRun> look(String id) {
+    return db.selectFrom(RUN).where(RUN.ID.eq(id)).fetchOptional().map(this::read);
+  }
+
   public synchronized KeptRun begin(@Nullable String sessionId, Run run) {
     RunRecord row = db.newRecord(RUN);
     row.setId(UUID.randomUUID().toString());

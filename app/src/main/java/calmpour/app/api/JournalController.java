@@ -1,0 +1,240 @@
+package calmpour.app.api;
+
+import calmpour.app.format.JournalFile;
+import calmpour.app.store.JournalStore;
+import calmpour.app.store.PiecePhotos;
+import calmpour.app.store.RunStore;
+import calmpour.app.store.RunStore.KeptRun;
+import calmpour.app.work.JournalDesk;
+import calmpour.core.check.Check;
+import calmpour.core.journal.PlansHeld;
+import calmpour.core.journal.Proportion;
+import calmpour.core.journal.WhatWentWrong;
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.run.AsRun;
+import calmpour.core.run.LookOver;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What was done and what came of it: found, counted, and looked into. */
+@RestController
+@RequestMapping("/api/journal")
+public class JournalController {
+  /** Evenings of one answer; whoever wants older ones says until which day. */
+  private static final int MOST = 200;
+
+  private static final int LONGEST_WORDS = 200;
+
+  private final JournalDesk desk;
+  private final JournalStore journal;
+  private final RunStore runs;
+  private final PiecePhotos photos;
+
+  JournalController(JournalDesk desk, JournalStore journal, RunStore runs, PiecePhotos photos) {
+    this.desk = desk;
+    this.journal = journal;
+    this.runs = runs;
+    this.photos = photos;
+  }
+
+  /**
+   * Evenings that were found.
+   *
+   * @param pending evenings that are still being worked out, and not among them yet
+   * @param more whether there are older ones
+   */
+  public record JournalFound(
+      List<JournalStore.JournalEvening> evenings,
+      boolean more,
+      int pending,
+      List<JournalStore.JournalChoice> moulds,
+      List<JournalStore.JournalChoice> resins,
+      List<JournalStore.JournalChoice> colours) {}
+
+  /** Evenings with the pieces that are looked for; all that is said has to hold. */
+  @GetMapping
+  JournalFound find(
+      @RequestParam(required = false) @Nullable String words,
+      @RequestParam(required = false) @Nullable String mould,
+      @RequestParam(required = false) @Nullable String resin,
+      @RequestParam(required = false) @Nullable String colour,
+      @RequestParam(required = false) LookOver.@Nullable Fault fault,
+      @RequestParam(required = false) @Nullable String grade,
+      @RequestParam(required = false) @Nullable LocalDate from,
+      @RequestParam(required = false) @Nullable LocalDate to) {
+    new Check().atMost("words", words, LONGEST_WORDS).orThrow();
+    int pending = desk.catchUp();
+    List<JournalStore.JournalEvening> found =
+        journal.find(
+            new JournalStore.Wanted(words, mould, resin, colour, fault, grade, from, to), MOST + 1);
+    return new JournalFound(
+        found.stream().limit(MOST).toList(),
+        found.size() > MOST,
+        pending,
+        journal.moulds(),
+        journal.resins(),
+        journal.colours());
+  }
+
+  /**
+   * One piece with all that is known of it.
+   *
+   * @param view its mould in section, with its layers
+   * @param pours what went into it, in order
+   * @param cups the cups that it came out of, with their doses
+   * @param batches what they were mixed from
+   * @param castNumber the so-manieth out of its mould that is in the journal, from 1
+   * @param pictured whether there is a picture of it
+   * @param wrong what may have gone wrong, a ranking for each fault
+   */
+  public record PiecePage(
+      String runId,
+      String name,
+      Instant begunAt,
+      String zoneId,
+      AsRun.PieceOut piece,
+      Plan.PieceView view,
+      List<AsRun.PourIn> pours,
+      List<CupOfIt> cups,
+      List<AsRun.BatchIn> batches,
+      double roomC,
+      @Nullable Double humidityPercent,
+      int castNumber,
+      boolean pictured,
+      List<WhatWentWrong> wrong) {}
+
+  /** A cup with what was stirred into it. */
+  public record CupOfIt(AsRun.CupIn cup, List<Cup.Dose> doses) {}
+
+  /** Everything about one piece. */
+  @GetMapping("/pieces/{run}/{piece}")
+  PiecePage piece(@PathVariable String run, @PathVariable String piece) {
+    KeptRun kept =
+        runs.find(run)
+            .orElseThrow(() -> new NotFoundException("this evening is not kept here (any more)"));
+    CavityId id =
+        CavityId.read(piece)
+            .orElseThrow(() -> new NotFoundException("this evening has no piece " + piece));
+    JournalDesk.OnePiece one =
+        desk.piece(kept, id)
+            .orElseThrow(() -> new NotFoundException("this evening has no piece " + piece));
+    Plan plan = kept.run().plan();
+    List<AsRun.PourIn> pours =
+        one.asRun().pours().stream().filter(p -> p.pourId().into().equals(id)).toList();
+    List<CupOfIt> cups =
+        one.asRun().cups().stream()
+            .filter(c -> pours.stream().anyMatch(p -> p.cupId().equals(c.cupId())))
+            .map(c -> new CupOfIt(c, doses(plan, c)))
+            .toList();
+    return new PiecePage(
+        kept.id(),
+        kept.run().session().name(),
+        kept.run().begunAt(),
+        kept.run().session().zoneId(),
+        one.piece(),
+        plan.pieces().get(id.line() - 1),
+        pours,
+        cups,
+        one.asRun().batches().stream()
+            .filter(b -> cups.stream().anyMatch(c -> c.cup().batch() == b.number()))
+            .toList(),
+        kept.run().session().room().temperatureC(),
+        kept.run().session().room().humidityPercent(),
+        journal.castNumber(
+            run, plan.pieces().get(id.line() - 1).mouldId(), id.line() - 1, id.cavity()),
+        photos.of(run).contains(piece),
+        one.wrong());
+  }
+
+  private static List<Cup.Dose> doses(Plan plan, AsRun.CupIn cup) {
+    return plan.batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c -> c.id().equals(cup.cupId()))
+        .flatMap(c -> c.tint().doses().stream())
+        .toList();
+  }
+
+  /** The usual causes of a fault that nobody kept a record of. */
+  @GetMapping("/causes")
+  WhatWentWrong causes(@RequestParam LookOver.Fault fault) {
+    return WhatWentWrong.of(fault, Map.of());
+  }
+
+  /**
+   * How many of a kind came out well.
+   *
+   * @param lowest share that they may really have, 0 to 1
+   * @param highest share that they may really have, 0 to 1
+   * @param differs whether that is other than for all the others by more than chance
+   */
+  public record PieceYield(
+      String name, int looked, int good, double lowest, double highest, boolean differs) {}
+
+  /** How many came out well, counted by mould, resin, colour or month. */
+  @GetMapping("/yields")
+  List<PieceYield> yields(@RequestParam JournalStore.By by) {
+    desk.catchUp();
+    List<JournalStore.Count> counts = journal.counts(by);
+    int looked = counts.stream().mapToInt(JournalStore.Count::looked).sum();
+    int good = counts.stream().mapToInt(JournalStore.Count::good).sum();
+    return counts.stream()
+        .map(c -> {
+          Proportion its = Proportion.of(c.good(), c.looked());
+          Proportion others = Proportion.of(good - c.good(), looked - c.looked());
+          return new PieceYield(
+              c.name(), c.looked(), c.good(), its.lowest(), its.highest(), its.differsFrom(others));
+        })
+        .toList();
+  }
+
+  /** How the plans held against what was done. */
+  @GetMapping("/plans")
+  PlansHeld plans() {
+    desk.catchUp();
+    return PlansHeld.of(journal.poured());
+  }
+
+  /** All pieces as a table that other programs read. */
+  @GetMapping(path = "/pieces.csv", produces = "text/csv")
+  ResponseEntity<String> csv() {
+    desk.catchUp();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"journal.csv\"")
+        .body(JournalFile.csv(HEADS, rows()));
+  }
+
+  private static final List<String> HEADS =
+      List.of("day", "evening", "piece", "mould", "colours", "grade", "faults", "line");
+
+  private List<List<String>> rows() {
+    JournalStore.Wanted all =
+        new JournalStore.Wanted(null, null, null, null, null, null, null, null);
+    return journal.find(all, Integer.MAX_VALUE).stream()
+        .flatMap(evening ->
+            evening.pieces().stream()
+                .map(piece ->
+                    List.of(
+                        evening.day().toString(),
+                        evening.name(),
+                        piece.piece(),
+                        piece.mouldName(),
+                        String.join("; ", piece.colours()),
+                        piece.grade() == null ? "" : piece.grade().name(),
+                        piece.faults().stream().map(Enum::name).collect(Collectors.joining("; ")),
+                        piece.text() == null ? "" : piece.text())))
+        .toList();
+  }
+}

@@ -1,0 +1,90 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.SEEDING;
+
+import calmpour.core.check.InvalidValuesException;
+import calmpour.core.plan.Planner;
+import calmpour.core.plan.WorkedPlan;
+import calmpour.core.practice.World;
+import calmpour.core.run.Run;
+import calmpour.core.session.Room;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.SplittableRandom;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Component;
+
+/**
+ * Half a year of evenings for the demo, carried out by the world of the rehearsals: each is planned
+ * as it would be, poured with what went wrong on it, and looked over.
+ */
+@Component
+class DemoHistory {
+  private static final int EVENINGS = 60;
+  private static final int EVERY_DAYS = 3;
+
+  /** The latest of them is over by today, whatever it had to wait for. */
+  private static final int AGO_DAYS = 9;
+
+  /** Two in three in the evening, the others in the morning. */
+  private static final LocalTime EVENING = LocalTime.of(17, 30);
+
+  private static final LocalTime MORNING = LocalTime.of(9, 30);
+  private static final long SEED = 20_261_128;
+
+  private final DSLContext db;
+  private final RunStore runs;
+  private final Planner planner;
+  private final Clock clock;
+
+  DemoHistory(DSLContext db, RunStore runs, Planner planner, Clock clock) {
+    this.db = db;
+    this.runs = runs;
+    this.planner = planner;
+    this.clock = clock;
+  }
+
+  /** Tells what was not told yet; one that was interrupted goes on where it was. */
+  void tell(List<Session> templates, Workshop workshop) {
+    SplittableRandom chance = new SplittableRandom(SEED);
+    for (int i = 0; i < EVENINGS; i++) {
+      Session template = templates.get(i % templates.size());
+      double roomC = Math.round(2 * chance.nextDouble(20.5, 23.5)) / 2.0;
+      long seed = chance.nextLong();
+      String what = "evening " + i;
+      if (!db.fetchExists(SEEDING, SEEDING.WHAT.eq(what))) {
+        carryOut(on(template, i, roomC), workshop, seed);
+        db.insertInto(SEEDING)
+            .set(SEEDING.WHAT, what)
+            .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
+            .execute();
+      }
+    }
+  }
+
+  private Session on(Session template, int evening, double roomC) {
+    LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(template.zoneId())));
+    LocalDate day = today.minusDays(AGO_DAYS + (long) EVERY_DAYS * (EVENINGS - 1 - evening));
+    Room room = template.room();
+    return template
+        .withStartsAt(day.atTime(evening % 3 == 0 ? MORNING : EVENING))
+        .withRoom(new Room(roomC, room.humidityPercent(), null));
+  }
+
+  private void carryOut(Session session, Workshop workshop, long seed) {
+    try {
+      WorkedPlan worked = planner.work(session, workshop);
+      Run run = new Run(session, worked.job().used(), worked.plan(), session.startsAtInstant());
+      String id = runs.begin(null, run).id();
+      runs.append(id, World.carryOut(run, seed, true).events());
+    } catch (InvalidValuesException cannotBePlanned) {
+      // An evening less.
+    }
+  }
+}

@@ -1,0 +1,252 @@
+package calmpour.app;
+
+import static calmpour.app.Seen.button;
+import static calmpour.app.Seen.field;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import calmpour.app.RunningApp.Answer;
+import calmpour.app.store.JournalStore;
+import calmpour.app.work.JournalDesk;
+import calmpour.core.journal.Cause;
+import calmpour.core.journal.PieceFacts;
+import calmpour.core.journal.WhatWentWrong;
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.practice.World;
+import calmpour.core.run.AsRun;
+import calmpour.core.run.LookOver.Fault;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunReader;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** What was done and what came of it, in a demo of its own, carried out by the world. */
+class JournalTest {
+  private static final Browser browser = Browser.shared();
+
+  /** Evenings of the world that were carried out, by seed; what was told of each. */
+  private static final List<World.Told> told = new ArrayList<>();
+
+  @TempDir static Path data;
+  private static RunningApp app;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.demo(data);
+    told.addAll(PastEvenings.pour(app, List.of("pantry-knobs", "fern-bell-pushes"), 4));
+  }
+
+  @AfterAll
+  static void stop() {
+    app.close();
+  }
+
+  private static JsonNode journal(String query) {
+    Answer answer = app.get("/api/journal" + query);
+    assertThat(answer.status()).as(query).isEqualTo(200);
+    return answer.body().get("evenings");
+  }
+
+  private static int pieces(JsonNode evenings) {
+    int count = 0;
+    for (JsonNode evening : evenings) {
+      count += evening.get("pieces").size();
+    }
+    return count;
+  }
+
+  private static String word(String text) {
+    return "?words=" + URLEncoder.encode(text, StandardCharsets.UTF_8);
+  }
+
+  /** Every piece stands there as it was told last, counted from the events alone. */
+  @Test
+  void holdsWhatWasTold() {
+    List<RunEvent> looks =
+        told.stream()
+            .flatMap(t -> t.events().stream())
+            .filter(e -> e.kind() == RunEvent.Kind.LOOKED_OVER)
+            .toList();
+    assertThat(pieces(journal(""))).isEqualTo(looks.size());
+    for (String grade : List.of("GOOD", "SECOND", "LOST")) {
+      assertThat(pieces(journal("?grade=" + grade)))
+          .as(grade)
+          .isEqualTo((int) looks.stream().filter(e -> e.codes().contains(grade)).count());
+    }
+    for (Fault fault : Fault.values()) {
+      assertThat(pieces(journal("?fault=" + fault)))
+          .as(fault.name())
+          .isEqualTo((int) looks.stream().filter(e -> e.codes().contains(fault.name())).count());
+    }
+    assertThat(pieces(journal(word("knob harbour"))))
+        .isPositive()
+        .isLessThan(pieces(journal(word("knob"))));
+  }
+
+  @Test
+  void isTheSameWhenItIsWorkedOutAnew() {
+    JournalStore store = app.bean(JournalStore.class);
+    journal("");
+    List<String> kept = store.rows();
+    assertThat(kept).hasSizeGreaterThan(200);
+    app.bean(JournalDesk.class).rebuild();
+    assertThat(store.rows()).isEqualTo(kept);
+  }
+
+  @Test
+  void takesAnythingThatIsTypedForWordsOnly() {
+    for (String odd : List.of("%", "_", "'", "\"", "%_'\"", "\\", "drop table run;--")) {
+      assertThat(journal(word(odd))).as(odd).isEmpty();
+    }
+    assertThat(pieces(journal(word("   ")))).isEqualTo(pieces(journal("")));
+    Answer refused = app.get("/api/journal" + word("x".repeat(1_000)));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.error(0).get("field").asString()).isEqualTo("words");
+    // More than an address can hold is refused before it is read.
+    assertThat(app.text("/api/journal" + word("x".repeat(10_000)))).contains("400");
+    assertThat(app.get("/api/journal/pieces/none/1.1").status()).isEqualTo(404);
+    String one = journal("").get(0).get("id").asString();
+    assertThat(app.get("/api/journal/pieces/" + one + "/99.1").status()).isEqualTo(404);
+    assertThat(app.get("/api/journal/pieces/" + one + "/x").status()).isEqualTo(404);
+  }
+
+  /** A piece that is graded twice stands as it was graded last; every other one stays. */
+  @Test
+  void aSecondLookTakesThePlaceOfTheFirst() {
+    JsonNode evening = journal("").get(0);
+    String path = "/api/runs/" + evening.get("id").asString() + "/events";
+    String piece = evening.get("pieces").get(0).get("piece").asString();
+    String before = evening.get("pieces").get(0).get("grade").asString();
+    String now = before.equals("GOOD") ? "LOST" : "GOOD";
+    look(path, piece, List.of(now));
+    JsonNode after = journal("").get(0).get("pieces");
+    assertThat(after.get(0).get("grade").asString()).isEqualTo(now);
+    assertThat(after.size()).isEqualTo(evening.get("pieces").size());
+    List<String> codes = new ArrayList<>(List.of(before));
+    evening.get("pieces").get(0).get("faults").forEach(f -> codes.add(f.asString()));
+    look(path, piece, codes);
+  }
+
+  private static void look(String path, String piece, List<String> codes) {
+    Map<String, Object> event =
+        Map.of(
+            "id",
+            java.util.UUID.randomUUID().toString(),
+            "at",
+            java.time.Instant.now().toString(),
+            "kind",
+            "LOOKED_OVER",
+            "of",
+            piece,
+            "codes",
+            codes);
+    assertThat(app.post(path, Map.of("events", List.of(event))).status()).isEqualTo(200);
+  }
+
+  /** What the world hid is among the first two causes far more often than the usual ones are. */
+  @Test
+  void namesWhatReallyWentWrong() {
+    Map<World.Truth, Set<Cause>> really =
+        Map.of(
+            World.Truth.A_HEAVY, Set.of(Cause.TOO_MUCH_A),
+            World.Truth.STIRRED_SHORT, Set.of(Cause.WALLS_NOT_SCRAPED, Cause.SHORT_MIX),
+            World.Truth.CALLED_AWAY, Set.of(Cause.POURED_TOO_LATE),
+            World.Truth.COLD, Set.of(Cause.COLD),
+            World.Truth.NOT_TEASED, Set.of(Cause.AIR_NOT_TEASED_OUT),
+            World.Truth.OUT_EARLY, Set.of(Cause.TAKEN_OUT_EARLY));
+    RunReader reader = app.bean(RunReader.class);
+    int faulty = 0;
+    int found = 0;
+    int first = 0;
+    int guessed = 0;
+    for (String name : List.of("pantry-knobs", "fern-bell-pushes")) {
+      Run run = PastEvenings.planned(app, name, 0);
+      for (long seed = 100; seed < 130; seed++) {
+        World.Told evening = World.carryOut(run, seed, true);
+        AsRun asRun = reader.lookBack(run, evening.events(), evening.events().getLast().at());
+        for (Map.Entry<CavityId, World.Truth> hidden : evening.hidden().entrySet()) {
+          Fault fault =
+              asRun.pieces().stream()
+                  .filter(p -> p.piece().equals(hidden.getKey()))
+                  .flatMap(p -> p.lookedOver() == null ? null : p.lookedOver().faults().stream())
+                  .findFirst()
+                  .orElse(null);
+          if (fault == null) {
+            continue;
+          }
+          Set<Cause> causes = really.get(hidden.getValue());
+          List<Cause> told =
+              ranked(
+                  WhatWentWrong.of(
+                      fault, PieceFacts.of(run, evening.events(), asRun, hidden.getKey())));
+          faulty++;
+          found += told.stream().limit(2).anyMatch(causes::contains) ? 1 : 0;
+          first += causes.contains(told.getFirst()) ? 1 : 0;
+          guessed += causes.contains(ranked(WhatWentWrong.of(fault, Map.of())).getFirst()) ? 1 : 0;
+        }
+      }
+    }
+    System.out.printf(
+        "hidden causes: %d faulty pieces, %d first, %d in the first two, %d by guessing the usual%n",
+        faulty, first, found, guessed);
+    assertThat(faulty).isGreaterThan(50);
+    assertThat(found).isGreaterThanOrEqualTo((int) Math.ceil(0.8 * faulty));
+    assertThat(first).isGreaterThan(guessed);
+  }
+
+  private static List<Cause> ranked(WhatWentWrong wrong) {
+    return wrong.suspects().stream().map(WhatWentWrong.Suspect::cause).toList();
+  }
+
+  @Test
+  void aTableForOtherProgramsHasALineForEveryPiece() {
+    String text = app.text("/api/journal/pieces.csv");
+    assertThat(text.split("\r\n", -1)).hasSize(pieces(journal("")) + 2);
+    assertThat(text).startsWith("day,evening,piece,mould,colours,grade,faults,line\r\n");
+  }
+
+  /** As a maker would: find it, open a faulty one, read why. */
+  @Test
+  void aMakerFindsAPieceAndReadsWhatWentWrong() {
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal"));
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("evenings");
+    field(page, "Find").fill("harbour");
+    assertThat(page.getByRole(AriaRole.STATUS))
+        .containsText(pieces(journal(word("harbour"))) + " pieces");
+    field(page, "Find").fill("no such word");
+    button(page, "Show all").click();
+    page.getByRole(
+            AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("(second|lost): ")))
+        .first()
+        .click();
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING, new Page.GetByRoleOptions().setName("What went wrong?")))
+        .isVisible();
+    assertThat(page.getByText("Next:")).isVisible();
+    Seen.readableOnAnyWidth(page, "a piece of the journal");
+    page.setViewportSize(1280, 800);
+    page.navigate(app.url("/journal?part=yields"));
+    assertThat(page.getByRole(AriaRole.TABLE)).containsText("Knob 32");
+    assertThat(page.getByRole(AriaRole.NOTE)).containsText("before their cup was thick");
+    Seen.readableOnAnyWidth(page, "how many came out well");
+    page.navigate(app.url("/journal"));
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("evenings");
+    Seen.readableOnAnyWidth(page, "the journal");
+  }
+}

@@ -1,0 +1,48 @@
+package calmpour.app;
+
+import calmpour.app.store.RunStore;
+import calmpour.app.store.ShelfStore;
+import calmpour.core.plan.Planner;
+import calmpour.core.plan.WorkedPlan;
+import calmpour.core.practice.World;
+import calmpour.core.run.Run;
+import calmpour.core.session.Session;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Evenings that lie behind a demo, carried out by the world. */
+final class PastEvenings {
+  private static final LocalDateTime FIRST = LocalDateTime.of(2026, 6, 6, 10, 0);
+
+  private PastEvenings() {}
+
+  /** A session of the demo, planned for a day that is over. */
+  static Run planned(RunningApp app, String session, int daysLater) {
+    Session its =
+        app.bean(JsonMapper.class)
+            .treeToValue(RunningApp.demoDocument("sessions/" + session), Session.class)
+            .withStartsAt(FIRST.plusDays(daysLater));
+    WorkedPlan worked = app.bean(Planner.class).work(its, app.bean(ShelfStore.class).workshop());
+    return new Run(its, worked.job().used(), worked.plan(), its.startsAtInstant());
+  }
+
+  /** Pours some evenings and waits until the journal has them. */
+  static List<World.Told> pour(RunningApp app, List<String> sessions, int each) {
+    RunStore runs = app.bean(RunStore.class);
+    List<World.Told> told = new ArrayList<>();
+    for (String session : sessions) {
+      for (int seed = 1; seed <= each; seed++) {
+        Run run = planned(app, session, 9 * told.size());
+        World.Told evening = World.carryOut(run, seed, true);
+        runs.append(runs.begin(null, run).id(), evening.events());
+        told.add(evening);
+      }
+    }
+    while (app.get("/api/journal").body().get("pending").asInt() > 0) {
+      Thread.onSpinWait();
+    }
+    return told;
+  }
+}

@@ -1,0 +1,313 @@
+package calmpour.core.practice;
+
+import calmpour.core.mould.MouldMake;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
+import calmpour.core.run.LookOver.Fault;
+import calmpour.core.run.LookOver.Verdict;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Carries a plan out as hands would, with truths that nobody tells the record: a mishap of the
+ * evening, a tray that wears, a habit. What comes of it is decided by what really happened, never
+ * by what the fault rules make of it.
+ */
+public final class World {
+  /** Of an evening on which something goes wrong; the rest go as planned. */
+  private static final double MISHAPS = 0.45;
+
+  /** Of those, on which something else is seen as well that did no harm. */
+  private static final double DECOYS = 0.5;
+
+  /** A piece that has a fault for no reason anybody could name. */
+  private static final double NO_REASON = 0.015;
+
+  private static final double A_HEAVY_PERCENT = 8;
+
+  private static final int IN_HOURS = 3_600;
+
+  private World() {}
+
+  /** What really went wrong on an evening. */
+  public enum Truth {
+    NOTHING,
+    /** The second part was cut short: A is heavy, and pieces stay sticky. */
+    A_HEAVY,
+    /** Stirred for a third of the time: sticky spots. */
+    STIRRED_SHORT,
+    /** Called away while the cups were open: the last pours come too late. */
+    CALLED_AWAY,
+    /** A cold room: tiny bubbles stay. */
+    COLD,
+    /** Nobody teased the bubbles out: they stay in lips and at lids. */
+    NOT_TEASED,
+    /** Taken out hours too early: it bends. */
+    OUT_EARLY
+  }
+
+  /**
+   * What was told of an evening.
+   *
+   * @param hidden why a piece has its fault, by piece; what has none for no reason is not there
+   */
+  public record Told(Truth truth, List<RunEvent> events, Map<CavityId, Truth> hidden) {
+    public Told {
+      events = List.copyOf(events);
+      hidden = Map.copyOf(hidden);
+    }
+  }
+
+  /**
+   * @param seed the same always comes to the same
+   * @param lookedOver whether somebody looks at the pieces and ends the evening
+   */
+  public static Told carryOut(Run run, long seed, boolean lookedOver) {
+    RandomGenerator chance = new SplittableRandom(seed);
+    List<Truth> mishaps = List.of(Truth.values()).subList(1, Truth.values().length);
+    Truth truth =
+        chance.nextDouble() < MISHAPS ? mishaps.get(chance.nextInt(mishaps.size())) : Truth.NOTHING;
+    Truth decoy =
+        truth != Truth.NOTHING && chance.nextDouble() < DECOYS
+            ? mishaps.get(chance.nextInt(mishaps.size()))
+            : truth;
+    return new Evening(run, truth, decoy, chance).told(lookedOver);
+  }
+
+  /** One evening while it is told. */
+  private static final class Evening {
+    private final Run run;
+    private final Truth truth;
+
+    /** What was seen that evening too, and came to nothing; the truth itself for nothing more. */
+    private final Truth decoy;
+
+    private final RandomGenerator chance;
+    private final List<RunEvent> events = new ArrayList<>();
+    private final Map<CavityId, Truth> hidden = new HashMap<>();
+    private final Set<CavityId> late = new HashSet<>();
+    private int told;
+
+    Evening(Run run, Truth truth, Truth decoy, RandomGenerator chance) {
+      this.run = run;
+      this.truth = truth;
+      this.decoy = decoy;
+      this.chance = chance;
+    }
+
+    private boolean seen(Truth what) {
+      return truth == what || decoy == what;
+    }
+
+    private Instant at(double seconds) {
+      return run.begunAt().plusMillis(Math.round(seconds * 1000));
+    }
+
+    private void tell(
+        double seconds,
+        RunEvent.Kind kind,
+        @Nullable String of,
+        @Nullable Double value,
+        List<String> codes,
+        @Nullable String text) {
+      told++;
+      events.add(new RunEvent("w" + told, at(seconds), kind, of, value, codes, text));
+    }
+
+    Told told(boolean lookedOver) {
+      double behind = 0;
+      double stirredAt = 0;
+      if (seen(Truth.COLD)) {
+        tell(30, RunEvent.Kind.ROOM, null, 16.5 + chance.nextDouble(), List.of(), null);
+      }
+      List<Task> tasks =
+          run.plan().tasks().stream()
+              .filter(Task::hands)
+              .filter(t -> t.kind() != Task.Kind.READY && t.kind() != Task.Kind.FINISH)
+              .sorted(Comparator.comparingInt(Task::endSeconds))
+              .toList();
+      boolean called = false;
+      double before = 0;
+      for (Task task : tasks) {
+        boolean sameEvening = task.endSeconds() < before + IN_HOURS;
+        behind = sameEvening ? behind : 0;
+        before = task.endSeconds();
+        double slip = sameEvening ? chance.nextDouble(-0.1, 0.2) * task.takesSeconds() : 0;
+        behind = Math.max(0, behind + slip);
+        double end = task.endSeconds() + behind;
+        if (seen(Truth.CALLED_AWAY) && task.kind() == Task.Kind.POUR && !called) {
+          called = true;
+          double away = awayFor(task);
+          tell(end - 1, RunEvent.Kind.AWAY, null, null, List.of(), null);
+          behind += away;
+          end += away;
+          tell(end - 1, RunEvent.Kind.BACK, null, null, List.of(), null);
+        }
+        if (task.kind() == Task.Kind.STIR && seen(Truth.STIRRED_SHORT)) {
+          end = Math.max(stirredAt + 20, end - task.takesSeconds() * 0.7);
+        }
+        if (task.kind() == Task.Kind.WEIGH_SECOND) {
+          stirredAt = end;
+        }
+        if (skipped(task)) {
+          tell(end, RunEvent.Kind.GIVEN_UP, task.id().text(), null, List.of(), null);
+          continue;
+        }
+        if (task.kind() == Task.Kind.DEMOULD && seen(Truth.OUT_EARLY)) {
+          double by = 6 * 60;
+          tell(
+              end - by * 60,
+              RunEvent.Kind.CHECKED,
+              "EARLY/" + task.id().text(),
+              by,
+              List.of(),
+              null);
+          end -= by * 60 - 1;
+        }
+        noteLate(task, end);
+        tell(end, RunEvent.Kind.DONE, task.id().text(), weighed(task), List.of(), null);
+      }
+      if (lookedOver) {
+        lookOver(tasks);
+      }
+      return new Told(truth, events, hidden);
+    }
+
+    /** So long that the cup is thick for the last pours. */
+    private double awayFor(Task task) {
+      Cup cup = cupOf(task);
+      double spare = cup == null ? 900 : cup.times().thickensSeconds() - task.endSeconds();
+      return Math.max(300, spare * 0.9);
+    }
+
+    private @Nullable Cup cupOf(Task task) {
+      return run.plan().batches().stream()
+          .flatMap(b -> b.cups().stream())
+          .filter(c -> c.pours().stream().anyMatch(p -> TaskId.pour(p.id()).equals(task.id())))
+          .findFirst()
+          .orElse(null);
+    }
+
+    private boolean skipped(Task task) {
+      return seen(Truth.NOT_TEASED)
+          && (task.kind() == Task.Kind.BUBBLE_PASS || task.kind() == Task.Kind.LOOK);
+    }
+
+    private void noteLate(Task task, double end) {
+      Cup cup = task.kind() == Task.Kind.POUR ? cupOf(task) : null;
+      if (cup != null && end > cup.times().thickensSeconds() - 60) {
+        cup.pours().stream()
+            .filter(p -> TaskId.pour(p.id()).equals(task.id()))
+            .forEach(p -> late.add(p.id().into()));
+      }
+    }
+
+    /** What the scale said; null for what is not weighed. */
+    private @Nullable Double weighed(Task task) {
+      for (Batch batch : run.plan().batches()) {
+        boolean aFirst = batch.measuring().firstPart() == calmpour.core.habit.Habits.FirstPart.A;
+        double a = batch.measuring().partA().massG();
+        double b = batch.measuring().partB().massG();
+        double first = aFirst ? a : b;
+        double second = aFirst ? b : a;
+        if (task.id().equals(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST))) {
+          // A is heavy because too much of it, or too little of B, went in.
+          return near(seen(Truth.A_HEAVY) && aFirst ? first * (1 + A_HEAVY_PERCENT / 100) : first);
+        }
+        if (task.id().equals(TaskId.batch(batch.number(), Task.Kind.WEIGH_SECOND))) {
+          double off = !seen(Truth.A_HEAVY) ? 1 : aFirst ? 1 : 1 + A_HEAVY_PERCENT / 100;
+          return near(second * off);
+        }
+        for (Cup cup : batch.cups()) {
+          for (Cup.Pour pour : cup.pours()) {
+            if (TaskId.pour(pour.id()).equals(task.id())) {
+              return near(pour.massG() * (1 + chance.nextDouble(-0.02, 0.02)));
+            }
+          }
+        }
+      }
+      return null;
+    }
+
+    private static double near(double grams) {
+      return Math.round(grams * 10) / 10.0;
+    }
+
+    private void lookOver(List<Task> tasks) {
+      double out =
+          tasks.stream()
+              .filter(t -> t.kind() == Task.Kind.DEMOULD)
+              .mapToDouble(Task::endSeconds)
+              .max()
+              .orElse(86_400);
+      double end = out + Duration.ofHours(2).toSeconds();
+      Set<CavityId> pieces = new java.util.LinkedHashSet<>();
+      for (Batch batch : run.plan().batches()) {
+        batch.cups().forEach(c -> c.pours().forEach(p -> pieces.add(p.id().into())));
+      }
+      for (CavityId piece : pieces) {
+        Fault fault = faultOf(piece);
+        if (fault == null && chance.nextDouble() < NO_REASON) {
+          List<Fault> any = List.of(Fault.values());
+          fault = any.get(chance.nextInt(any.size()));
+        }
+        Verdict verdict =
+            fault == null
+                ? Verdict.GOOD
+                : chance.nextDouble() < 0.4 ? Verdict.LOST : Verdict.SECOND;
+        List<String> codes =
+            fault == null ? List.of(verdict.name()) : List.of(verdict.name(), fault.name());
+        end += 20;
+        tell(end, RunEvent.Kind.LOOKED_OVER, piece.toString(), null, codes, null);
+      }
+      tell(end + 60, RunEvent.Kind.FINISHED, null, null, List.of(), null);
+    }
+
+    /** What really happened decides. */
+    private @Nullable Fault faultOf(CavityId piece) {
+      double luck = chance.nextDouble();
+      Fault fault =
+          switch (truth) {
+            case NOTHING -> null;
+            case A_HEAVY -> luck < 0.9 ? Fault.STICKY_ALL_OVER : null;
+            case STIRRED_SHORT ->
+                luck < 0.25 ? Fault.STICKY_SPOTS : luck < 0.5 ? Fault.STICKY_ALL_OVER : null;
+            case CALLED_AWAY -> late.contains(piece) && luck < 0.8 ? Fault.LAST_PIECES_BAD : null;
+            case COLD -> luck < 0.3 ? Fault.CLOUDY : luck < 0.5 ? Fault.STICKY_ALL_OVER : null;
+            case NOT_TEASED ->
+                luck < (holdsAir(piece) ? 0.6 : 0.2) ? Fault.BUBBLES_AT_EMBEDS_OR_LIPS : null;
+            case OUT_EARLY -> luck < 0.5 ? Fault.BENDS : null;
+          };
+      if (fault != null) {
+        hidden.put(piece, truth);
+      }
+      return fault;
+    }
+
+    private boolean holdsAir(CavityId piece) {
+      Plan.PieceView view = run.plan().pieces().get(piece.line() - 1);
+      return run.workshop().moulds().stream()
+          .filter(m -> m.id().equals(view.mouldId()))
+          .anyMatch(m -> {
+            MouldMake make = m.make();
+            return make != null && Boolean.TRUE.equals(make.undercuts());
+          });
+    }
+  }
+}

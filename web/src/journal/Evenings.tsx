@@ -1,0 +1,171 @@
+import Box from "@mui/material/Box";
+import Link from "@mui/material/Link";
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { useRef } from "react";
+import type { JournalEvening, JournalFound, JournalPiece } from "../api/client";
+import { BoardStrip } from "../drawing/BoardStrip";
+import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
+import { faultWords, VERDICTS } from "../words/record";
+import { GradeMark } from "./GradeMark";
+
+/** Evenings by month, each with its board, its grades and its pieces. */
+export function Evenings({ found }: { found: JournalFound }) {
+  const { evenings } = found;
+  const pieces = evenings.flatMap((e) => e.pieces);
+  const graded = pieces.filter((p) => p.grade !== undefined);
+  const list = useRef<HTMLDivElement>(null);
+  // Its list changes with every scroll; nothing here is remembered over it.
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const rows = useVirtualizer({
+    count: evenings.length,
+    getScrollElement: () => list.current,
+    estimateSize: () => 150,
+    overscan: 4,
+  });
+  return (
+    <>
+      <Box role="status">
+        {evenings.length} {evenings.length === 1 ? "evening" : "evenings"}, {pieces.length}{" "}
+        {pieces.length === 1 ? "piece" : "pieces"}:{" "}
+        {graded.filter((p) => p.grade === "GOOD").length} good,{" "}
+        {graded.filter((p) => p.grade === "SECOND").length} seconds,{" "}
+        {graded.filter((p) => p.grade === "LOST").length} lost
+        {graded.length < pieces.length && `, ${pieces.length - graded.length} not looked at`}.
+        {found.more && " There are older ones: choose an earlier day under “To”."}
+      </Box>
+      <Box
+        ref={list}
+        tabIndex={0}
+        aria-label="Evenings of the journal"
+        role="region"
+        sx={{
+          height: { xs: "68vh", md: "calc(100vh - 250px)" },
+          minHeight: 320,
+          overflow: "auto",
+          "@media print": { height: "auto", overflow: "visible" },
+        }}
+      >
+        <Box sx={{ height: rows.getTotalSize(), position: "relative" }}>
+          {rows.getVirtualItems().map((row) => {
+            const evening = evenings[row.index];
+            const before = evenings[row.index - 1];
+            return (
+              evening && (
+                <Box
+                  key={evening.id}
+                  ref={rows.measureElement}
+                  data-index={row.index}
+                  sx={{
+                    position: "absolute",
+                    top: 0,
+                    left: 0,
+                    right: 0,
+                    transform: `translateY(${row.start}px)`,
+                  }}
+                >
+                  {before?.day.slice(0, 7) !== evening.day.slice(0, 7) && (
+                    <Box component="h2" sx={{ typography: "h2", m: 0, pt: 1.5, pb: 0.5 }}>
+                      {monthName(evening.day)}
+                    </Box>
+                  )}
+                  <Evening evening={evening} />
+                </Box>
+              )
+            );
+          })}
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+function monthName(day: string): string {
+  return new Intl.DateTimeFormat("en-GB", { month: "long", year: "numeric" }).format(
+    new Date(`${day}T12:00:00`),
+  );
+}
+
+function dayName(day: string): string {
+  return new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+  }).format(new Date(`${day}T12:00:00`));
+}
+
+function Evening({ evening }: { evening: JournalEvening }) {
+  const units = useUnits();
+  return (
+    <Box
+      component="article"
+      aria-label={`${evening.name}, ${dayName(evening.day)}`}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "150px 260px minmax(0, 1fr)" },
+        gap: { xs: 0.5, md: 2 },
+        alignItems: "start",
+        py: 1,
+        borderBottom: 1,
+        borderColor: "divider",
+      }}
+    >
+      <Box sx={{ minWidth: 0 }}>
+        <Box sx={{ fontWeight: 700 }}>{dayName(evening.day)}</Box>
+        <Box sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
+          room {showWith(units.TEMPERATURE, evening.roomC, 0)}
+        </Box>
+      </Box>
+      <Box sx={{ minWidth: 0 }}>
+        <Link href={`/pour/${evening.id}/record`} sx={{ fontWeight: 700 }}>
+          {evening.name}
+        </Link>
+        <Box sx={{ color: "text.secondary", fontSize: "0.9rem", mb: 0.5 }}>
+          {evening.board.resin}
+        </Box>
+        <BoardStrip board={evening.board} />
+      </Box>
+      <Box
+        component="ul"
+        aria-label="Its pieces"
+        sx={{
+          listStyle: "none",
+          m: 0,
+          p: 0,
+          display: "grid",
+          gridTemplateColumns: "repeat(auto-fill, minmax(190px, 1fr))",
+          gap: 0.25,
+        }}
+      >
+        {evening.pieces.map((piece) => (
+          <Piece key={piece.piece} evening={evening} piece={piece} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Piece({ evening, piece }: { evening: JournalEvening; piece: JournalPiece }) {
+  const grade = piece.grade === undefined ? "not looked at" : VERDICTS[piece.grade];
+  const faults = piece.faults.map(faultWords).join(", ");
+  return (
+    <li>
+      <Link
+        href={`/journal/${evening.id}/${piece.piece}`}
+        underline="hover"
+        color="inherit"
+        aria-label={`${piece.mouldName} ${piece.piece}, ${grade}${faults ? `: ${faults}` : ""}`}
+        sx={{ display: "flex", gap: 0.75, alignItems: "flex-start", py: 0.25, lineHeight: 1.2 }}
+      >
+        <GradeMark grade={piece.grade} />
+        <span>
+          {piece.mouldName}{" "}
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            {piece.colours.join(", ")}
+          </Box>
+          {faults && <Box sx={{ color: "error.main", fontSize: "0.9rem" }}>{faults}</Box>}
+        </span>
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,162 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import type { JournalFound, JournalWanted } from "../api/client";
+import { useJournal } from "../api/queries";
+import { useAddressed } from "../ui/Going";
+import { OneOf } from "../ui/OneOf";
+import { Loading } from "../ui/Loading";
+import { Empty, Told } from "../ui/Told";
+import { FAULTS } from "../words/record";
+import { Evenings } from "./Evenings";
+import { WithoutRecord } from "./WithoutRecord";
+import { Yields } from "./Yields";
+
+type Part = "evenings" | "yields" | "fault";
+
+/** What was done and what came of it: found as one types, counted, and looked into. */
+export function JournalScreen() {
+  const [part, setPart] = useAddressed("part");
+  const [wanted, setWanted] = useState<JournalWanted>({});
+  const query = useJournal(wanted);
+  const shown = (part ?? "evenings") as Part;
+  const some = Object.values(wanted).some((v) => v !== undefined && v !== "");
+  return (
+    <Box sx={{ px: 1, pt: 1.5, display: "grid", gap: 1.5, gridTemplateColumns: "minmax(0, 1fr)" }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap" }}>
+        <Box component="h1" sx={{ typography: "h1", m: 0 }}>
+          Journal
+        </Box>
+        <OneOf<Part>
+          label="What is shown"
+          choices={[
+            ["evenings", "evenings and pieces"],
+            ["yields", "how many came out well"],
+            ["fault", "what went wrong?"],
+          ]}
+          chosen={shown}
+          onChoose={(to) => setPart(to === "evenings" ? null : to)}
+        />
+        <Box sx={{ ml: "auto", display: "flex", gap: 1 }}>
+          <Button onClick={() => window.print()}>Print</Button>
+          <Button href="/api/journal/pieces.csv" component="a" download="journal.csv">
+            Save as a table
+          </Button>
+        </Box>
+      </Box>
+      {shown === "yields" && <Yields />}
+      {shown === "fault" && <WithoutRecord />}
+      {shown === "evenings" && (
+        <>
+          <Filters found={query.data} wanted={wanted} onWant={setWanted} />
+          {query.error && <Told trouble={query.error} onRetry={() => void query.refetch()} />}
+          {!query.data && !query.error && <Loading>Fetching the journal…</Loading>}
+          {query.data && query.data.pending > 0 && (
+            <Box role="status" sx={{ color: "text.secondary" }}>
+              {query.data.pending} evenings are still being read.
+            </Box>
+          )}
+          {query.data && query.data.evenings.length > 0 && <Evenings found={query.data} />}
+          {query.data?.evenings.length === 0 && query.data.pending === 0 && (
+            <Nothing sought={some} onAll={() => setWanted({})} />
+          )}
+        </>
+      )}
+    </Box>
+  );
+}
+
+function Nothing({ sought, onAll }: { sought: boolean; onAll: () => void }) {
+  return sought ? (
+    <Empty title="No piece is like that">
+      <Button variant="contained" onClick={onAll}>
+        Show all
+      </Button>
+    </Empty>
+  ) : (
+    <Empty title="Nothing in the journal yet">
+      <p>Every evening you pour stands here by itself, with what became of each piece.</p>
+      <Button variant="contained" href="/sessions">
+        Choose a session
+      </Button>
+    </Empty>
+  );
+}
+
+interface FiltersProps {
+  found: JournalFound | undefined;
+  wanted: JournalWanted;
+  onWant: (wanted: JournalWanted) => void;
+}
+
+const GRADES = [
+  ["GOOD", "good"],
+  ["SECOND", "second"],
+  ["LOST", "lost"],
+  ["NONE", "not looked at"],
+] as const;
+
+function Filters({ found, wanted, onWant }: FiltersProps) {
+  const set = (change: JournalWanted) => onWant({ ...wanted, ...change });
+  const chooses = (
+    label: string,
+    key: "mould" | "resin" | "colour" | "fault" | "grade",
+    choices: readonly (readonly [string, string])[],
+  ) => (
+    <TextField
+      select
+      label={label}
+      value={wanted[key] ?? ""}
+      onChange={(e) => set({ [key]: e.target.value || undefined } as JournalWanted)}
+      sx={{ width: 170 }}
+      slotProps={{ select: { displayEmpty: true } }}
+    >
+      <MenuItem value="">any</MenuItem>
+      {choices.map(([id, name]) => (
+        <MenuItem key={id} value={id}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  const named = (all: { id: string; name: string }[] = []) =>
+    all.map((c) => [c.id, c.name] as const);
+  return (
+    <Box
+      role="search"
+      sx={{ display: "flex", gap: 1, flexWrap: "wrap", "@media print": { display: "none" } }}
+    >
+      <TextField
+        label="Find"
+        value={wanted.words ?? ""}
+        placeholder="mould, colour, resin, fault, a word"
+        onChange={(e) => set({ words: e.target.value || undefined })}
+        slotProps={{ htmlInput: { maxLength: 200 } }}
+        sx={{ width: 300 }}
+      />
+      {chooses("Mould", "mould", named(found?.moulds))}
+      {chooses("Colour", "colour", named(found?.colours))}
+      {chooses("Resin", "resin", named(found?.resins))}
+      {chooses(
+        "Fault",
+        "fault",
+        FAULTS.map((f) => [f.fault, f.words] as const),
+      )}
+      {chooses("Grade", "grade", GRADES)}
+      <TextField
+        label="From"
+        type="date"
+        value={wanted.from ?? ""}
+        onChange={(e) => set({ from: e.target.value || undefined })}
+      />
+      <TextField
+        label="To"
+        type="date"
+        value={wanted.to ?? ""}
+        onChange={(e) => set({ to: e.target.value || undefined })}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,126 @@
+import Box from "@mui/material/Box";
+import { useTheme } from "@mui/material/styles";
+import { useState } from "react";
+import type { Yield, YieldBy } from "../api/client";
+import { usePlansHeld, useYields } from "../api/queries";
+import { Fetched } from "../ui/Fetched";
+import { OneOf } from "../ui/OneOf";
+import { Empty } from "../ui/Told";
+import { heldText, yieldText } from "../words/journal";
+
+const WIDTH = 260;
+const HEIGHT = 22;
+
+/** How many pieces came out well, by mould, resin, colour or month, with how sure that is. */
+export function Yields() {
+  const [by, setBy] = useState<YieldBy>("MOULD");
+  const held = usePlansHeld().data;
+  return (
+    <>
+      {held && held.pours > 0 && (
+        <Box role="note" aria-label="How good were the plans?">
+          {heldText(held)}
+        </Box>
+      )}
+      <OneOf<YieldBy>
+        label="Counted by"
+        choices={[
+          ["MOULD", "mould"],
+          ["COLOUR", "colour on top"],
+          ["RESIN", "resin"],
+          ["MONTH", "month"],
+        ]}
+        chosen={by}
+        onChoose={setBy}
+      />
+      <Fetched query={useYields(by)} loading="Counting…">
+        {(rows) =>
+          rows.length === 0 ? (
+            <Empty title="No piece was looked at yet">
+              <p>Look over the pieces of an evening, and they count here.</p>
+            </Empty>
+          ) : (
+            <>
+              <Table rows={rows} />
+              <Box sx={{ color: "text.secondary", maxWidth: 760 }}>
+                The bar is where the share lies in 19 of 20 cases. Pieces of one evening share their
+                mishap, so the bars are rather too narrow; and where many lines are compared, one in
+                twenty differs by chance.
+              </Box>
+            </>
+          )
+        }
+      </Fetched>
+    </>
+  );
+}
+
+function Table({ rows }: { rows: Yield[] }) {
+  return (
+    <Box
+      component="table"
+      sx={{
+        borderCollapse: "collapse",
+        maxWidth: 900,
+        "& th, & td": {
+          textAlign: "left",
+          py: 0.5,
+          pr: 2,
+          borderBottom: 1,
+          borderColor: "divider",
+        },
+      }}
+    >
+      <thead>
+        <tr>
+          <th>Name</th>
+          <th>Came out well, 0 to 100 %</th>
+          <th>In figures</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.name}>
+            <td>{row.name}</td>
+            <td>
+              <Span row={row} />
+            </td>
+            <td>
+              {yieldText(row)}
+              {row.differs && <b> {againstTheRest(row, rows)}</b>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+/** More than chance would make it; said which way. */
+function againstTheRest(row: Yield, rows: Yield[]): string {
+  const looked = rows.reduce((sum, r) => sum + r.looked, 0) - row.looked;
+  const good = rows.reduce((sum, r) => sum + r.good, 0) - row.good;
+  return row.good * looked > good * row.looked ? "Better than the rest." : "Worse than the rest.";
+}
+
+/** The counted share as a mark, and from where to where it may really lie as a bar. */
+function Span({ row }: { row: Yield }) {
+  const { vars } = useTheme();
+  const ink = (vars ?? {}).palette?.ink;
+  const x = (share: number) => share * WIDTH;
+  return (
+    <svg width={WIDTH} height={HEIGHT} role="img" aria-label={yieldText(row)}>
+      <line x1={0} x2={WIDTH} y1={11} y2={11} stroke={ink?.rule} />
+      <rect
+        x={x(row.lowest)}
+        width={Math.max(2, x(row.highest) - x(row.lowest))}
+        y={6}
+        height={10}
+        rx={5}
+        fill={ink?.soft}
+        opacity={0.45}
+      />
+      <rect x={x(row.good / row.looked) - 2} width={4} y={2} height={18} fill={ink?.line} />
+    </svg>
+  );
+}
