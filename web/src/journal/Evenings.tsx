@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
+import visuallyHidden from "@mui/utils/visuallyHidden";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useRef } from "react";
 import type { JournalEvening, JournalFound, JournalPiece } from "../api/client";
@@ -154,7 +155,6 @@ function Piece({ evening, piece }: { evening: JournalEvening; piece: JournalPiec
         href={`/journal/${evening.id}/${piece.piece}`}
         underline="hover"
         color="inherit"
-        aria-label={`${piece.mouldName} ${piece.piece}, ${grade}${faults ? `: ${faults}` : ""}`}
         sx={{ display: "flex", gap: 0.75, alignItems: "flex-start", py: 0.25, lineHeight: 1.2 }}
       >
         <GradeMark grade={piece.grade} />
@@ -163,6 +163,10 @@ function Piece({ evening, piece }: { evening: JournalEvening; piece: JournalPiec
           <Box component="span" sx={{ color: "text.secondary" }}>
             {piece.colours.join(", ")}
           </Box>
+          <span style={visuallyHidden}>
+            , {grade}
+            {faults && ": "}
+          </span>
           {faults && <Box sx={{ color: "error.main", fontSize: "0.9rem" }}>{faults}</Box>}
         </span>
       </Link>

@@ -62,6 +62,13 @@ function Table({ rows }: { rows: Yield[] }) {
       sx={{
         borderCollapse: "collapse",
         maxWidth: 900,
+        // On a phone a line of it stands below the other.
+        display: { xs: "block", md: "table" },
+        "& thead": { display: { xs: "none", md: "table-header-group" } },
+        "& tbody": { display: { xs: "block", md: "table-row-group" } },
+        "& tr": { display: { xs: "block", md: "table-row" } },
+        "& td": { display: { xs: "block", md: "table-cell" } },
+        "& svg": { maxWidth: "100%" },
         "& th, & td": {
           textAlign: "left",
           py: 0.5,
