@@ -156,7 +156,7 @@ export function useRescue(
 }
 
 /** Nobody waits for it, and several plans are tried for it: asked once typing has stopped, ms. */
-const LATEST_WAIT_MS = 900;
+const LATEST_WAIT_MS = 2_500;
 
 /** When it is too late to begin, local time; null while nothing bounds it or nothing is asked. */
 export function useLatestStart(wanted: boolean): string | null {

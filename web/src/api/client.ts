@@ -24,6 +24,7 @@ export type Weighed = S["WeighedFact"];
 export type Evidence = S["Evidence"];
 export type Clue = Evidence["clue"];
 export type Yield = S["PieceYield"];
+export type LearnedHand = S["Learned"];
 export type PlansHeld = S["PlansHeld"];
 export type YieldBy = paths["/api/journal/yields"]["get"]["parameters"]["query"]["by"];
 /** What is looked for in the journal. */

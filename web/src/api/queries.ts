@@ -106,6 +106,9 @@ export const useYields = (by: YieldBy) =>
     api.GET("/api/journal/yields", { params: { query: { by } } }),
   );
 
+export const useLearnedHands = () =>
+  useKept(["journal", "hands"], () => api.GET("/api/journal/hands"));
+
 export const usePlansHeld = () =>
   useKept(["journal", "plans"], () => api.GET("/api/journal/plans"));
 

@@ -11,10 +11,11 @@ import { Loading } from "../ui/Loading";
 import { Empty, Told } from "../ui/Told";
 import { FAULTS } from "../words/record";
 import { Evenings } from "./Evenings";
+import { LearnedHands } from "./LearnedHands";
 import { WithoutRecord } from "./WithoutRecord";
 import { Yields } from "./Yields";
 
-type Part = "evenings" | "yields" | "fault";
+type Part = "evenings" | "yields" | "hands" | "fault";
 
 /** What was done and what came of it: found as one types, counted, and looked into. */
 export function JournalScreen() {
@@ -34,6 +35,7 @@ export function JournalScreen() {
           choices={[
             ["evenings", "evenings and pieces"],
             ["yields", "how many came out well"],
+            ["hands", "learned"],
             ["fault", "what went wrong?"],
           ]}
           chosen={shown}
@@ -47,6 +49,7 @@ export function JournalScreen() {
         </Box>
       </Box>
       {shown === "yields" && <Yields />}
+      {shown === "hands" && <LearnedHands />}
       {shown === "fault" && <WithoutRecord />}
       {shown === "evenings" && (
         <>

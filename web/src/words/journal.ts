@@ -1,4 +1,14 @@
-import type { Cause, Clue, Evidence, NextTest, PlansHeld, Weighed, Yield } from "../api/client";
+import type {
+  Cause,
+  Clue,
+  Evidence,
+  Hands,
+  LearnedHand,
+  NextTest,
+  PlansHeld,
+  Weighed,
+  Yield,
+} from "../api/client";
 import { showWith, type Units } from "../units/units";
 
 export const CAUSES: Record<Cause, string> = {
@@ -184,6 +194,24 @@ export function worthText({ evidence, times }: Weighed): string {
     : times > 1
       ? `speaks for it, ${times.toFixed(0)} times as likely`
       : `speaks against it, ${(1 / times).toFixed(1)} times less likely`;
+}
+
+/** What hands do, by the speed that is kept of it. */
+export const SPEEDS: Record<LearnedHand["speed"], { words: string; field: keyof Hands }> = {
+  WEIGH_SECONDS_PART: { words: "weigh a part", field: "weighSecondsPart" },
+  SPLIT_SECONDS_CUP: { words: "split, a cup", field: "splitSecondsCup" },
+  TINT_SECONDS_CUP: { words: "tint, a cup", field: "tintSecondsCup" },
+  POUR_SECONDS_CAVITY: { words: "pour, a cavity", field: "pourSecondsCavity" },
+  POUR_SECONDS_ML: { words: "pour, each mL more", field: "pourSecondsMl" },
+  BUBBLE_SECONDS_CAVITY: { words: "bubbles, a cavity", field: "bubbleSecondsCavity" },
+  COVER_SECONDS: { words: "cover", field: "coverSeconds" },
+  EMBED_SECONDS: { words: "an embed", field: "embedSeconds" },
+  DEMOULD_SECONDS_PIECE: { words: "demould a piece", field: "demouldSecondsPiece" },
+};
+
+/** Seconds as one would time them: whole ones, tenths below ten. */
+export function secondsText(seconds: number): string {
+  return `${seconds.toFixed(seconds < 10 ? 1 : 0)} s`;
 }
 
 /** So many of so many, and what that is worth. */

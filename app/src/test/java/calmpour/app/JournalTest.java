@@ -18,6 +18,7 @@ import calmpour.core.run.LookOver.Fault;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.net.URLEncoder;
@@ -217,6 +218,33 @@ class JournalTest {
     String text = app.text("/api/journal/pieces.csv");
     assertThat(text.split("\r\n", -1)).hasSize(pieces(journal("")) + 2);
     assertThat(text).startsWith("day,evening,piece,mould,colours,grade,faults,line\r\n");
+  }
+
+  /** What was learned is planned with when the maker says so, and not any more when they say that. */
+  @Test
+  void learnedSpeedsAreTakenOverAndPutBack() {
+    JsonNode learned = app.get("/api/journal/hands").body();
+    assertThat(learned).isNotEmpty();
+    for (JsonNode row : learned) {
+      assertThat(row.get("lowest").asDouble()).isLessThanOrEqualTo(row.get("seconds").asDouble());
+      assertThat(row.get("enough").asBoolean()).isEqualTo(row.get("evenings").asInt() >= 3);
+    }
+    JsonNode before = app.get("/api/usual").body().at("/usual/hands");
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=hands"));
+    keys(page, "^Plan with it: ").first().click();
+    assertThat(keys(page, "^As before: ")).isVisible();
+    assertThat(app.get("/api/usual").body().at("/usual/hands")).isNotEqualTo(before);
+    Seen.readableOnAnyWidth(page, "what was learned");
+    page.setViewportSize(1280, 800);
+    keys(page, "^As before: ").click();
+    assertThat(keys(page, "^As before: ")).isHidden();
+    assertThat(app.get("/api/usual").body().at("/usual/hands")).isEqualTo(before);
+  }
+
+  private static Locator keys(Page page, String names) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(names)));
   }
 
   /** As a maker would: find it, open a faulty one, read why. */

@@ -37,8 +37,8 @@ class TwoScreensTest extends BenchScreens {
   private static final int YOUNG_MS = 620;
 
   @Test
-  void fiveEvenings() {
-    for (int seed = 1; seed <= 5; seed++) {
+  void threeEvenings() {
+    for (int seed = 1; seed <= 3; seed++) {
       evening(seed);
     }
   }

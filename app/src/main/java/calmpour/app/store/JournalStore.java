@@ -5,6 +5,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_CUP;
 import static calmpour.app.store.generated.Tables.JOURNAL_DOSE;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
+import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
 import static calmpour.app.store.generated.Tables.RUN;
@@ -14,6 +15,7 @@ import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.lower;
 import static org.jooq.impl.DSL.selectOne;
 
+import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
@@ -166,6 +168,14 @@ public class JournalStore {
       cups(dsl, kept, asRun);
       pours(dsl, kept, asRun);
       pieces(dsl, kept, asRun);
+      HandSpeeds.of(run, kept.events())
+          .forEach(h ->
+              dsl.insertInto(JOURNAL_HAND)
+                  .set(JOURNAL_HAND.RUN_ID, kept.id())
+                  .set(JOURNAL_HAND.SPEED, h.speed().name())
+                  .set(JOURNAL_HAND.STEPS, h.steps())
+                  .set(JOURNAL_HAND.SECONDS, h.seconds())
+                  .execute());
     });
   }
 
@@ -577,6 +587,14 @@ public class JournalStore {
         .fetch(row -> new PlansHeld.Poured(row.value1(), row.value2(), row.value3()));
   }
 
+  /** How long hands took, evening by evening. */
+  public List<HandSpeeds.OfEvening> hands() {
+    return db.selectFrom(JOURNAL_HAND)
+        .fetch(row ->
+            new HandSpeeds.OfEvening(
+                HandSpeeds.Speed.valueOf(row.getSpeed()), row.getSteps(), row.getSeconds()));
+  }
+
   /** Every row of every table, in a fixed order: what was worked out anew has to be the same. */
   public List<String> rows() {
     List<String> rows = new ArrayList<>();
@@ -586,6 +604,7 @@ public class JournalStore {
             JOURNAL_BATCH,
             JOURNAL_CUP,
             JOURNAL_DOSE,
+            JOURNAL_HAND,
             JOURNAL_PIECE,
             JOURNAL_POUR,
             JOURNAL_FAULT)) {

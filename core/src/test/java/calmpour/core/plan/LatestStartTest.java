@@ -19,7 +19,7 @@ import java.time.LocalTime;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-/** When it is too late to begin, held against plans of every five minutes of that evening. */
+/** When it is too late to begin, held against plans of every ten minutes of that evening. */
 class LatestStartTest {
   private static final Workshop SHOP =
       Samples.workshop(
@@ -46,7 +46,7 @@ class LatestStartTest {
 
     assertThat(told).isNotNull();
     assertThat(goesWell(at(told.toLocalTime(), hours))).isTrue();
-    for (LocalTime later = told.toLocalTime().plusMinutes(5);
+    for (LocalTime later = told.toLocalTime().plusMinutes(10);
         later.isBefore(LocalTime.of(22, 0));
         later = later.plusMinutes(15)) {
       assertThat(goesWell(at(later, hours))).as("begun at %s", later).isFalse();

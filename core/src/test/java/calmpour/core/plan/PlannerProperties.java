@@ -50,7 +50,7 @@ class PlannerProperties {
     return Math.round(grams * 1_000);
   }
 
-  @Property(tries = 160, seed = "20261123")
+  @Property(tries = 110, seed = "20261123")
   void whatIsMixedIsPouredOrStays(@ForAll RandomSessions.Case given) {
     Plan plan = plan(given);
     long mixedInAll = 0;
@@ -83,7 +83,7 @@ class PlannerProperties {
         .isEqualTo(mg(totals.pouredG()) + mg(totals.staysG()));
   }
 
-  @Property(tries = 160, seed = "20261123")
+  @Property(tries = 110, seed = "20261123")
   void noCupIsLoadedBeyondACap(@ForAll RandomSessions.Case given) {
     Map<String, Colourant> colourants = new HashMap<>();
     given.workshop().colourants().forEach(c -> colourants.put(c.id(), c));
@@ -104,7 +104,7 @@ class PlannerProperties {
     }
   }
 
-  @Property(tries = 160, seed = "20261123")
+  @Property(tries = 110, seed = "20261123")
   void onePairOfHandsDoesOneThingAtATime(@ForAll RandomSessions.Case given) {
     int free = 0;
     for (Task task : plan(given).tasks()) {
@@ -116,7 +116,7 @@ class PlannerProperties {
     }
   }
 
-  @Property(tries = 160, seed = "20261123")
+  @Property(tries = 110, seed = "20261123")
   void everyLayerIsPouredInFullAndFromBelow(@ForAll RandomSessions.Case given) {
     Plan plan = plan(given);
     Map<String, Double> poured = new HashMap<>();

@@ -20,7 +20,10 @@ import org.jspecify.annotations.Nullable;
  */
 public final class LatestStart {
   /** Told in steps of so long: nobody begins to the minute, s. */
-  private static final int STEP_SECONDS = 300;
+  private static final int STEP_SECONDS = 600;
+
+  /** Begun when it was asked to, s. */
+  private static final int NOW_SECONDS = 300;
 
   /** What comes after a longer pause need not be the same evening, s. */
   private static final int PAUSE_SECONDS = 1_800;
@@ -57,6 +60,10 @@ public final class LatestStart {
     int busy = busyUntil(plan, first);
     int most = Math.max(0, (room - busy) / STEP_SECONDS);
     int least = 0;
+    // Mostly nothing but the hours bounds it: one plan more, and that is known.
+    if (most > 0 && fits(later(begun, most * STEP_SECONDS), workshop, plans)) {
+      least = most;
+    }
     while (least < most) {
       int middle = (least + most + 1) / 2;
       if (fits(later(begun, middle * STEP_SECONDS), workshop, plans)) {
@@ -85,7 +92,7 @@ public final class LatestStart {
     int first =
         plan.tasks().stream().filter(Task::hands).mapToInt(Task::startSeconds).min().orElse(0);
     // A plan that waits until the next morning does not begin when it is asked to.
-    return breaches(plan) == 0 && first < STEP_SECONDS;
+    return breaches(plan) == 0 && first < NOW_SECONDS;
   }
 
   private static long breaches(Plan plan) {

@@ -1,0 +1,181 @@
+package calmpour.core.journal;
+
+import calmpour.core.habit.Hands;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunReader;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How long hands really take, by what was told at the bench. A step counts where it followed the
+ * one before it without a pause in the plan, and nobody was away between them. Of an evening the
+ * median step counts, and of all evenings the median evening: one phone call, or one slow evening,
+ * moves nothing.
+ */
+public final class HandSpeeds {
+  /** Never learned from fewer evenings. */
+  public static final int FEWEST_EVENINGS = 3;
+
+  private static final double QUARTER = 0.25;
+
+  private HandSpeeds() {}
+
+  /** A speed of {@link Hands}, under which it is kept there. */
+  public enum Speed {
+    WEIGH_SECONDS_PART,
+    SPLIT_SECONDS_CUP,
+    TINT_SECONDS_CUP,
+    POUR_SECONDS_CAVITY,
+    POUR_SECONDS_ML,
+    BUBBLE_SECONDS_CAVITY,
+    COVER_SECONDS,
+    EMBED_SECONDS,
+    DEMOULD_SECONDS_PIECE;
+
+    private double planned(Hands hands) {
+      return switch (this) {
+        case WEIGH_SECONDS_PART -> hands.weighSecondsPart();
+        case SPLIT_SECONDS_CUP -> hands.splitSecondsCup();
+        case TINT_SECONDS_CUP -> hands.tintSecondsCup();
+        case POUR_SECONDS_CAVITY -> hands.pourSecondsCavity();
+        case POUR_SECONDS_ML -> hands.pourSecondsMl();
+        case BUBBLE_SECONDS_CAVITY -> hands.bubbleSecondsCavity();
+        case COVER_SECONDS -> hands.coverSeconds();
+        case EMBED_SECONDS -> hands.embedSeconds();
+        case DEMOULD_SECONDS_PIECE -> hands.demouldSecondsPiece();
+      };
+    }
+
+    private static List<Speed> of(Task.Kind kind) {
+      return switch (kind) {
+        case WEIGH_FIRST, WEIGH_SECOND -> List.of(WEIGH_SECONDS_PART);
+        case SPLIT -> List.of(SPLIT_SECONDS_CUP);
+        case TINT -> List.of(TINT_SECONDS_CUP);
+        case POUR -> List.of(POUR_SECONDS_CAVITY, POUR_SECONDS_ML);
+        case BUBBLE_PASS -> List.of(BUBBLE_SECONDS_CAVITY);
+        case COVER -> List.of(COVER_SECONDS);
+        case EMBED -> List.of(EMBED_SECONDS);
+        case DEMOULD -> List.of(DEMOULD_SECONDS_PIECE);
+        default -> List.of();
+      };
+    }
+  }
+
+  /**
+   * What one evening says.
+   *
+   * @param steps it is told by, 1 or more
+   * @param seconds the speed by its median step
+   */
+  public record OfEvening(Speed speed, int steps, double seconds) {}
+
+  /**
+   * What all evenings say.
+   *
+   * @param seconds the speed by the median evening
+   * @param lowest a quarter of the evenings were quicker, s
+   * @param highest a quarter of the evenings were slower, s
+   * @param enough whether there are evenings enough to plan with it
+   */
+  public record Learned(
+      Speed speed,
+      int evenings,
+      int steps,
+      double seconds,
+      double lowest,
+      double highest,
+      boolean enough) {}
+
+  /** Where one pair of hands worked; of two nobody said which did what. */
+  public static List<OfEvening> of(Run run, List<RunEvent> events) {
+    if (run.session().habits().planning().pairsOfHands() > 1) {
+      return List.of();
+    }
+    Map<TaskId, Instant> done = new HashMap<>();
+    Set<TaskId> stands = RunReader.done(run, events);
+    for (RunEvent event : events) {
+      if (event.kind() == RunEvent.Kind.DONE && event.of() != null) {
+        TaskId task = new TaskId(event.of());
+        if (stands.contains(task)) {
+          done.put(task, event.at());
+        }
+      }
+    }
+    Map<Speed, List<Double>> told = new EnumMap<>(Speed.class);
+    Task before = null;
+    for (Task task :
+        run.plan().tasks().stream()
+            .filter(Task::hands)
+            .sorted(Comparator.comparingInt(Task::startSeconds).thenComparingInt(Task::endSeconds))
+            .toList()) {
+      Double times = before == null ? null : times(before, task, done, events);
+      if (times != null) {
+        for (Speed speed : Speed.of(task.kind())) {
+          told.computeIfAbsent(speed, s -> new ArrayList<>())
+              .add(times * speed.planned(run.session().hands()));
+        }
+      }
+      before = task;
+    }
+    return told.entrySet().stream()
+        .map(e -> new OfEvening(e.getKey(), e.getValue().size(), at(e.getValue(), 0.5)))
+        .toList();
+  }
+
+  /** How many times as long as planned a step took; null where nobody can say. */
+  private static @Nullable Double times(
+      Task before, Task task, Map<TaskId, Instant> done, List<RunEvent> events) {
+    Instant from = done.get(before.id());
+    Instant to = done.get(task.id());
+    if (from == null
+        || to == null
+        || task.startSeconds() != before.endSeconds()
+        || task.takesSeconds() <= 0
+        || !to.isAfter(from)
+        || events.stream()
+            .anyMatch(e ->
+                e.kind() == RunEvent.Kind.AWAY && !e.at().isBefore(from) && e.at().isBefore(to))) {
+      return null;
+    }
+    return Duration.between(from, to).toMillis() / 1000.0 / task.takesSeconds();
+  }
+
+  /** What all evenings say together, in the order of the work. */
+  public static List<Learned> learn(List<OfEvening> evenings) {
+    Map<Speed, List<OfEvening>> by = new EnumMap<>(Speed.class);
+    evenings.forEach(e -> by.computeIfAbsent(e.speed(), s -> new ArrayList<>()).add(e));
+    return by.entrySet().stream()
+        .map(e -> {
+          List<Double> seconds = e.getValue().stream().map(OfEvening::seconds).toList();
+          return new Learned(
+              e.getKey(),
+              seconds.size(),
+              e.getValue().stream().mapToInt(OfEvening::steps).sum(),
+              at(seconds, 0.5),
+              at(seconds, QUARTER),
+              at(seconds, 1 - QUARTER),
+              seconds.size() >= FEWEST_EVENINGS);
+        })
+        .toList();
+  }
+
+  /** A quantile, between neighbours in proportion. */
+  private static double at(List<Double> values, double share) {
+    List<Double> sorted = values.stream().sorted().toList();
+    double place = share * (sorted.size() - 1);
+    int below = (int) Math.floor(place);
+    int above = Math.min(sorted.size() - 1, below + 1);
+    return sorted.get(below) + (place - below) * (sorted.get(above) - sorted.get(below));
+  }
+}

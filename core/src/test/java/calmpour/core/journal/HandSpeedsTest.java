@@ -1,0 +1,113 @@
+package calmpour.core.journal;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import calmpour.core.Samples;
+import calmpour.core.design.Layer;
+import calmpour.core.journal.HandSpeeds.Learned;
+import calmpour.core.journal.HandSpeeds.OfEvening;
+import calmpour.core.journal.HandSpeeds.Speed;
+import calmpour.core.plan.WorkedPlan;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.resin.MixRatio;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import calmpour.core.session.Piece;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.tint.Colour;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.hipparchus.stat.descriptive.rank.Percentile;
+import org.junit.jupiter.api.Test;
+
+/** Hands that really take half as long again, read back out of what they told. */
+class HandSpeedsTest {
+  private static final Run RUN = run();
+
+  private static Run run() {
+    Workshop shop =
+        Samples.workshop(
+            Samples.resin(2, 1, MixRatio.Basis.WEIGHT),
+            List.of(Samples.mould("push", 4, 10.0)),
+            List.of(Colour.CLEAR));
+    Session session =
+        Samples.session(
+            List.of(new Piece("push", 6, List.of(new Layer(Colour.CLEAR.id(), null, null)))));
+    WorkedPlan worked = Samples.planner().work(session, shop);
+    return new Run(session, worked.job().used(), worked.plan(), session.startsAtInstant());
+  }
+
+  /** Every step takes so many times as long as planned; what stands between them stays. */
+  private static List<RunEvent> evening(double times, int awayBeforePour) {
+    List<RunEvent> events = new ArrayList<>();
+    double late = 0;
+    int pours = 0;
+    for (Task task :
+        RUN.plan().tasks().stream()
+            .filter(Task::hands)
+            .filter(t -> t.kind() != Task.Kind.READY)
+            .sorted(Comparator.comparingInt(Task::startSeconds))
+            .toList()) {
+      late += task.takesSeconds() * (times - 1);
+      if (task.kind() == Task.Kind.POUR && ++pours == awayBeforePour) {
+        events.add(event(events, task.startSeconds() + late, RunEvent.Kind.AWAY, null));
+        late += 1_200;
+        events.add(event(events, task.startSeconds() + late, RunEvent.Kind.BACK, null));
+      }
+      events.add(event(events, task.endSeconds() + late, RunEvent.Kind.DONE, task.id().text()));
+    }
+    return events;
+  }
+
+  private static RunEvent event(
+      List<RunEvent> before, double seconds, RunEvent.Kind kind, String of) {
+    return RunEvent.of(
+        "e" + before.size(), RUN.begunAt().plusMillis(Math.round(1000 * seconds)), kind, of);
+  }
+
+  private static double seconds(List<OfEvening> evening, Speed speed) {
+    return evening.stream().filter(e -> e.speed() == speed).findFirst().orElseThrow().seconds();
+  }
+
+  @Test
+  void readsTheTrueSpeedOutOfAnEvening() {
+    List<OfEvening> slow = HandSpeeds.of(RUN, evening(1.5, 0));
+    assertThat(seconds(slow, Speed.POUR_SECONDS_CAVITY)).isCloseTo(15 * 1.5, within(0.3));
+    assertThat(seconds(slow, Speed.POUR_SECONDS_ML)).isCloseTo(1.5, within(0.02));
+  }
+
+  @Test
+  void aCallInTheMiddleDoesNotCount() {
+    List<OfEvening> called = HandSpeeds.of(RUN, evening(1.5, 3));
+    assertThat(seconds(called, Speed.POUR_SECONDS_CAVITY)).isCloseTo(15 * 1.5, within(0.3));
+  }
+
+  @Test
+  void oneEveningTeachesNothingAndOneWrongOneMovesNothing() {
+    List<OfEvening> usual = HandSpeeds.of(RUN, evening(1.5, 0));
+    assertThat(HandSpeeds.learn(usual)).isNotEmpty().noneMatch(Learned::enough);
+    List<OfEvening> all = new ArrayList<>();
+    for (double times : List.of(1.4, 1.5, 1.5, 1.6, 9.0)) {
+      all.addAll(HandSpeeds.of(RUN, evening(times, 0)));
+    }
+    Learned pour =
+        HandSpeeds.learn(all).stream()
+            .filter(l -> l.speed() == Speed.POUR_SECONDS_CAVITY)
+            .findFirst()
+            .orElseThrow();
+    assertThat(pour.enough()).isTrue();
+    assertThat(pour.evenings()).isEqualTo(5);
+    assertThat(pour.seconds()).isCloseTo(15 * 1.5, within(0.3));
+    double[] evenings =
+        all.stream()
+            .filter(e -> e.speed() == Speed.POUR_SECONDS_CAVITY)
+            .mapToDouble(OfEvening::seconds)
+            .toArray();
+    Percentile library = new Percentile().withEstimationType(Percentile.EstimationType.R_7);
+    assertThat(pour.lowest()).isCloseTo(library.evaluate(evenings, 25), within(1e-9));
+    assertThat(pour.highest()).isCloseTo(library.evaluate(evenings, 75), within(1e-9));
+  }
+}
