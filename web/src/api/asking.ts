@@ -1,4 +1,4 @@
-import { type QueryKey, useQuery } from "@tanstack/react-query";
+import { type QueryKey, useIsFetching, useQuery } from "@tanstack/react-query";
 import { createContext, useContext, useState } from "react";
 import {
   type AddedColour,
@@ -161,8 +161,10 @@ const LATEST_WAIT_MS = 2_500;
 /** When it is too late to begin, local time; null while nothing bounds it or nothing is asked. */
 export function useLatestStart(wanted: boolean): string | null {
   const { session, id } = useAbout();
+  // It is the least of what a screen asks: it waits until all else is answered.
+  const asking = useIsFetching({ predicate: (q) => q.queryKey[1] !== "latest-start" }) > 0;
   const { answer, current } = useAnswer(
-    wanted && session ? ["latest-start", id, numberOf(session)] : null,
+    wanted && !asking && session ? ["latest-start", id, numberOf(session)] : null,
     (signal) =>
       value(
         api.POST("/api/plan/latest-start", {

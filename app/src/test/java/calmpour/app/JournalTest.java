@@ -220,7 +220,9 @@ class JournalTest {
     assertThat(text).startsWith("day,evening,piece,mould,colours,grade,faults,line\r\n");
   }
 
-  /** What was learned is planned with when the maker says so, and not any more when they say that. */
+  /**
+   * What was learned is planned with when the maker says so, and not any more when they say that.
+   */
   @Test
   void learnedSpeedsAreTakenOverAndPutBack() {
     JsonNode learned = app.get("/api/journal/hands").body();
