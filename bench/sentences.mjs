@@ -62,8 +62,9 @@ const print = (name, all) => {
 for (const file of files(join(here, "web/src")).sort()) {
   print(file.slice(file.indexOf("web/src/")), sentences(file));
 }
-const resources = join(here, "app/src/main/resources");
-for (const file of readdirSync(resources).filter((f) => /messages.*\.properties$/i.test(f))) {
-  const lines = readFileSync(join(resources, file), "utf8").split("\n");
-  print(file, lines.filter((l) => /^[^#]+=/.test(l)).map((l) => l.slice(l.indexOf("=") + 1).trim()));
+// The server's stand in Java, some over several lines.
+const server = join(here, "app/src/main/java/calmpour/app");
+for (const file of ["format/Messages.java", "format/MeshMessages.java", "api/Problems.java", "api/Gate.java"]) {
+  const text = readFileSync(join(server, file), "utf8").replace(/"\s*\+\s*"/g, "");
+  print(file, [...text.matchAll(/"((?:[^"\\]|\\.)*)"/g)].map((m) => m[1]).filter(spoken));
 }

@@ -156,10 +156,10 @@ export function useRescue(
 }
 
 /** Nobody waits for it, and several plans are tried for it: asked once typing has stopped, ms. */
-const LATEST_WAIT_MS = 2_500;
+const LATEST_WAIT_MS = 300;
 
-/** When it is too late to begin, local time; null while nothing bounds it or nothing is asked. */
-export function useLatestStart(wanted: boolean): string | null {
+/** When it is too late to begin, local time; null where nothing bounds it, undefined until known. */
+export function useLatestStart(wanted: boolean): string | null | undefined {
   const { session, id } = useAbout();
   // It is the least of what a screen asks: it waits until all else is answered.
   const asking = useIsFetching({ predicate: (q) => q.queryKey[1] !== "latest-start" }) > 0;
@@ -175,7 +175,7 @@ export function useLatestStart(wanted: boolean): string | null {
       ),
     LATEST_WAIT_MS,
   );
-  return (current && answer?.at) || null;
+  return current ? (answer?.at ?? null) : undefined;
 }
 
 /** What was stirred into a cup beyond the plan, against its limits. */

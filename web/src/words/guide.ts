@@ -53,7 +53,8 @@ export const GUIDES: Record<string, Guide> = {
     keys: [
       ["Space", "done, next step"],
       ["Large letters", "the step for across the room"],
-      ["Trouble", "phone rang, a cup is warm, too much poured: what can still be saved"],
+      ["Stepped away", "the phone rang: on return, what can still be poured"],
+      ["Trouble", "wrong colour, spilled, a leak, foam: what to do, and what it costs"],
     ],
     example: "The phone rings after the third pour. Tell it afterwards; the rest is laid out anew.",
     page: "07-pouring",

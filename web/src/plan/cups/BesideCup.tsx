@@ -33,6 +33,7 @@ export function BesideCup({ cup, plan }: Props) {
         value={shown ? other : ""}
         onChange={(e) => setOther(e.target.value)}
         sx={{ width: 240 }}
+        slotProps={{ select: { displayEmpty: true } }}
       >
         <MenuItem value="">none</MenuItem>
         {others.map((c) => (

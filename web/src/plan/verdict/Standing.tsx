@@ -1,4 +1,6 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
 import { useLatestStart } from "../../api/asking";
 import type { PlanAnswer } from "../../api/client";
 import { useUnits } from "../../units/UnitsProvider";
@@ -25,7 +27,9 @@ export function Standing({ answer, before, zoneId, starts }: Props) {
   const { plan } = answer;
   const heat = heatLine(heatTexts(plan, units));
   const how = stand(plan, new Date(answer.startsAt), zoneId, units);
-  const latest = useLatestStart(!how.wrong);
+  // Several plans are tried for it, and the next edit would wait for them: only for whoever asks.
+  const [asked, setAsked] = useState(false);
+  const latest = useLatestStart(asked && !how.wrong);
   return (
     <>
       {heat !== null && (
@@ -40,9 +44,18 @@ export function Standing({ answer, before, zoneId, starts }: Props) {
           {how.text}
         </Fig>
       </Box>
-      {latest !== null && (
+      {!asked && !how.wrong && (
+        <Button size="small" onClick={() => setAsked(true)}>
+          Latest start?
+        </Button>
+      )}
+      {asked && !how.wrong && (
         <Box component="span" sx={{ color: "text.secondary" }}>
-          {latestWords(latest, starts)}
+          {latest === undefined
+            ? "Working it out…"
+            : latest === null
+              ? "Your hours set no latest start."
+              : latestWords(latest, starts)}
         </Box>
       )}
       <Box component="span" aria-live="polite" sx={{ color: "text.secondary" }}>

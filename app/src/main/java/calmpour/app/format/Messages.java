@@ -37,8 +37,8 @@ enum Messages {
       "This cup’s layers are poured at different times, and no cup waits that long. Release it."),
   NOTHING_FOR_CUP("This cup was put together for a layer that is no longer there. Release it."),
   FORBIDDEN_PERCENT(
-      "A limit of 0 % would forbid it. Leave this empty where the label gives no limit; what is not"
-          + " to be used is best taken off the shelf."),
+      "A limit of 0 % would forbid it. Leave this empty where the label gives no limit, and remove"
+          + " from the shelf what is not to be used."),
   NOT_A_COLOUR("“{0}” is no colour: # and six figures, such as #2f5d57."),
   NO_SUCH_SWATCH(
       "No layer looks like that: over black it cannot be lighter than over white, nor lighter than"
@@ -55,7 +55,7 @@ enum Messages {
       "These {0} are not alike, so this is a total for mixing, not what one of them holds. Measure"
           + " this one alone."),
   INNER_TOO_WIDE("The inner mould does not fit in: there would be no wall left round it."),
-  BED_TOO_HEAVY("So heavy it cannot be and still lie in that room: at most {2} g."),
+  BED_TOO_HEAVY("That is too heavy for the room it takes: at most {2} g."),
   RANGE_REVERSED("The end has to lie after the beginning; it is {0}."),
   DEPTH_TWICE("Two rows are for the same depth. Keep one of them."),
   TWO_OF_THREE("Two of mass, volume and density are needed; the third follows."),
@@ -84,7 +84,7 @@ enum Messages {
   MOULDS_FULL(
       "Moulds of this session are still full: {0}. Take those pieces out first, or begin all the same"
           + " if they are out."),
-  TOO_MANY("That is too many at once: {0}, and at most {2} can be planned. A slip of the finger?");
+  TOO_MANY("That is too many at once: {0}, and at most {2} can be planned. Check the number.");
 
   private final String template;
 
