@@ -1,3 +1,5 @@
+// Longer than other files: one statement a table, written and read beside each other so that a
+// column is added in one place.
 package calmpour.app.store;
 
 import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;

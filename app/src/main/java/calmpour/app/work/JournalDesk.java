@@ -3,7 +3,6 @@ package calmpour.app.work;
 import calmpour.app.store.JournalStore;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
-import calmpour.app.store.UnreadableDocumentException;
 import calmpour.core.journal.Clue;
 import calmpour.core.journal.Evidence;
 import calmpour.core.journal.PieceFacts;
@@ -88,8 +87,9 @@ public class JournalDesk {
   private synchronized void workOut(String id) {
     try {
       runs.look(id).ifPresent(kept -> journal.write(kept, lookedBack(kept)));
-    } catch (UnreadableDocumentException damaged) {
-      LOG.warn("evening {} stays out of the journal: {}", id, damaged.getMessage());
+    } catch (RuntimeException damaged) {
+      // Whatever is odd about one evening takes none of the others with it.
+      LOG.warn("evening {} stays out of the journal", id, damaged);
       unreadable.add(id);
     }
   }

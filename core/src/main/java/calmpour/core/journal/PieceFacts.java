@@ -1,3 +1,5 @@
+// Longer than other files: a few lines for each of three dozen facts, all read off the same
+// evening.
 package calmpour.core.journal;
 
 import calmpour.core.habit.Care;
