@@ -1,6 +1,7 @@
 import { Component, type ComponentType, lazy, type ReactNode, Suspense, useEffect } from "react";
 import {
   BrowserRouter,
+  Navigate,
   Outlet,
   Route,
   Routes,
@@ -8,6 +9,7 @@ import {
   useNavigate,
   useParams,
 } from "react-router";
+import { useToday } from "./api/queries";
 import { Astray, Broken } from "./ui/Astray";
 import { Frame } from "./ui/Frame";
 import { Loading } from "./ui/Loading";
@@ -61,7 +63,7 @@ export function App() {
             </Frame>
           }
         >
-          <Route index element={PLAN} />
+          <Route index element={<Home />} />
           <Route path="plan" element={PLAN} />
           <Route path="plan/:id" element={PLAN} />
           <Route path="first" element={FIRST} />
@@ -88,6 +90,16 @@ export function App() {
         </Route>
       </Routes>
     </BrowserRouter>
+  );
+}
+
+/** Once something was poured the day begins with what is due, before that with a plan. */
+function Home() {
+  const { data, error } = useToday();
+  return data === undefined && error === null ? (
+    <Loading>Looking what is due…</Loading>
+  ) : (
+    <Navigate to={data?.record ? "/today" : "/plan"} replace />
   );
 }
 

@@ -25,6 +25,9 @@ export type Evidence = S["Evidence"];
 export type Clue = Evidence["clue"];
 export type Yield = S["PieceYield"];
 export type LearnedHand = S["Learned"];
+export type ResinPace = S["ResinPace"];
+export type RoomFelt = S["RoomFelt"];
+export type Felt = S["Felt"];
 export type PlansHeld = S["PlansHeld"];
 export type YieldBy = paths["/api/journal/yields"]["get"]["parameters"]["query"]["by"];
 /** What is looked for in the journal. */

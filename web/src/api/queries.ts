@@ -1,4 +1,4 @@
-import { QueryClient, useQuery, type UseQueryResult } from "@tanstack/react-query";
+import { QueryClient, useQuery, useQueryClient, type UseQueryResult } from "@tanstack/react-query";
 import {
   type Answer,
   api,
@@ -10,6 +10,7 @@ import {
   type JournalFault,
   type JournalFound,
   type JournalWanted,
+  type ResinPace,
   type Trouble,
   type WhatWentWrong,
   type YieldBy,
@@ -108,6 +109,27 @@ export const useYields = (by: YieldBy) =>
 
 export const useLearnedHands = () =>
   useKept(["journal", "hands"], () => api.GET("/api/journal/hands"));
+
+export const useLearnedRoom = () =>
+  useKept(["journal", "room"], () => api.GET("/api/journal/room"));
+
+export const useLearnedPaces = () =>
+  useKept(["journal", "paces"], () => api.GET("/api/journal/paces"));
+
+/** Plans with what was learned of a resin, or with its label again. */
+export function usePlanWithPace(onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  return (pace: ResinPace, learned: boolean) =>
+    void ask(
+      api.PUT("/api/journal/paces/{resin}/{of}", {
+        params: { path: { resin: pace.resinId, of: pace.of }, query: { learned } },
+      }),
+    ).then((answer) => {
+      onTrouble(answer.status === "trouble" ? answer.trouble : null);
+      // The resin on the shelf is another one now.
+      return client.invalidateQueries();
+    });
+}
 
 export const usePlansHeld = () =>
   useKept(["journal", "plans"], () => api.GET("/api/journal/plans"));

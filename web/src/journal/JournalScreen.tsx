@@ -12,6 +12,8 @@ import { Empty, Told } from "../ui/Told";
 import { FAULTS } from "../words/record";
 import { Evenings } from "./Evenings";
 import { LearnedHands } from "./LearnedHands";
+import { LearnedPaces } from "./LearnedPaces";
+import { LearnedRoom } from "./LearnedRoom";
 import { WithoutRecord } from "./WithoutRecord";
 import { Yields } from "./Yields";
 
@@ -49,7 +51,13 @@ export function JournalScreen() {
         </Box>
       </Box>
       {shown === "yields" && <Yields />}
-      {shown === "hands" && <LearnedHands />}
+      {shown === "hands" && (
+        <>
+          <LearnedPaces />
+          <LearnedRoom />
+          <LearnedHands />
+        </>
+      )}
       {shown === "fault" && <WithoutRecord />}
       {shown === "evenings" && (
         <>

@@ -46,6 +46,9 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
       aria-label="Learned: your hands"
       sx={{ display: "grid", gap: 1, maxWidth: 900 }}
     >
+      <Box component="h2" sx={{ typography: "h2", m: 0 }}>
+        Your hands
+      </Box>
       <Box>
         By the median step of an evening, and the median evening. Planned with only when you say so.
       </Box>

@@ -275,6 +275,7 @@ export function Bench({ run, running }: BenchProps) {
             session={session}
             now={now}
             at={at}
+            onFelt={(of, word) => tell({ kind: "FELT", of, codes: [word] })}
             onFar={() => setFar(true)}
           />
         )}

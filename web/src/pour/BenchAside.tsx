@@ -1,14 +1,17 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { Plan, RunState, Session } from "../api/client";
+import type { Felt, Plan, RunState, Session } from "../api/client";
 import { Fig } from "../plan/how/How";
 import { cavityName } from "../words/places";
 import { asTask, capital, cupOf, pourOf, waitWords } from "../words/steps";
 import { taskName } from "../words/tasks";
+import { later } from "../ui/later";
 import { OpenCups } from "./OpenCups";
 import { LOW } from "./low";
 import { Tag } from "./Tag";
+
+const FeltKeys = later(() => import("./FeltKeys").then((m) => m.FeltKeys));
 
 interface Props {
   state: RunState;
@@ -17,6 +20,8 @@ interface Props {
   /** Seconds from when the run was begun. */
   now: number;
   at: (seconds: number) => string;
+  /** Notes how a cup is, for the cure diary. */
+  onFelt: (of: string, word: Felt["word"]) => void;
   /** Shows the step in letters for across the room. */
   onFar: () => void;
 }
@@ -28,6 +33,17 @@ const SOON = 3_600;
 export function BenchAside(props: Props) {
   const { state, now } = props;
   const [all, setAll] = useState(false);
+  const [touches, setTouches] = useState(false);
+  const cups = state.cups.map((c) => ({
+    of: `CUP/${c.cupId}`,
+    name: c.colourName,
+    swatch: c.swatch,
+  }));
+  const touch = cups.length > 0 && (
+    <Button onClick={() => setTouches(true)} sx={{ minHeight: 48, px: 1, ml: -1 }}>
+      How thick is it?
+    </Button>
+  );
   const poured = state.steps.some((s) => s.kind === "POUR" && s.status === "DONE");
   return (
     <Box
@@ -44,6 +60,7 @@ export function BenchAside(props: Props) {
       <Title>Open cups</Title>
       <Box sx={{ display: { xs: "none", md: "block" } }}>
         <OpenCups cups={state.cups} mixes={state.mixes} now={now} poured={poured} most={5} />
+        {touch}
         <Waits {...props} />
         <Filled {...props} />
       </Box>
@@ -66,6 +83,16 @@ export function BenchAside(props: Props) {
           </Button>
         </Box>
       </Box>
+      {touches && (
+        <FeltKeys
+          things={cups}
+          onFelt={(of, word) => {
+            props.onFelt(of, word);
+            setTouches(false);
+          }}
+          onClose={() => setTouches(false)}
+        />
+      )}
       {all && (
         <Box
           role="dialog"
@@ -80,6 +107,7 @@ export function BenchAside(props: Props) {
           }}
         >
           <OpenCups cups={state.cups} mixes={state.mixes} now={now} poured={poured} />
+          {touch}
           <Waits {...props} />
           <Filled {...props} most={99} />
           <Button
@@ -104,7 +132,7 @@ function Title({ children }: { children: string }) {
 }
 
 /** Rests, looks and nudges that come by themselves. */
-function Waits({ state, plan, session, now }: Omit<Props, "onFar">) {
+function Waits({ state, plan, session, now }: Omit<Props, "onFar" | "onFelt">) {
   const waits = state.steps
     .filter(
       (s) =>
@@ -142,7 +170,12 @@ function Waits({ state, plan, session, now }: Omit<Props, "onFar">) {
 }
 
 /** Cavities that were filled, the last one first, each with its colour and minute. */
-function Filled({ state, plan, at, most = 2 }: Omit<Props, "onFar"> & { most?: number }) {
+function Filled({
+  state,
+  plan,
+  at,
+  most = 2,
+}: Omit<Props, "onFar" | "onFelt"> & { most?: number }) {
   const pours = state.steps.filter((s) => s.kind === "POUR");
   const filled = pours
     .filter((s) => s.status === "DONE")

@@ -23,6 +23,7 @@ const BY_HAND = new Set<RunEvent["kind"]>([
   "THICK",
   "HOT",
   "POT",
+  "FELT",
   "TROUBLE",
   "FINISHED",
 ]);

@@ -24,6 +24,7 @@ import { cavityName } from "../words/places";
 import { deviationWords, faultWords, potWords, VERDICTS } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
 import { troubleWords } from "../words/trouble";
+import { CureDiary } from "./CureDiary";
 import { LookOverKeys } from "./LookOverKeys";
 import { PourTable } from "./PourTable";
 import { PrintedTags } from "./PrintedTags";
@@ -303,6 +304,11 @@ function Record({ looked }: { looked: LookedBack }) {
               </Box>
             )}
           </Sheet>
+          <CureDiary
+            looked={looked}
+            at={at}
+            onFelt={(of, word) => tell({ kind: "FELT", of, codes: [word] })}
+          />
           {asRun.pot.length > 0 && (
             <Sheet title="Pressure pot">
               {asRun.pot.map((line, i) => (

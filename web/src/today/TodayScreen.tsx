@@ -2,36 +2,22 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import { useState } from "react";
-import { api, ask, type DueLine, type Today, type Trouble } from "../api/client";
+import { api, ask, type DueLine, type RunEvent, type Today, type Trouble } from "../api/client";
 import { type About, AboutProvider } from "../api/asking";
 import { useToday } from "../api/queries";
 import { Fig } from "../plan/how/How";
+import { TellMe } from "../ui/TellMe";
 import { Fetched } from "../ui/Fetched";
 import { Empty, Told, WrongMark } from "../ui/Told";
 import { Unreadable } from "../ui/Unreadable";
+import { dueWords } from "../words/due";
 import { dueText } from "../words/moments";
 import { dayAndTime } from "../words/time";
-
-const WORDS: Partial<Record<DueLine["kind"], string>> = {
-  DEMOULD: "Out of the mould",
-  FINISH: "Finish",
-  READY: "Ready to hand over",
-  IN_POT: "In the pressure pot until",
-  LOOK: "Look for bubbles",
-  NUDGE: "Nudge embeds back",
-  EMBED: "Embeds",
-};
-
-/** What comes after the bench belongs to the record of a run. */
-function words(due: DueLine): string {
-  if (due.kind === "MOULDS_AWAY") {
-    return `Wipe, drain, dry and lid ${due.places === 1 ? "the mould" : `${due.places} moulds`}`;
-  }
-  const what = due.mouldName
-    ? `${due.mouldName}${due.places > 1 ? ` ×${due.places}` : ""}`
-    : `batch ${due.batch}`;
-  return `${WORDS[due.kind] ?? "Next layer"}: ${what}`;
-}
+import { Curing } from "./Curing";
+import { Planned, usePlanned } from "./Planned";
+import { PutOff } from "./PutOff";
+import { ToLookAt } from "./ToLookAt";
+import { Touches } from "./Touches";
 
 /** The day only where it is another one. */
 function untilText(from: string, until: string, zoneId: string): string {
@@ -90,28 +76,30 @@ function aboutRun({ runId, begunAt, zoneId }: DueLine): About {
 
 function Due({ today }: { today: Today }) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const planned = usePlanned(Date.parse(today.now));
   const now = Date.parse(today.now);
-  const done = async (due: DueLine) => {
+  const tell = async (due: DueLine, event: Pick<RunEvent, "kind" | "of" | "value" | "codes">) => {
     const answer = await ask(
       api.POST("/api/runs/{id}/events", {
         params: { path: { id: due.runId } },
-        body: {
-          events: [
-            { id: crypto.randomUUID(), at: today.now, kind: "DONE", of: due.taskId, codes: [] },
-          ],
-        },
+        body: { events: [{ ...event, id: crypto.randomUUID(), at: today.now }] },
       }),
     );
     setTrouble(answer.status === "trouble" ? answer.trouble : null);
   };
-  if (today.due.length === 0 && today.unreadable.length === 0) {
+  if (
+    today.due.length === 0 &&
+    today.toLookAt.length === 0 &&
+    today.unreadable.length === 0 &&
+    planned.length === 0
+  ) {
     return (
       <Empty title="Nothing is due">
         <p>
           What was poured shows here: next layers, demoulds, finishing, and what is ready to hand
           over.
         </p>
-        <Button variant="contained" href="/">
+        <Button variant="contained" href="/plan">
           To the plan
         </Button>
       </Empty>
@@ -144,13 +132,13 @@ function Due({ today }: { today: Today }) {
             >
               <Box sx={{ width: { xs: "100%", sm: 190 }, color: "text.secondary" }}>
                 <AboutProvider value={aboutRun(due)}>
-                  <Fig of={`step/${due.taskId}/from`} what={`When: ${words(due)}`}>
+                  <Fig of={`step/${due.taskId}/from`} what={`When: ${dueWords(due)}`}>
                     {Date.parse(due.from) <= now && "since "}
                     {dueText(due.kind, new Date(due.from), due.zoneId)}
                   </Fig>
                 </AboutProvider>
               </Box>
-              <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{words(due)}</Box>
+              <Box sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{dueWords(due)}</Box>
               {still(due, now) !== null && (
                 <Box sx={{ color: "text.secondary" }}>{still(due, now)}</Box>
               )}
@@ -161,13 +149,27 @@ function Due({ today }: { today: Today }) {
                 <Link href={`/pour/${due.runId}/record`}>look it over</Link>
               )}
               {due.hands && Date.parse(due.from) <= now && due.kind !== "WEIGH_FIRST" && (
-                <Button
-                  variant="outlined"
-                  onClick={() => void done(due)}
-                  sx={{ ml: "auto", minHeight: 48 }}
-                >
-                  Done
-                </Button>
+                <Box sx={{ ml: "auto", display: "flex", gap: 1 }}>
+                  <PutOff
+                    due={due}
+                    now={now}
+                    onPutOff={(minutes) =>
+                      void tell(due, {
+                        kind: "PUT_OFF",
+                        of: due.taskId,
+                        value: minutes,
+                        codes: [],
+                      })
+                    }
+                  />
+                  <Button
+                    variant="outlined"
+                    onClick={() => void tell(due, { kind: "DONE", of: due.taskId, codes: [] })}
+                    sx={{ minHeight: 48 }}
+                  >
+                    Done
+                  </Button>
+                </Box>
               )}
             </Box>
           ))}
@@ -195,11 +197,19 @@ function Due({ today }: { today: Today }) {
         >
           Into my calendar
         </Button>
+        <TellMe />
       </Box>
       {trouble && <Told trouble={trouble} />}
       <Unreadable names={today.unreadable} />
       {list("Due now", ready)}
+      <Touches
+        due={today.due}
+        onFelt={(due, of, word) => void tell(due, { kind: "FELT", of, codes: [word] })}
+      />
+      <ToLookAt evenings={today.toLookAt} />
+      <Curing due={later} now={now} />
       {list("Later", later)}
+      <Planned sessions={planned} />
       <Box
         component="section"
         aria-label="Cautions"

@@ -4,12 +4,14 @@ import { type ReactNode, useState } from "react";
 import { useLocation } from "react-router";
 import { Going } from "./Going";
 import { later } from "./later";
+import { reminds } from "./reminds";
 
+const Reminders = later(() => import("./Reminders").then((m) => m.Reminders));
 const GuidePanel = later(() => import("./GuidePanel").then((m) => m.GuidePanel));
 
 const ROOMS = [
   { key: "today", label: "Today", href: "/today" },
-  { key: "plan", label: "Plan", href: "/" },
+  { key: "plan", label: "Plan", href: "/plan" },
   { key: "sessions", label: "Sessions", href: "/sessions" },
   { key: "pour", label: "Pour", href: "/pour" },
   { key: "journal", label: "Journal", href: "/journal" },
@@ -77,6 +79,7 @@ export function Frame({ children }: { children: ReactNode }) {
         </Box>
       </Box>
       {guided === here && <GuidePanel room={here} onClose={() => setGuided(null)} />}
+      {reminds() && <Reminders />}
       <main>{children}</main>
     </Box>
   );

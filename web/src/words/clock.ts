@@ -16,9 +16,11 @@ function range(from: number, to: number | null | undefined, unit: string): strin
   if (unit === "min") {
     return time(from);
   }
+  // What was learned is no round figure.
+  const round = (value: number) => Number(value.toPrecision(3));
   return to === null || to === undefined || to === from
-    ? `${from} ${unit}`
-    : `${from}–${to} ${unit}`;
+    ? `${round(from)} ${unit}`
+    : `${round(from)}–${round(to)} ${unit}`;
 }
 
 /** One thing that is known of a resin, what comes out beside it, and whether the two go together. */

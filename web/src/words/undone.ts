@@ -28,6 +28,8 @@ export function undoneWords(
       return `${cup} gets hot`;
     case "POT":
       return "a line of the pot's log";
+    case "FELT":
+      return "a line of the cure diary";
     case "TROUBLE":
       return (
         TROUBLES.find((t) => of.replace("FELL_INTO_PIECE", "FELL_INTO_CUP").startsWith(t.kind))

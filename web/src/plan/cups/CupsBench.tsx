@@ -15,6 +15,7 @@ import { MixingCup, Streams } from "./MixingCup";
 import { CUP_AREA, MIXING_COLUMN, NARROWEST_CUP } from "./sizes";
 import { useCarrying } from "./useCarrying";
 
+const Strokes = later(() => import("./Strokes").then((m) => m.Strokes));
 const CupPanel = later(() => import("./CupPanel").then((m) => m.CupPanel));
 
 interface Props {
@@ -88,6 +89,7 @@ export function CupsBench(props: Props) {
           ))}
         </Box>
       </Box>
+      {pumped(props.shelf, batch) && <Strokes batch={batch} session={session} />}
       <Warmest batch={batch} plan={plan} />
       {carrying && (
         <>
@@ -137,6 +139,14 @@ export function CupsBench(props: Props) {
         />
       )}
     </Box>
+  );
+}
+
+/** Whether both parts of its resin have a pump. */
+function pumped(shelf: Required<Workshop>, batch: Batch): boolean {
+  const resin = shelf.resins.find((r) => r.id === batch.resinId);
+  return [resin?.partAId, resin?.partBId].every((id) =>
+    shelf.parts.some((p) => p.id === id && p.pumpMl !== undefined),
   );
 }
 

@@ -7,7 +7,6 @@ import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.work.JournalDesk;
 import calmpour.core.check.Check;
-import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.Proportion;
 import calmpour.core.journal.WhatWentWrong;
@@ -199,13 +198,6 @@ public class JournalController {
               c.name(), c.looked(), c.good(), its.lowest(), its.highest(), its.differsFrom(others));
         })
         .toList();
-  }
-
-  /** How long hands really take, by what was told at the bench. */
-  @GetMapping("/hands")
-  List<HandSpeeds.Learned> hands() {
-    desk.catchUp();
-    return HandSpeeds.learn(journal.hands());
   }
 
   /** How the plans held against what was done. */

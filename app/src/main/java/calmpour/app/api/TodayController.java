@@ -1,17 +1,21 @@
 package calmpour.app.api;
 
 import calmpour.app.format.CalendarFile;
+import calmpour.app.store.JournalStore;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
+import calmpour.app.work.JournalDesk;
 import calmpour.app.work.RunDesk;
 import calmpour.core.design.Join;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Due;
+import calmpour.core.run.Later;
 import calmpour.core.run.Run;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -30,11 +34,23 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/today")
 public class TodayController {
+  /** What was not looked at by then never will be. */
+  private static final Duration LATELY = Duration.ofDays(30);
+
   private final RunStore runs;
   private final RunDesk desk;
   private final WorkshopClock clock;
+  private final JournalDesk journalDesk;
+  private final JournalStore journal;
 
-  TodayController(RunStore runs, RunDesk desk, WorkshopClock clock) {
+  TodayController(
+      RunStore runs,
+      RunDesk desk,
+      WorkshopClock clock,
+      JournalDesk journalDesk,
+      JournalStore journal) {
+    this.journalDesk = journalDesk;
+    this.journal = journal;
     this.runs = runs;
     this.desk = desk;
     this.clock = clock;
@@ -47,6 +63,8 @@ public class TodayController {
    * @param hands whether somebody has to do something
    * @param until the latest that does; null for no latest
    * @param joinNow how a next layer meets what lies below, where it no longer can as designed
+   * @param view its mould in section, of what is to come out of it
+   * @param touch a piece of which it is worth knowing how hard it is now
    */
   public record DueLine(
       String runId,
@@ -63,19 +81,34 @@ public class TodayController {
       boolean hands,
       Task.Phase phase,
       @Nullable Instant until,
-      @Nullable Join joinNow) {}
+      @Nullable Join joinNow,
+      Plan.@Nullable PieceView view,
+      @Nullable String touch) {}
 
   /**
    * The next first.
    *
+   * @param record whether anything was ever begun
+   * @param toLookAt evenings that are over and have pieces nobody has looked at
    * @param unreadable names of what was begun and cannot be read, so that nothing of it stands here
    */
-  public record Today(Instant now, List<DueLine> due, List<String> unreadable) {}
+  public record Today(
+      Instant now,
+      boolean record,
+      List<DueLine> due,
+      List<JournalStore.Unseen> toLookAt,
+      List<String> unreadable) {}
 
   @GetMapping
   Today today() {
     List<String> unreadable = new ArrayList<>();
-    return new Today(clock.instant(), due(unreadable), unreadable);
+    journalDesk.catchUp();
+    return new Today(
+        clock.instant(),
+        runs.any(),
+        due(unreadable),
+        journal.unseen(clock.instant().minus(LATELY)),
+        unreadable);
   }
 
   /** The same for a calendar, with an entry a thing that has to be done. */
@@ -121,7 +154,7 @@ public class TodayController {
         continue;
       }
       desk.due(kept).stream()
-          .map(due -> line(kept, due))
+          .map(due -> line(kept, due, now))
           .filter(due -> !missed(due, now))
           .forEach(all::add);
     }
@@ -134,9 +167,15 @@ public class TodayController {
     return line.phase() == Task.Phase.WATCH && line.until() != null && line.until().isBefore(now);
   }
 
-  private static DueLine line(KeptRun kept, Due due) {
+  private static DueLine line(KeptRun kept, Due due, Instant now) {
     Run run = kept.run();
-    Plan.PieceView piece = due.line() == null ? null : run.plan().pieces().get(due.line());
+    Integer line = due.line();
+    Plan.PieceView piece = line == null ? null : run.plan().pieces().get(line);
+    boolean comesOut = due.kind() == Task.Kind.DEMOULD;
+    String touch =
+        comesOut && line != null
+            ? Later.touch(run, kept.events(), line, now).map(Later.Touch::piece).orElse(null)
+            : null;
     return new DueLine(
         kept.id(),
         run.session().name(),
@@ -152,7 +191,9 @@ public class TodayController {
         due.hands(),
         due.phase(),
         due.untilSeconds() == null ? null : run.begunAt().plusSeconds(due.untilSeconds()),
-        due.joinNow());
+        due.joinNow(),
+        comesOut ? piece : null,
+        touch);
   }
 
   private static String window(DueLine due) {

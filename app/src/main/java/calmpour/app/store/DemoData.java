@@ -134,6 +134,8 @@ public class DemoData implements ApplicationRunner {
               new ArrayList<>(
                   Arrays.stream(read("past", Past[].class)).map(Past::session).toList());
           TOLD_OF.forEach(s -> templates.add(read("sessions/" + s, Session.class)));
+          // What is open first: it is what Today shows.
+          history.tellOpen(templates, shelf.workshop());
           history.tell(templates, shelf.workshop());
           seeded("demo history");
         });

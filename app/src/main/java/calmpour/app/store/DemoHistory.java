@@ -5,13 +5,17 @@ import static calmpour.app.store.generated.Tables.SEEDING;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.WorkedPlan;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.practice.World;
 import calmpour.core.run.Run;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
@@ -37,6 +41,12 @@ class DemoHistory {
 
   private static final LocalTime MORNING = LocalTime.of(9, 30);
   private static final long SEED = 20_261_128;
+
+  /** Poured a day ago; */
+  private static final String OUT_BY_NOW = "Fluted knobs";
+
+  /** poured today. */
+  private static final String CURES = "Toggles and back plates";
 
   private final DSLContext db;
   private final RunStore runs;
@@ -65,6 +75,46 @@ class DemoHistory {
             .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
             .execute();
       }
+    }
+  }
+
+  /**
+   * Two evenings that are not over, so that whoever opens the demo finds something due and
+   * something that still cures. Their moulds are in nobody else's way.
+   */
+  void tellOpen(List<Session> templates, Workshop workshop) {
+    for (Session template : templates) {
+      Session one = template.withPieces(List.of(template.pieces().getFirst()));
+      if (template.name().startsWith(OUT_BY_NOW)) {
+        leaveOpen(one, workshop, Duration.ofHours(-1));
+      } else if (template.name().startsWith(CURES)) {
+        leaveOpen(one, workshop, Duration.ofHours(7));
+      }
+    }
+  }
+
+  /**
+   * @param out from now until the first piece comes out of its mould
+   */
+  private void leaveOpen(Session session, Workshop workshop, Duration out) {
+    ZoneId zone = ZoneId.of(session.zoneId());
+    Instant now = clock.instant();
+    Session soon = session.withStartsAt(LocalDateTime.ofInstant(now, zone).minusHours(12));
+    try {
+      WorkedPlan guess = planner.work(soon, workshop);
+      int demould =
+          guess.plan().tasks().stream()
+              .filter(t -> t.kind() == Task.Kind.DEMOULD)
+              .mapToInt(Task::startSeconds)
+              .min()
+              .orElse(0);
+      Instant begun = now.plus(out).minusSeconds(demould);
+      Session then = session.withStartsAt(LocalDateTime.ofInstant(begun, zone));
+      WorkedPlan worked = planner.work(then, workshop);
+      Run run = new Run(then, worked.job().used(), worked.plan(), then.startsAtInstant());
+      runs.append(runs.begin(null, run).id(), World.carryOutUntil(run, SEED, now));
+    } catch (InvalidValuesException cannotBePlanned) {
+      // Nothing is due then.
     }
   }
 

@@ -8,6 +8,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_DOSE;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
+import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
 import static calmpour.app.store.generated.Tables.RUN;
@@ -18,13 +19,16 @@ import static org.jooq.impl.DSL.lower;
 import static org.jooq.impl.DSL.selectOne;
 
 import calmpour.core.journal.HandSpeeds;
+import calmpour.core.journal.Looked;
 import calmpour.core.journal.PlansHeld;
+import calmpour.core.journal.Quantile;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.LookOver;
 import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -48,7 +52,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class JournalStore {
   /** What this version of the program works out of an evening; higher: all are worked out anew. */
-  static final int ENGINE = 1;
+  static final int ENGINE = 2;
 
   private final DSLContext db;
   private final Formats formats;
@@ -170,6 +174,16 @@ public class JournalStore {
       cups(dsl, kept, asRun);
       pours(dsl, kept, asRun);
       pieces(dsl, kept, asRun);
+      Looked.of(run, asRun)
+          .forEach(l ->
+              dsl.insertInto(JOURNAL_LOOK)
+                  .set(JOURNAL_LOOK.RUN_ID, kept.id())
+                  .set(JOURNAL_LOOK.RESIN_ID, l.resinId())
+                  .set(JOURNAL_LOOK.PACE, l.of().name())
+                  .set(JOURNAL_LOOK.LOWEST, l.lowest())
+                  .set(JOURNAL_LOOK.HIGHEST, l.highest())
+                  .set(JOURNAL_LOOK.LOOKS, l.looks())
+                  .execute());
       HandSpeeds.of(run, kept.events())
           .forEach(h ->
               dsl.insertInto(JOURNAL_HAND)
@@ -200,8 +214,18 @@ public class JournalStore {
             finished == null ? null : finished.atOffset(ZoneOffset.UTC))
         .set(JOURNAL_EVENING.ROOM_C, run.session().room().temperatureC())
         .set(JOURNAL_EVENING.HUMIDITY_PERCENT, run.session().room().humidityPercent())
+        .set(JOURNAL_EVENING.ROOM_READ_C, roomRead(kept.events()))
         .set(JOURNAL_EVENING.BOARD, formats.write(Board.of(plan, resin, run.session().resinId())))
         .execute();
+  }
+
+  private static @Nullable Double roomRead(List<RunEvent> events) {
+    List<Double> read =
+        events.stream()
+            .filter(e -> e.kind() == RunEvent.Kind.ROOM && e.value() != null)
+            .map(RunEvent::value)
+            .toList();
+    return read.isEmpty() ? null : (Double) Quantile.of(read, 0.5);
   }
 
   private static void cups(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
@@ -589,6 +613,43 @@ public class JournalStore {
         .fetch(row -> new PlansHeld.Poured(row.value1(), row.value2(), row.value3()));
   }
 
+  /** An evening that is over, with so many pieces that nobody has looked at. */
+  public record Unseen(String runId, String name, int pieces) {}
+
+  /** The latest evening first; none that began before. */
+  public List<Unseen> unseen(Instant since) {
+    return db.select(JOURNAL_EVENING.RUN_ID, JOURNAL_EVENING.NAME, count())
+        .from(JOURNAL_EVENING)
+        .join(JOURNAL_PIECE)
+        .on(JOURNAL_PIECE.RUN_ID.eq(JOURNAL_EVENING.RUN_ID))
+        .where(JOURNAL_EVENING.FINISHED_AT.isNotNull())
+        .and(JOURNAL_EVENING.BEGUN_AT.ge(since.atOffset(ZoneOffset.UTC)))
+        .and(JOURNAL_PIECE.GRADE.isNull())
+        .groupBy(JOURNAL_EVENING.RUN_ID, JOURNAL_EVENING.NAME, JOURNAL_EVENING.BEGUN_AT)
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(row -> new Unseen(row.value1(), row.value2(), row.value3()));
+  }
+
+  /** What the cure diaries say, evening by evening. */
+  public List<Looked> looks() {
+    return db.selectFrom(JOURNAL_LOOK)
+        .fetch(row ->
+            new Looked(
+                row.getResinId(),
+                Looked.Of.valueOf(row.getPace()),
+                row.getLowest(),
+                row.getHighest(),
+                row.getLooks()));
+  }
+
+  /** By how much the room was warmer than it was told to be, on evenings it was read, K. */
+  public List<Double> roomsWarmer() {
+    return db.select(JOURNAL_EVENING.ROOM_READ_C, JOURNAL_EVENING.ROOM_C)
+        .from(JOURNAL_EVENING)
+        .where(JOURNAL_EVENING.ROOM_READ_C.isNotNull())
+        .fetch(row -> row.value1() - row.value2());
+  }
+
   /** How long hands took, evening by evening. */
   public List<HandSpeeds.OfEvening> hands() {
     return db.selectFrom(JOURNAL_HAND)
@@ -607,6 +668,7 @@ public class JournalStore {
             JOURNAL_CUP,
             JOURNAL_DOSE,
             JOURNAL_HAND,
+            JOURNAL_LOOK,
             JOURNAL_PIECE,
             JOURNAL_POUR,
             JOURNAL_FAULT)) {

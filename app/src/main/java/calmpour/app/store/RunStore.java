@@ -86,6 +86,11 @@ public class RunStore {
       @Nullable String zoneId,
       @Nullable Instant finishedAt) {}
 
+  /** Whether anything was ever begun. */
+  public boolean any() {
+    return db.fetchExists(RUN);
+  }
+
   /** The newest first. */
   public List<RunLine> lines() {
     return db.select(RUN.ID, RUN.NAME, RUN.BEGUN_AT, RUN.ZONE_ID, RUN.FINISHED_AT)

@@ -12,6 +12,7 @@ import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.BenchTrouble;
 import calmpour.core.run.Change;
 import calmpour.core.run.Due;
+import calmpour.core.run.Later;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
@@ -81,7 +82,7 @@ public class RunDesk {
   public List<Due> due(KeptRun kept) {
     RunState stood = stood(kept);
     keep(kept.id(), new Latest(kept.events().size(), stood, changed(kept)));
-    return Due.of(stood);
+    return Later.putOff(Due.of(stood), kept.run(), kept.events());
   }
 
   private @Nullable Change changed(KeptRun kept) {

@@ -8,6 +8,7 @@ import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.LabelHours;
+import calmpour.core.resin.OwnPace;
 import calmpour.core.resin.PotLifeRow;
 import calmpour.core.resin.ResinSystem;
 import java.util.ArrayList;
@@ -51,13 +52,20 @@ final class ClockFacts {
     List<ClockFact> facts = new ArrayList<>();
     potLives(resin, facts);
     double atC = resin.knownPotLifeTemperatureC().value();
-    Double gel = resin.gelMinutes();
-    if (gel != null) {
+    Double label = resin.gelMinutes();
+    if (label != null) {
       double stirred = resin.mixMinutes() == null ? 0 : resin.mixMinutes();
+      double gel = label * OwnPace.times(resin.ownFluid());
       Said said = new Said(gel, null, "min", null, LAYER_MM, atC);
       facts.add(
           new ClockFact(
-              Kind.GEL, Side.THEN, stirred + gel, GEL_SD, Source.LABEL, layer(atC), said));
+              Kind.GEL,
+              Side.THEN,
+              stirred + gel,
+              GEL_SD,
+              source(resin.ownFluid()),
+              layer(atC),
+              said));
     }
     times(resin, atC, facts);
     LabelFacts other = resin.facts();
@@ -97,64 +105,85 @@ final class ClockFacts {
   }
 
   private static void potLives(ResinSystem resin, List<ClockFact> facts) {
-    List<PotLifeRow> rows = resin.potLifeRows();
-    int told = rows.size() + (resin.potLifeMinutes() == null ? 0 : 1);
-    double sd = told > 1 ? ONE_OF_MANY : ALONE;
-    if (resin.potLifeMinutes() != null) {
-      facts.add(
-          potLife(
-              resin.potLifeMinutes(),
+    List<PotLifeRow> rows = new ArrayList<>(resin.potLifeRows());
+    OwnPace.Pace own = resin.ownFluid();
+    // Where the label is silent, what is assumed of its kind is what the pace was found beside.
+    if (resin.potLifeMinutes() != null || (own != null && rows.isEmpty())) {
+      rows.addFirst(
+          new PotLifeRow(
               resin.knownPotLifeMassG().value(),
               resin.knownPotLifeTemperatureC().value(),
-              sd));
+              resin.knownPotLifeMinutes().value()));
     }
+    double told = rows.size() > 1 ? ONE_OF_MANY : ALONE;
     for (PotLifeRow row : rows) {
-      facts.add(potLife(row.minutes(), row.massG(), row.temperatureC(), sd));
+      double minutes = row.minutes() * OwnPace.times(own);
+      facts.add(
+          new ClockFact(
+              Kind.POT_LIFE,
+              Side.THEN,
+              minutes,
+              own == null ? told : Math.max(told, own.sd()),
+              source(own),
+              Calibration.asLabelled(row.massG(), row.temperatureC()),
+              new Said(minutes, null, "min", row.massG(), null, row.temperatureC())));
     }
   }
 
-  private static ClockFact potLife(double minutes, double massG, double atC, double sd) {
-    return new ClockFact(
-        Kind.POT_LIFE,
-        Side.THEN,
-        minutes,
-        sd,
-        Source.LABEL,
-        Calibration.asLabelled(massG, atC),
-        new Said(minutes, null, "min", massG, null, atC));
+  private static Source source(OwnPace.@Nullable Pace own) {
+    return own == null ? Source.LABEL : Source.MAKER;
   }
 
   private static void times(ResinSystem resin, double atC, List<ClockFact> facts) {
+    OwnPace.Pace fluid = resin.ownFluid();
+    OwnPace.Pace hard = resin.ownHard();
     CureTimes times = resin.times();
-    if (times == null) {
-      return;
+    if (times != null) {
+      byThen(Kind.TACK_FREE, times.tackFreeHours(), fluid, layer(atC), atC, facts);
+      byThen(Kind.RECOAT, times.recoatFromHours(), fluid, Calibration.sheet(atC), atC, facts);
     }
-    byThen(Kind.TACK_FREE, times.tackFreeHours(), layer(atC), atC, facts);
-    byThen(Kind.RECOAT, times.recoatFromHours(), Calibration.sheet(atC), atC, facts);
-    for (DemouldRow row : LabelHours.rows(resin)) {
-      double late = row.lateHours();
-      double middle = Math.sqrt(row.fromHours() * late);
-      double half = Math.log(late / row.fromHours()) / 2 / NINE_IN_TEN;
+    for (DemouldRow row : demouldRows(resin, hard)) {
+      double from = row.fromHours() * OwnPace.times(hard);
+      double late = row.lateHours() * OwnPace.times(hard);
+      double half = Math.log(late / from) / 2 / NINE_IN_TEN;
       BodyHistory piece = Calibration.labelPiece(resin.kind(), row.depthMm(), atC);
-      Said said = new Said(row.fromHours(), row.toHours(), "h", null, row.depthMm(), atC);
+      Double to = row.toHours() == null ? null : (Double) late;
+      Said said = new Said(from, to, "h", null, row.depthMm(), atC);
       facts.add(
           new ClockFact(
               Kind.DEMOULD,
               Side.THEN,
-              middle * 60,
-              Math.max(HOURS, half),
-              Source.LABEL,
+              Math.sqrt(from * late) * 60,
+              Math.max(hard == null ? HOURS : hard.sd(), half),
+              source(hard),
               piece,
               said));
     }
-    byThen(Kind.FULL_CURE, times.fullCureHours(), Calibration.sheet(atC), atC, facts);
+    if (times != null) {
+      byThen(Kind.FULL_CURE, times.fullCureHours(), hard, Calibration.sheet(atC), atC, facts);
+    }
+  }
+
+  /** Of a label that is silent, what is usual for its kind, where its maker knows a pace of it. */
+  private static List<DemouldRow> demouldRows(ResinSystem resin, OwnPace.@Nullable Pace hard) {
+    List<DemouldRow> rows = LabelHours.rows(resin);
+    double depth = LabelHours.USUAL_DEPTH_MM;
+    return rows.isEmpty() && hard != null
+        ? List.of(new DemouldRow(depth, LabelHours.demould(resin, depth).value(), null))
+        : rows;
   }
 
   private static void byThen(
-      Kind kind, @Nullable Double hours, BodyHistory body, double atC, List<ClockFact> facts) {
-    if (hours != null) {
+      Kind kind,
+      @Nullable Double label,
+      OwnPace.@Nullable Pace own,
+      BodyHistory body,
+      double atC,
+      List<ClockFact> facts) {
+    if (label != null) {
+      double hours = label * OwnPace.times(own);
       Said said = new Said(hours, null, "h", null, null, atC);
-      facts.add(new ClockFact(kind, Side.AT_MOST, hours * 60, BY_THEN, Source.LABEL, body, said));
+      facts.add(new ClockFact(kind, Side.AT_MOST, hours * 60, BY_THEN, source(own), body, said));
     }
   }
 

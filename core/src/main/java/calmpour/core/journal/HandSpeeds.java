@@ -129,7 +129,7 @@ public final class HandSpeeds {
       before = task;
     }
     return told.entrySet().stream()
-        .map(e -> new OfEvening(e.getKey(), e.getValue().size(), at(e.getValue(), 0.5)))
+        .map(e -> new OfEvening(e.getKey(), e.getValue().size(), Quantile.of(e.getValue(), 0.5)))
         .toList();
   }
 
@@ -162,20 +162,11 @@ public final class HandSpeeds {
               e.getKey(),
               seconds.size(),
               e.getValue().stream().mapToInt(OfEvening::steps).sum(),
-              at(seconds, 0.5),
-              at(seconds, QUARTER),
-              at(seconds, 1 - QUARTER),
+              Quantile.of(seconds, 0.5),
+              Quantile.of(seconds, QUARTER),
+              Quantile.of(seconds, 1 - QUARTER),
               seconds.size() >= FEWEST_EVENINGS);
         })
         .toList();
-  }
-
-  /** A quantile, between neighbours in proportion. */
-  private static double at(List<Double> values, double share) {
-    List<Double> sorted = values.stream().sorted().toList();
-    double place = share * (sorted.size() - 1);
-    int below = (int) Math.floor(place);
-    int above = Math.min(sorted.size() - 1, below + 1);
-    return sorted.get(below) + (place - below) * (sorted.get(above) - sorted.get(below));
   }
 }

@@ -7,6 +7,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.run.Felt;
 import calmpour.core.run.LookOver.Fault;
 import calmpour.core.run.LookOver.Verdict;
 import calmpour.core.run.Run;
@@ -26,8 +27,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Carries a plan out as hands would, with truths that nobody tells the record: a mishap of the
- * evening, a tray that wears, a habit. What comes of it is decided by what really happened, never
- * by what the fault rules make of it.
+ * evening, a resin that is slower than its label, a room warmer than it is told to be. What comes
+ * of it is decided by what really happened, never by what the fault rules make of it.
  */
 public final class World {
   /** Of an evening on which something goes wrong; the rest go as planned. */
@@ -40,6 +41,23 @@ public final class World {
   private static final double NO_REASON = 0.015;
 
   private static final double A_HEAVY_PERCENT = 8;
+
+  /** Every resin of this world takes so many times as long as its label says. */
+  public static final double PACE = 1.12;
+
+  /** One evening's bottle and room against the next, of its logarithm. */
+  private static final double EVENING_SD = 0.05;
+
+  /** The room is so much warmer than it is told to be, K. */
+  public static final double WARMER_K = 0.8;
+
+  private static final double READING_SD_K = 0.3;
+
+  /** Of evenings, on which somebody reads the thermometer, or touches what is left in a cup. */
+  private static final double LOOKS = 0.6;
+
+  /** Of what is said of a cup, what is a slip. */
+  private static final double SLIPS = 0.03;
 
   private static final int IN_HOURS = 3_600;
 
@@ -90,6 +108,11 @@ public final class World {
     return new Evening(run, truth, decoy, chance).told(lookedOver);
   }
 
+  /** The same up to a moment: what is not done by then is still to be done. */
+  public static List<RunEvent> carryOutUntil(Run run, long seed, Instant now) {
+    return carryOut(run, seed, false).events().stream().filter(e -> !e.at().isAfter(now)).toList();
+  }
+
   /** One evening while it is told. */
   private static final class Evening {
     private final Run run;
@@ -99,6 +122,10 @@ public final class World {
     private final Truth decoy;
 
     private final RandomGenerator chance;
+
+    /** Of its own, so that whoever looks changes nothing of what happens. */
+    private final RandomGenerator looks;
+
     private final List<RunEvent> events = new ArrayList<>();
     private final Map<CavityId, Truth> hidden = new HashMap<>();
     private final Set<CavityId> late = new HashSet<>();
@@ -109,6 +136,7 @@ public final class World {
       this.truth = truth;
       this.decoy = decoy;
       this.chance = chance;
+      this.looks = new SplittableRandom(run.begunAt().toEpochMilli() + run.plan().tasks().size());
     }
 
     private boolean seen(Truth what) {
@@ -183,10 +211,103 @@ public final class World {
         noteLate(task, end);
         tell(end, RunEvent.Kind.DONE, task.id().text(), weighed(task), List.of(), null);
       }
+      readRoom();
+      touch(tasks);
+      events.sort(Comparator.comparing(RunEvent::at));
       if (lookedOver) {
         lookOver(tasks);
       }
       return new Told(truth, events, hidden);
+    }
+
+    private void readRoom() {
+      if (looks.nextDouble() < LOOKS && !seen(Truth.COLD)) {
+        double reads =
+            run.session().room().temperatureC() + looks.nextGaussian(WARMER_K, READING_SD_K);
+        tell(60, RunEvent.Kind.ROOM, null, Math.round(10 * reads) / 10.0, List.of(), null);
+      }
+    }
+
+    /** Touches the last cup of a batch as it thickens, and its last piece as it hardens. */
+    private void touch(List<Task> tasks) {
+      if (looks.nextDouble() >= LOOKS) {
+        return;
+      }
+      double pace = PACE * Math.exp(looks.nextGaussian(0, EVENING_SD));
+      for (Batch batch : run.plan().batches()) {
+        double met = doneAt(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST), tasks);
+        Cup cup = batch.cups().getLast();
+        double thickens = cup.times().thickensSeconds() - batch.times().contactSeconds();
+        for (double share : List.of(looks.nextDouble(0.9, 1.1), looks.nextDouble(1.1, 1.4))) {
+          double after = thickens * share;
+          tell(
+              met + after,
+              RunEvent.Kind.FELT,
+              "CUP/" + cup.id(),
+              null,
+              List.of(slip(word(batch, cup, after / pace)).name()),
+              null);
+        }
+        for (Cup.LayerCure layer : cup.follows().layers()) {
+          harden(layer, pace, tasks);
+        }
+      }
+    }
+
+    private void harden(Cup.LayerCure layer, double pace, List<Task> tasks) {
+      CavityId piece = layer.pourId().into();
+      boolean top = layer.layer() == run.plan().pieces().get(layer.line()).layers().size() - 1;
+      Cup.StateTime out = layer.demould();
+      if (!top || out == null) {
+        return;
+      }
+      double poured = doneAt(TaskId.pour(layer.pourId()), tasks);
+      double takes = out.seconds() - layer.pouredSeconds();
+      double after = takes * looks.nextDouble(0.9, 1.25);
+      double leaves =
+          tasks.stream()
+              .filter(t -> t.kind() == Task.Kind.DEMOULD)
+              .mapToDouble(t -> doneAt(t.id(), tasks))
+              .min()
+              .orElse(0);
+      if (poured + after < leaves) {
+        Felt.Word word = after > takes * pace ? Felt.Word.HARD : Felt.Word.NAIL_DENTS;
+        tell(
+            poured + after,
+            RunEvent.Kind.FELT,
+            "PIECE/" + piece,
+            null,
+            List.of(slip(word).name()),
+            null);
+      }
+    }
+
+    private static Felt.Word word(Batch batch, Cup cup, double after) {
+      double at = batch.times().contactSeconds() + after;
+      return at < cup.times().thickensSeconds()
+          ? Felt.Word.SYRUP
+          : at < cup.times().tooThickSeconds()
+              ? Felt.Word.HONEY
+              : at < cup.times().gelsSeconds() ? Felt.Word.THREAD_HOLDS : Felt.Word.TACKY;
+    }
+
+    private Felt.Word slip(Felt.Word word) {
+      List<Felt.Word> any = List.of(Felt.Word.values());
+      return looks.nextDouble() < SLIPS ? any.get(looks.nextInt(any.size())) : word;
+    }
+
+    /** When a task was done; as planned where nobody told. */
+    private double doneAt(TaskId id, List<Task> tasks) {
+      for (RunEvent event : events) {
+        if (event.kind() == RunEvent.Kind.DONE && id.text().equals(event.of())) {
+          return Duration.between(run.begunAt(), event.at()).toMillis() / 1000.0;
+        }
+      }
+      return tasks.stream()
+          .filter(t -> t.id().equals(id))
+          .mapToDouble(Task::endSeconds)
+          .findFirst()
+          .orElse(0);
     }
 
     /** So long that the cup is thick for the last pours. */

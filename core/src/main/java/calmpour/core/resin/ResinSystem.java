@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param facts what else it says
  * @param partAId the A part on the shelf; null when it is not kept there
  * @param partBId the B part on the shelf; null when it is not kept there
+ * @param own its pace in this workshop; null where that is as on the label
  */
 @RecordBuilder
 public record ResinSystem(
@@ -45,7 +46,8 @@ public record ResinSystem(
     @Nullable CureTimes times,
     @Nullable LabelFacts facts,
     @Nullable String partAId,
-    @Nullable String partBId)
+    @Nullable String partBId,
+    @Nullable OwnPace own)
     implements ResinSystemBuilder.With {
   public static final Range DENSITY_A = new Range(0.7, 2.5);
   public static final Range DENSITY_B = new Range(0.7, 2.5);
@@ -73,6 +75,58 @@ public record ResinSystem(
         .within("gelMinutes", gelMinutes, GEL_MINUTES)
         .within("loadingLimitPercent", loadingLimitPercent, LOADING_LIMIT_PERCENT)
         .orThrow();
+  }
+
+  /** A system of which this workshop knows no more than the label. */
+  public ResinSystem(
+      String id,
+      String name,
+      ResinKind kind,
+      MixRatio ratio,
+      @Nullable Double densityA,
+      @Nullable Double densityB,
+      @Nullable Double potLifeMinutes,
+      @Nullable Double potLifeMassG,
+      @Nullable Double potLifeTemperatureC,
+      @Nullable Double largestBatchG,
+      @Nullable Double mixMinutes,
+      @Nullable Double gelMinutes,
+      @Nullable Double loadingLimitPercent,
+      @Nullable LoadingBasis loadingBasis,
+      @Nullable CureTimes times,
+      @Nullable LabelFacts facts,
+      @Nullable String partAId,
+      @Nullable String partBId) {
+    this(
+        id,
+        name,
+        kind,
+        ratio,
+        densityA,
+        densityB,
+        potLifeMinutes,
+        potLifeMassG,
+        potLifeTemperatureC,
+        largestBatchG,
+        mixMinutes,
+        gelMinutes,
+        loadingLimitPercent,
+        loadingBasis,
+        times,
+        facts,
+        partAId,
+        partBId,
+        null);
+  }
+
+  /** Its pace until it gels; null where that is as on the label. */
+  public OwnPace.@Nullable Pace ownFluid() {
+    return own == null ? null : own.fluid();
+  }
+
+  /** Its pace until it comes out of its mould; null where that is as on the label. */
+  public OwnPace.@Nullable Pace ownHard() {
+    return own == null ? null : own.hard();
   }
 
   /** This system with the densities of its own bottles, where its label gives none. */

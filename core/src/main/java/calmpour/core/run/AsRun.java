@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param deviations in the order in which they came about
  * @param pieces every cavity of the session
  * @param pot the log of the pressure pot
+ * @param felt the cure diary: how cups and pieces were when somebody touched them
  * @param troubles what went wrong and was told
  */
 public record AsRun(
@@ -23,6 +24,7 @@ public record AsRun(
     List<Deviation> deviations,
     List<PieceOut> pieces,
     List<PotLog> pot,
+    List<Felt> felt,
     List<BenchTrouble> troubles,
     Masses masses) {
   public AsRun {
@@ -32,6 +34,7 @@ public record AsRun(
     deviations = List.copyOf(deviations);
     pieces = List.copyOf(pieces);
     pot = List.copyOf(pot);
+    felt = List.copyOf(felt);
     troubles = List.copyOf(troubles);
   }
 

@@ -46,6 +46,31 @@ public record Due(
   private static final Set<Task.Kind> OPENS =
       EnumSet.of(Task.Kind.WARM, Task.Kind.WIPE_MOULDS, Task.Kind.WEIGH_FIRST);
 
+  /**
+   * The same due no sooner than that, and no later than it may be.
+   *
+   * @param seconds from when the run was begun; null where nothing was put off
+   */
+  Due notBefore(@Nullable Integer seconds) {
+    if (seconds == null || seconds <= fromSeconds) {
+      return this;
+    }
+    int latest = untilSeconds == null ? seconds : Math.max(fromSeconds, untilSeconds);
+    int from = Math.min(seconds, latest);
+    return new Due(
+        taskId,
+        kind,
+        batch,
+        line,
+        places,
+        from,
+        Math.max(from, toSeconds),
+        hands,
+        phase,
+        untilSeconds,
+        joinNow);
+  }
+
   /** What is still due, the next first; nothing of a run that is over. */
   public static List<Due> of(RunState state) {
     List<Due> due = new ArrayList<>();

@@ -33,6 +33,7 @@ final class History {
           RunEvent.Kind.THICK,
           RunEvent.Kind.HOT,
           RunEvent.Kind.POT,
+          RunEvent.Kind.FELT,
           RunEvent.Kind.TROUBLE,
           RunEvent.Kind.FINISHED);
 
@@ -68,6 +69,9 @@ final class History {
   final Set<String> checked = new LinkedHashSet<>();
   final List<Away> away = new ArrayList<>();
   final List<PotLog> pot = new ArrayList<>();
+
+  /** In the order in which they were told. */
+  final List<Felt> felt = new ArrayList<>();
 
   /** By piece; of several looks the last one counts. */
   final Map<CavityId, LookOver> lookedOver = new HashMap<>();
@@ -191,6 +195,7 @@ final class History {
                       .add(new Reading(at, value(event))));
       case FINISHED -> finished = at;
       // Part of the record; how the run stands does not depend on them.
+      case FELT -> Felt.read(of, event.codes(), at, event.id()).ifPresent(felt::add);
       case POT -> PotLog.of(of, event.value(), at).ifPresent(pot::add);
       case LOOKED_OVER ->
           LookOver.of(event.codes(), event.text())
@@ -198,7 +203,7 @@ final class History {
       case TROUBLE ->
           BenchTrouble.read(of, event.codes(), event.value(), event.text(), at)
               .ifPresent(t -> troubles.add(t, event.id()));
-      case UNDONE -> {}
+      case UNDONE, PUT_OFF -> {}
     }
     if (BY_HAND.contains(event.kind()) && !answers(event)) {
       byHand(event);

@@ -68,6 +68,7 @@ final class LookBack {
         deviations,
         pieces(pours),
         bench.history.pot,
+        bench.history.felt,
         bench.history.troubles.all,
         bench.account.masses());
   }

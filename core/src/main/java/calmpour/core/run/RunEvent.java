@@ -81,11 +81,21 @@ public record RunEvent(
      */
     LOOKED_OVER,
     /**
+     * {@code of}: a cup or a piece that was touched, such as {@code CUP/1.2} and {@code PIECE/1.2};
+     * {@code codes}: how it was, see {@link Felt}.
+     */
+    FELT,
+    /**
      * {@code of}: what went wrong and to what, such as {@code SPILLED/1.2}, see {@link
      * BenchTrouble}; {@code value}: grams, or minutes of a rest; {@code codes}: what is done about
      * it; {@code text}: a line of the maker's.
      */
     TROUBLE,
+    /**
+     * {@code of}: a task that is not looked at again before so many minutes are over, {@code
+     * value}.
+     */
+    PUT_OFF,
     /** The run is over; what is not done will not be. */
     FINISHED
   }
@@ -115,6 +125,9 @@ public record RunEvent(
         .that(
             kind != Kind.TROUBLE || BenchTrouble.read(of, codes, value, text, 0).isPresent(),
             Problem.of("of", Problem.Code.UNKNOWN_WORD, of))
+        .that(
+            kind != Kind.FELT || Felt.read(of, codes, 0, "").isPresent(),
+            Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
         .atMost("text", text, TEXT_LENGTH)
         .atMost("person", person, NAME_LENGTH)
         .atMost("device", device, NAME_LENGTH)
@@ -147,7 +160,7 @@ public record RunEvent(
   }
 
   private static boolean reading(Kind kind) {
-    return kind == Kind.ROOM || kind == Kind.WARMTH || kind == Kind.ADDED;
+    return kind == Kind.ROOM || kind == Kind.WARMTH || kind == Kind.ADDED || kind == Kind.PUT_OFF;
   }
 
   private static Range legal(Kind kind) {

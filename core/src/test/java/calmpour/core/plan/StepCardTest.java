@@ -12,12 +12,14 @@ import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
+import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.bench.StepCard;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.LabelFacts;
+import calmpour.core.resin.MixRatio;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.Piece;
@@ -260,5 +262,36 @@ class StepCardTest {
         .filter(c -> c.taskId().equals(task.id()))
         .flatMap(c -> c.card().says().stream())
         .toList();
+  }
+
+  /**
+   * 2 : 1 by volume out of pumps of 8 and 4 mL: as many strokes of each, no fewer than it takes.
+   */
+  @Test
+  void bothPumpsSayTheirStrokes() {
+    ResinSystem resin =
+        Samples.resin(ResinKind.CASTING, 40, 100, 24, null)
+            .withRatio(new MixRatio(2, 1, MixRatio.Basis.VOLUME))
+            .withPartAId("a")
+            .withPartBId("b");
+    Session session =
+        Samples.session(
+            List.of(new Piece("knob", 3, List.of(new Layer("clear", null, Join.TOGETHER)))));
+    Workshop workshop =
+        Samples.workshop(resin, List.of(Samples.mould("knob", 14, 20.0)), List.of(Colour.CLEAR))
+            .withParts(
+                List.of(
+                    new ResinPart("a", "A", ResinPart.Side.A, null, null, 8.0, List.of()),
+                    new ResinPart("b", "B", ResinPart.Side.B, null, null, 4.0, List.of())));
+    WorkedPlan all = Samples.planner(new EngineModel()).work(session, workshop);
+    double strokes =
+        all.plan().batches().getFirst().measuring().needG()
+            / (8 * resin.knownDensityA().value() + 4 * resin.knownDensityB().value());
+    double whole = Math.ceil(strokes);
+    boolean aFirst = all.plan().batches().getFirst().measuring().firstPart() == Habits.FirstPart.A;
+    assertThat(says(all, Task.Kind.WEIGH_FIRST))
+        .contains(new StepCard.Say(StepCard.Code.PUMPED, whole, aFirst ? "A" : "B"));
+    assertThat(says(all, Task.Kind.WEIGH_SECOND))
+        .containsExactly(new StepCard.Say(StepCard.Code.PUMPED, whole, aFirst ? "B" : "A"));
   }
 }

@@ -262,7 +262,8 @@ public record BatchCard(
     return batch.cups().stream().filter(c -> c.id().equals(task.cupId())).findFirst().orElseThrow();
   }
 
-  private static @Nullable Counted pumps(JobInResin job, Batch batch) {
+  /** A and B of a batch in whole strokes of their pumps; null where one of them has none. */
+  static @Nullable Counted pumps(JobInResin job, Batch batch) {
     ResinPart a = part(job, job.resin().partAId());
     ResinPart b = part(job, job.resin().partBId());
     if (a == null || b == null || a.pumpMl() == null || b.pumpMl() == null) {

@@ -6,11 +6,15 @@ import calmpour.core.design.Layer;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.habit.Care;
+import calmpour.core.habit.Habits;
 import calmpour.core.mould.InnerMould;
 import calmpour.core.mould.MouldMake;
+import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.plan.doc.TaskId;
+import calmpour.core.resin.Counted;
 import calmpour.core.session.Job;
 import calmpour.core.tool.Tool;
 import java.util.ArrayList;
@@ -31,6 +35,8 @@ public final class StepCards {
   /** By number. */
   private final Map<Integer, String> resins = new HashMap<>();
 
+  private final Map<TaskId, StepCard.Say> strokes = new HashMap<>();
+
   private final Map<Task.Kind, Map<Integer, Integer>> shutUntil = new HashMap<>();
 
   /**
@@ -40,7 +46,15 @@ public final class StepCards {
     this.job = job;
     this.label = new LabelSays(job);
     this.faces = new FaceSays(job);
-    plan.batches().forEach(b -> resins.put(b.number(), b.resinId()));
+    for (Batch batch : plan.batches()) {
+      resins.put(batch.number(), batch.resinId());
+      Counted pumped = BatchCard.pumps(job.in(batch.resinId()), batch);
+      if (pumped != null) {
+        boolean first = batch.measuring().firstPart() == Habits.FirstPart.A;
+        strokes.put(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST), pumped(first, pumped));
+        strokes.put(TaskId.batch(batch.number(), Task.Kind.WEIGH_SECOND), pumped(!first, pumped));
+      }
+    }
     plan.batches()
         .forEach(b ->
             b.cups()
@@ -59,9 +73,20 @@ public final class StepCards {
     }
   }
 
+  private static StepCard.Say pumped(boolean ofA, Counted strokes) {
+    return new StepCard.Say(
+        StepCard.Code.PUMPED,
+        (double) (ofA ? strokes.countA() : strokes.countB()),
+        ofA ? "A" : "B");
+  }
+
   /** Nothing for a step that says all of it by its name. */
   public StepCard of(Task task) {
     List<StepCard.Say> says = new ArrayList<>();
+    StepCard.Say pumped = strokes.get(task.id());
+    if (pumped != null) {
+      says.add(pumped);
+    }
     switch (task.kind()) {
       case POUR -> pour(task, says);
       case WARM, WEIGH_FIRST, STIR -> {

@@ -1,0 +1,115 @@
+package calmpour.app.work;
+
+import calmpour.app.store.JournalStore;
+import calmpour.app.store.ShelfKind;
+import calmpour.app.store.ShelfStore;
+import calmpour.app.store.WorkshopClock;
+import calmpour.core.check.Check;
+import calmpour.core.check.Range;
+import calmpour.core.journal.LearnedPace;
+import calmpour.core.journal.Looked;
+import calmpour.core.resin.LabelHours;
+import calmpour.core.resin.OwnPace;
+import calmpour.core.resin.ResinSystem;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What the cure diaries say of the resins on the shelf, and what is planned with. */
+@Component
+public class PaceDesk {
+  private static final Range ENOUGH = new Range(LearnedPace.FEWEST_EVENINGS, Integer.MAX_VALUE);
+
+  private final JournalDesk desk;
+  private final JournalStore journal;
+  private final ShelfStore shelf;
+  private final WorkshopClock clock;
+
+  PaceDesk(JournalDesk desk, JournalStore journal, ShelfStore shelf, WorkshopClock clock) {
+    this.desk = desk;
+    this.journal = journal;
+    this.shelf = shelf;
+    this.clock = clock;
+  }
+
+  /**
+   * How slow or quick a resin is in this workshop, beside its label.
+   *
+   * @param of until it gels, or until it comes out of its mould
+   * @param labelMinutes pot life on its label, or usual for its kind; min
+   * @param labelHours until it comes out of its mould by its label, or usual for its kind; h
+   * @param taken what is planned with; null while that is the label
+   */
+  public record ResinPace(
+      String resinId,
+      String name,
+      Looked.Of of,
+      LearnedPace learned,
+      double labelMinutes,
+      double labelHours,
+      OwnPace.@Nullable Pace taken) {}
+
+  /** Resins that somebody looked at while they cured, by name. */
+  public List<ResinPace> paces() {
+    desk.catchUp();
+    List<Looked> looks = journal.looks();
+    List<ResinPace> paces = new ArrayList<>();
+    for (ResinSystem resin : shelf.all(ShelfKind.RESIN)) {
+      for (Looked.Of of : Looked.Of.values()) {
+        List<Looked> its = of(looks, resin.id(), of);
+        if (!its.isEmpty()) {
+          paces.add(
+              new ResinPace(
+                  resin.id(),
+                  resin.name(),
+                  of,
+                  LearnedPace.of(its),
+                  resin.knownPotLifeMinutes().value(),
+                  LabelHours.demould(resin, LabelHours.USUAL_DEPTH_MM).value(),
+                  of == Looked.Of.FLUID ? resin.ownFluid() : resin.ownHard()));
+        }
+      }
+    }
+    return paces;
+  }
+
+  /**
+   * Plans with what was learned of a resin, or with its label again.
+   *
+   * @param learned false for the label
+   * @return false where the resin is not on the shelf
+   * @throws calmpour.core.check.InvalidValuesException where there are too few evenings
+   */
+  public boolean planWith(String resinId, Looked.Of of, boolean learned) {
+    desk.catchUp();
+    ResinSystem resin = shelf.find(ShelfKind.RESIN, resinId).orElse(null);
+    if (resin == null) {
+      return false;
+    }
+    OwnPace.Pace pace = learned ? pace(of(journal.looks(), resinId, of)) : null;
+    OwnPace own =
+        of == Looked.Of.FLUID
+            ? new OwnPace(pace, resin.ownHard())
+            : new OwnPace(resin.ownFluid(), pace);
+    boolean none = own.fluid() == null && own.hard() == null;
+    shelf.put(ShelfKind.RESIN, resin.withOwn(none ? null : own));
+    return true;
+  }
+
+  private OwnPace.Pace pace(List<Looked> looks) {
+    LearnedPace learned = LearnedPace.of(looks);
+    new Check().within("evenings", learned.evenings(), ENOUGH).orThrow();
+    return new OwnPace.Pace(
+        learned.times(),
+        learned.sd(),
+        learned.evenings(),
+        LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
+  }
+
+  private static List<Looked> of(List<Looked> looks, String resinId, Looked.Of of) {
+    return looks.stream().filter(l -> l.resinId().equals(resinId) && l.of() == of).toList();
+  }
+}

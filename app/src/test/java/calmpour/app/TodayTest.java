@@ -1,0 +1,87 @@
+package calmpour.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import calmpour.app.store.RunStore;
+import calmpour.app.store.WorkshopClock;
+import calmpour.core.plan.doc.Task;
+import calmpour.core.practice.World;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What is due of an evening that was poured yesterday, in a demo of its own. */
+class TodayTest {
+  private static final Browser browser = Browser.shared();
+
+  @TempDir static Path data;
+  private static RunningApp app;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.demo(data);
+  }
+
+  @AfterAll
+  static void stop() {
+    app.close();
+  }
+
+  /**
+   * Once something was poured the day begins with what is due, what cures and what is worth a
+   * touch.
+   */
+  @Test
+  void theDayBeginsWithWhatIsDue() {
+    RunStore runs = app.bean(RunStore.class);
+    Instant now = app.bean(WorkshopClock.class).instant();
+    Run run = PastEvenings.planned(app, "pantry-knobs", 0);
+    int out =
+        run.plan().tasks().stream()
+            .filter(t -> t.kind() == Task.Kind.DEMOULD)
+            .mapToInt(Task::startSeconds)
+            .min()
+            .orElseThrow();
+    Run open =
+        new Run(
+            run.session(), run.workshop(), run.plan(), now.minusSeconds(out).minusSeconds(1_800));
+    String id = runs.begin(null, open).id();
+    runs.append(id, World.carryOutUntil(open, 1, now.minusSeconds(6 * 3_600)));
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/"));
+    assertThat(page).hasURL(Pattern.compile("/today$"));
+    Locator due = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Due now"));
+    assertThat(due).containsText("Out of the mould");
+    // Nobody knows yet whether it is hard: one tap, and it is not asked again.
+    Locator touch =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Worth a touch now"));
+    int asked = touch.getByRole(AriaRole.GROUP).count();
+    assertThat(asked).isPositive();
+    touch
+        .getByRole(AriaRole.GROUP)
+        .first()
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("hard"))
+        .click();
+    assertThat(touch.getByRole(AriaRole.GROUP)).hasCount(asked - 1);
+    int lines = due.getByRole(AriaRole.LISTITEM).count();
+    Seen.readableOnAnyWidth(page, "today");
+    page.setViewportSize(1280, 800);
+    due.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Later")).first().click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("in an hour")).click();
+    assertThat(due.getByRole(AriaRole.LISTITEM)).hasCount(lines - 1);
+    assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Curing")))
+        .containsText("left");
+    runs.append(id, List.of(RunEvent.of("over", now, RunEvent.Kind.FINISHED, null)));
+  }
+}
