@@ -29,6 +29,8 @@ export type ResinPace = S["ResinPace"];
 export type RoomFelt = S["RoomFelt"];
 export type Felt = S["Felt"];
 export type PlansHeld = S["PlansHeld"];
+export type HowPlansHeld = S["HowPlansHeld"];
+export type TwoCounts = S["TwoCounts"];
 export type YieldBy = paths["/api/journal/yields"]["get"]["parameters"]["query"]["by"];
 /** What is looked for in the journal. */
 export type JournalWanted = NonNullable<paths["/api/journal"]["get"]["parameters"]["query"]>;

@@ -12,6 +12,7 @@ import {
   type JournalWanted,
   type ResinPace,
   type Trouble,
+  type TwoCounts,
   type WhatWentWrong,
   type YieldBy,
 } from "./client";
@@ -133,6 +134,22 @@ export function usePlanWithPace(onTrouble: (trouble: Trouble | null) => void) {
 
 export const usePlansHeld = () =>
   useKept(["journal", "plans"], () => api.GET("/api/journal/plans"));
+
+/** Two counts of pieces beside each other; nothing before all are there. */
+export const useCompared = (
+  counts: { count: number; of: number; otherCount: number; otherOf: number } | null,
+) =>
+  useQuery<TwoCounts>({
+    queryKey: ["compare", counts],
+    queryFn: () =>
+      value(
+        api.GET("/api/journal/compare", {
+          params: { query: counts ?? { count: 0, of: 1, otherCount: 0, otherOf: 1 } },
+        }),
+      ),
+    enabled: counts !== null,
+    staleTime: Infinity,
+  });
 
 /** What usually causes a fault; nothing before one is chosen. */
 export const useUsualCauses = (fault: JournalFault | null) =>

@@ -25,6 +25,7 @@ export function JournalScreen() {
   const [wanted, setWanted] = useState<JournalWanted>({});
   const query = useJournal(wanted);
   const shown = (part ?? "evenings") as Part;
+  const pending = query.data?.pending ?? 0;
   const some = Object.values(wanted).some((v) => v !== undefined && v !== "");
   return (
     <Box sx={{ px: 1, pt: 1.5, display: "grid", gap: 1.5, gridTemplateColumns: "minmax(0, 1fr)" }}>
@@ -50,8 +51,14 @@ export function JournalScreen() {
           </Button>
         </Box>
       </Box>
-      {shown === "yields" && <Yields />}
-      {shown === "hands" && (
+      {pending > 0 && (
+        <Box role="status" sx={{ color: "text.secondary" }}>
+          {pending} {pending === 1 ? "evening is" : "evenings are"} still being read.
+        </Box>
+      )}
+      {/* What is counted before all are read would be wrong. */}
+      {shown === "yields" && pending === 0 && <Yields />}
+      {shown === "hands" && pending === 0 && (
         <>
           <LearnedPaces />
           <LearnedRoom />
@@ -64,11 +71,6 @@ export function JournalScreen() {
           <Filters found={query.data} wanted={wanted} onWant={setWanted} />
           {query.error && <Told trouble={query.error} onRetry={() => void query.refetch()} />}
           {!query.data && !query.error && <Loading>Fetching the journal…</Loading>}
-          {query.data && query.data.pending > 0 && (
-            <Box role="status" sx={{ color: "text.secondary" }}>
-              {query.data.pending} evenings are still being read.
-            </Box>
-          )}
           {query.data && query.data.evenings.length > 0 && <Evenings found={query.data} />}
           {query.data?.evenings.length === 0 && query.data.pending === 0 && (
             <Nothing sought={some} onAll={() => setWanted({})} />

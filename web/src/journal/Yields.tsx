@@ -2,11 +2,13 @@ import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
 import { useState } from "react";
 import type { Yield, YieldBy } from "../api/client";
-import { usePlansHeld, useYields } from "../api/queries";
+import { useYields } from "../api/queries";
 import { Fetched } from "../ui/Fetched";
 import { OneOf } from "../ui/OneOf";
 import { Empty } from "../ui/Told";
-import { heldText, yieldText } from "../words/journal";
+import { yieldText } from "../words/journal";
+import { CompareTwo } from "./CompareTwo";
+import { HowGood } from "./HowGood";
 
 const WIDTH = 260;
 const HEIGHT = 22;
@@ -14,14 +16,9 @@ const HEIGHT = 22;
 /** How many pieces came out well, by mould, resin, colour or month, with how sure that is. */
 export function Yields() {
   const [by, setBy] = useState<YieldBy>("MOULD");
-  const held = usePlansHeld().data;
   return (
     <>
-      {held && held.pours > 0 && (
-        <Box role="note" aria-label="How good were the plans?">
-          {heldText(held)}
-        </Box>
-      )}
+      <HowGood />
       <OneOf<YieldBy>
         label="Counted by"
         choices={[
@@ -47,6 +44,7 @@ export function Yields() {
                 mishap, so the bars are rather too narrow; and where many lines are compared, one in
                 twenty differs by chance.
               </Box>
+              <CompareTwo rows={rows} />
             </>
           )
         }
@@ -116,7 +114,13 @@ function Span({ row }: { row: Yield }) {
   const ink = (vars ?? {}).palette?.ink;
   const x = (share: number) => share * WIDTH;
   return (
-    <svg width={WIDTH} height={HEIGHT} role="img" aria-label={yieldText(row)}>
+    <svg
+      width={WIDTH}
+      height={HEIGHT}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={yieldText(row)}
+    >
       <line x1={0} x2={WIDTH} y1={11} y2={11} stroke={ink?.rule} />
       <rect
         x={x(row.lowest)}

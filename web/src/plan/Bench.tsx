@@ -36,6 +36,7 @@ import { TitleLine } from "./verdict/TitleLine";
 const AddMould = later(() => import("./board/AddMould").then((m) => m.AddMould));
 const BatchCardView = later(() => import("../card/BatchCardView").then((m) => m.BatchCardView));
 const Conditions = later(() => import("./conditions/Conditions").then((m) => m.Conditions));
+const PouredAlready = later(() => import("../pour/PouredAlready").then((m) => m.PouredAlready));
 const PieceEditor = later(() => import("./board/PieceEditor").then((m) => m.PieceEditor));
 const LayBeside = later(() => import("./verdict/LayBeside").then((m) => m.LayBeside));
 const PrintSheet = later(() => import("./print/PrintSheet").then((m) => m.PrintSheet));
@@ -359,6 +360,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
           >
             Save as a file
           </Button>
+          {plan && <PouredAlready session={asked} sessionId={keptId} />}
           {fileTrouble && <Told trouble={fileTrouble} />}
           {answer && plan && (
             <LayBeside

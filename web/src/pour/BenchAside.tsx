@@ -40,7 +40,7 @@ export function BenchAside(props: Props) {
     swatch: c.swatch,
   }));
   const touch = cups.length > 0 && (
-    <Button onClick={() => setTouches(true)} sx={{ minHeight: 48, px: 1, ml: -1 }}>
+    <Button onClick={() => setTouches(true)} sx={{ minHeight: 48, px: 1 }}>
       How thick is it?
     </Button>
   );
@@ -57,10 +57,12 @@ export function BenchAside(props: Props) {
         [LOW]: { overflow: "auto", p: 1 },
       }}
     >
-      <Title>Open cups</Title>
+      <Box sx={{ display: "flex", justifyContent: "space-between", alignItems: "flex-start" }}>
+        <Title>Open cups</Title>
+        <Box sx={{ display: { xs: "none", md: "block" }, mt: -1, mb: -1 }}>{touch}</Box>
+      </Box>
       <Box sx={{ display: { xs: "none", md: "block" } }}>
         <OpenCups cups={state.cups} mixes={state.mixes} now={now} poured={poured} most={5} />
-        {touch}
         <Waits {...props} />
         <Filled {...props} />
       </Box>

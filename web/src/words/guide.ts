@@ -108,7 +108,8 @@ export const GUIDES: Record<string, Guide> = {
     keys: [
       ["Find", "a mould, colour, resin, fault or word; the choices beside it combine"],
       ["A piece", "opens all that went into it, and what may have gone wrong"],
-      ["How many came out well", "counts by mould, colour, resin or month"],
+      ["How many came out well", "counts by mould, colour, resin or month, and compares two"],
+      ["Learned", "your resins, room and hands, planned with when you say so"],
     ],
     example:
       "Cloudy Harbour knobs: the room was 17 °C that evening. Cold comes first; the next test is one piece at 23 °C.",

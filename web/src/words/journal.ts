@@ -5,7 +5,9 @@ import type {
   Hands,
   LearnedHand,
   NextTest,
+  HowPlansHeld,
   PlansHeld,
+  TwoCounts,
   Weighed,
   Yield,
 } from "../api/client";
@@ -228,4 +230,67 @@ export function heldText({ pours, within, medianLateSeconds, beforeThick }: Plan
       ? "The usual pour ends when it was planned."
       : `The usual pour ends ${Math.abs(late)} min ${late > 0 ? "later" : "sooner"} than planned.`;
   return `Of ${pours} pours ${within} ended within 3 min of the plan, and ${beforeThick} before their cup was thick. ${usual}`;
+}
+
+type SureGroup = HowPlansHeld["sure"][number];
+
+/** Whether plans were as sure as they said. */
+export function sureText({
+  fromPercent,
+  saidPercent,
+  plans,
+  inTime,
+  lowest,
+  highest,
+  honest,
+}: SureGroup): string {
+  const said = fromPercent > 0 ? `${fromPercent.toFixed(0)} % sure or more` : "less than 50 % sure";
+  const kept = `Of ${plans} plans that said to be ${said}, ${inTime} had every pour in time`;
+  const share = `(${(100 * lowest).toFixed(0)} to ${(100 * highest).toFixed(0)} % to expect, ${saidPercent.toFixed(0)} % said)`;
+  return honest
+    ? `${kept}: as they said ${share}.`
+    : `${kept}: ${100 * highest < saidPercent ? "less" : "more"} often than they said ${share}.`;
+}
+
+/** Two counts beside each other, as one would tell somebody. */
+export function comparedText(
+  count: number,
+  of: number,
+  otherCount: number,
+  otherOf: number,
+  { lowest, highest, differs, needed }: TwoCounts,
+): string {
+  const both = `${count} of ${of} against ${otherCount} of ${otherOf}`;
+  const points = (share: number) => Math.round(100 * share);
+  if (differs) {
+    return `${both}: more than chance. The difference is ${points(lowest)} to ${points(highest)} percentage points.`;
+  }
+  const more = Math.max(needed - of, needed - otherOf);
+  return needed === 0 || more <= 0
+    ? `${both}: may well be chance.`
+    : `${both}: may well be chance. About ${more} more of each would tell.`;
+}
+
+const LATE: readonly [words: string, below: number][] = [
+  ["−3 …", -2.5],
+  ["−2", -1.5],
+  ["−1", -0.5],
+  ["0", 0.5],
+  ["+1", 1.5],
+  ["+2", 2.5],
+  ["+3 to 10", 10.5],
+  ["+11 to 30", 30.5],
+  ["more", Infinity],
+];
+
+/** Pours by how long before or after their planned end they ended. */
+export function lateGroups(pours: HowPlansHeld["latest"]): { words: string; pours: number }[] {
+  const groups = LATE.map(([words]) => ({ words, pours: 0 }));
+  for (const { planned, real } of pours) {
+    const group = groups[LATE.findIndex(([, below]) => real - planned < below)];
+    if (group) {
+      group.pours++;
+    }
+  }
+  return groups;
 }

@@ -2,7 +2,7 @@ import type { Task } from "../api/client";
 import { dayAndTime } from "./time";
 
 /** From then on it may be done on any day; nobody gets up for it. */
-const FREE = new Set<Task["kind"]>(["DEMOULD", "FINISH", "READY"]);
+const FREE = new Set<Task["kind"]>(["DEMOULD", "MOULDS_AWAY", "FINISH", "READY"]);
 
 const NIGHT_FROM = 22;
 const NIGHT_TO = 7;

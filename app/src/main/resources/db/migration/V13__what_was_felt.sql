@@ -11,3 +11,6 @@ create table journal_look (
 );
 -- The middle of the readings of an evening; null where nobody read a thermometer.
 alter table journal_evening add column room_read_c double precision;
+-- How sure its plan was that every pour is in time, and whether every pour was; null where nothing was poured.
+alter table journal_evening add column said_percent double precision;
+alter table journal_evening add column all_in_time boolean;

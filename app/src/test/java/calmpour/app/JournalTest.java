@@ -341,6 +341,41 @@ class JournalTest {
         .hasSize(felt.size());
   }
 
+  /** Whether plans were as sure as they said, drawn and said; and two counts beside each other. */
+  @Test
+  void saysHowGoodThePlansWereAndWhetherADifferenceIsChance() {
+    JsonNode plans = app.get("/api/journal/plans").body();
+    int counted = 0;
+    for (JsonNode group : plans.get("sure")) {
+      counted += group.get("plans").asInt();
+      assertThat(group.get("inTime").asInt()).isLessThanOrEqualTo(group.get("plans").asInt());
+    }
+    assertThat(counted).isEqualTo(told.size());
+    assertThat(plans.get("latest").size()).isEqualTo(plans.at("/held/pours").asInt());
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=yields"));
+    assertThat(
+            page.getByRole(
+                AriaRole.IMG, new Page.GetByRoleOptions().setName("Pours: planned and real end")))
+        .isVisible();
+    Locator two =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Compare two"));
+    field(page, "First: good").fill("3");
+    field(page, "First: of").fill("6");
+    field(page, "Second: good").fill("1");
+    field(page, "Second: of").fill("6");
+    assertThat(two)
+        .containsText("3 of 6 against 1 of 6: may well be chance. About 25 more of each");
+    field(page, "First: good").fill("seven");
+    assertThat(two).containsText("Enter whole numbers");
+    field(page, "First: good").fill("60");
+    field(page, "First: of").fill("70");
+    field(page, "Second: good").fill("30");
+    field(page, "Second: of").fill("70");
+    assertThat(two).containsText("more than chance");
+    Seen.readableOnAnyWidth(page, "how good the plans were");
+  }
+
   private static Locator keys(Page page, String names) {
     return page.getByRole(
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(names)));
@@ -370,7 +405,11 @@ class JournalTest {
     page.setViewportSize(1280, 800);
     page.navigate(app.url("/journal?part=yields"));
     assertThat(page.getByRole(AriaRole.TABLE)).containsText("Knob 32");
-    assertThat(page.getByRole(AriaRole.NOTE)).containsText("before their cup was thick");
+    assertThat(
+            page.getByRole(
+                AriaRole.REGION,
+                new Page.GetByRoleOptions().setName("How good were the plans?")))
+        .containsText("before their cup was thick");
     Seen.readableOnAnyWidth(page, "how many came out well");
     page.navigate(app.url("/journal"));
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("evenings");

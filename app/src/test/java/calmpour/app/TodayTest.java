@@ -1,5 +1,7 @@
 package calmpour.app;
 
+import static calmpour.app.Seen.button;
+import static calmpour.app.Seen.field;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -83,5 +85,32 @@ class TodayTest {
     assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Curing")))
         .containsText("left");
     runs.append(id, List.of(RunEvent.of("over", now, RunEvent.Kind.FINISHED, null)));
+  }
+
+  /** An evening without the bench goes into the record from its plan; one to come is refused. */
+  @Test
+  void whatWasPouredWithoutTheBenchIsEnteredFromItsPlan() {
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/sessions"));
+    page.getByRole(
+            AriaRole.LINK,
+            new Page.GetByRoleOptions().setName("Garden-row labels for the walled garden"))
+        .first()
+        .click();
+    button(page, "I poured this already").click();
+    field(page, "Begun").fill("2199-11-20T18:00");
+    button(page, "Enter it").click();
+    assertThat(page.getByText("This is still to come")).isVisible();
+    field(page, "Begun").fill("2026-06-20T18:00");
+    button(page, "Enter it").click();
+    assertThat(page).hasURL(Pattern.compile("/record$"));
+    assertThat(page.getByText("Nothing: it went as it was planned.")).isVisible();
+    assertThat(page.getByText("12 of 12").or(page.getByText("0 of 12"))).isVisible();
+    page.navigate(app.url("/today"));
+    assertThat(
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Later"))
+                .or(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Due now")))
+                .first())
+        .containsText("Garden-row labels");
   }
 }

@@ -7,8 +7,10 @@ import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.work.JournalDesk;
 import calmpour.core.check.Check;
+import calmpour.core.check.Range;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.Proportion;
+import calmpour.core.journal.SaidSure;
 import calmpour.core.journal.WhatWentWrong;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
@@ -37,6 +39,11 @@ public class JournalController {
   private static final int MOST = 200;
 
   private static final int LONGEST_WORDS = 200;
+
+  /** More points than that are a cloud. */
+  private static final int MOST_DRAWN = 600;
+
+  private static final Range PIECES = new Range(1, 1_000_000);
 
   private final JournalDesk desk;
   private final JournalStore journal;
@@ -200,11 +207,82 @@ public class JournalController {
         .toList();
   }
 
+  /**
+   * How the plans held.
+   *
+   * @param sure whether they were as sure as they said
+   * @param latest pours to be drawn
+   */
+  public record HowPlansHeld(
+      PlansHeld held, List<SureGroup> sure, List<JournalStore.PouredAt> latest) {}
+
+  /**
+   * Plans that said to be about as sure.
+   *
+   * @param lowest share that may really have every pour in time, 0 to 1
+   * @param highest likewise
+   * @param honest whether what was said lies between them
+   */
+  public record SureGroup(
+      double fromPercent,
+      double saidPercent,
+      int plans,
+      int inTime,
+      double lowest,
+      double highest,
+      boolean honest) {}
+
   /** How the plans held against what was done. */
   @GetMapping("/plans")
-  PlansHeld plans() {
+  HowPlansHeld plans() {
     desk.catchUp();
-    return PlansHeld.of(journal.poured());
+    return new HowPlansHeld(
+        PlansHeld.of(journal.poured()),
+        SaidSure.of(journal.saidSure()).stream()
+            .map(s ->
+                new SureGroup(
+                    s.fromPercent(),
+                    s.saidPercent(),
+                    s.held().of(),
+                    s.held().count(),
+                    s.held().lowest(),
+                    s.held().highest(),
+                    s.honest()))
+            .toList(),
+        journal.latestPours(MOST_DRAWN));
+  }
+
+  /**
+   * Two counts beside each other.
+   *
+   * @param lowest the first share less the second lies between them in 19 of 20 cases, −1 to 1
+   * @param highest likewise
+   * @param differs whether by more than chance
+   * @param needed how many of each would tell shares like these apart; 0 where they are the same
+   */
+  public record TwoCounts(double lowest, double highest, boolean differs, int needed) {}
+
+  /** Whether two counts differ by more than chance, and how many more would tell. */
+  @GetMapping("/compare")
+  TwoCounts compare(
+      @RequestParam int count,
+      @RequestParam int of,
+      @RequestParam int otherCount,
+      @RequestParam int otherOf) {
+    new Check()
+        .within("of", (double) of, PIECES)
+        .within("otherOf", (double) otherOf, PIECES)
+        .within("count", (double) count, new Range(0, Math.max(1, of)))
+        .within("otherCount", (double) otherCount, new Range(0, Math.max(1, otherOf)))
+        .orThrow();
+    Proportion one = Proportion.of(count, of);
+    Proportion other = Proportion.of(otherCount, otherOf);
+    double[] between = one.difference(other);
+    return new TwoCounts(
+        between[0],
+        between[1],
+        one.differsFrom(other),
+        Proportion.neededOfEach(one.share(), other.share()));
   }
 
   /** All pieces as a table that other programs read. */

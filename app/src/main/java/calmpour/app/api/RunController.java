@@ -16,6 +16,7 @@ import calmpour.core.derive.Derivation;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
+import calmpour.core.run.AsPlanned;
 import calmpour.core.run.FillersNow;
 import calmpour.core.run.FullMoulds;
 import calmpour.core.run.Run;
@@ -79,12 +80,15 @@ public class RunController {
    * @param heatSeen whether the maker has seen the plan's heat warnings and begins all the same;
    *     asked for where it has any, and kept with the run
    * @param mouldsEmpty whether moulds that another run says are full are empty all the same
+   * @param poured whether it was poured already, without the bench: it began when the session says,
+   *     stands as planned, and no warning is asked about any more
    */
   public record BeginRequest(
       Session session,
       @Nullable String sessionId,
       @Nullable Boolean heatSeen,
-      @Nullable Boolean mouldsEmpty) {
+      @Nullable Boolean mouldsEmpty,
+      @Nullable Boolean poured) {
     public BeginRequest {
       new Check()
           .present("session", session)
@@ -136,6 +140,9 @@ public class RunController {
     WorkedPlan worked =
         plans.shown(session, workshop.withBookings(others.bookings(request.sessionId())));
     Plan plan = worked.plan();
+    if (request.poured() != null && request.poured()) {
+      return poured(request, worked);
+    }
     List<Finding> hot = plan.findings().stream().filter(Finding::heatWarning).toList();
     boolean seen = request.heatSeen() != null && request.heatSeen();
     boolean empty = request.mouldsEmpty() != null && request.mouldsEmpty();
@@ -152,6 +159,18 @@ public class RunController {
       begun = runs.append(begun.id(), List.of(heatSeen(hot, run))).orElseThrow();
     }
     return opened(begun);
+  }
+
+  private OpenedRun poured(BeginRequest request, WorkedPlan worked) {
+    Instant now = clock.instant();
+    Instant from = request.session().startsAtInstant();
+    new Check()
+        .that(from.isBefore(now), Problem.of("session.startsAt", Problem.Code.NOT_YET, "" + from))
+        .orThrow();
+    Run run = new Run(request.session(), worked.job().used(), worked.plan(), from);
+    KeptRun begun = runs.begin(request.sessionId(), run);
+    List<RunEvent> events = AsPlanned.until(run, now);
+    return opened(events.isEmpty() ? begun : runs.append(begun.id(), events).orElseThrow());
   }
 
   /** Moulds of a session that still hold pieces of another run, in words; empty for none. */

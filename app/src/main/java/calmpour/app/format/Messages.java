@@ -76,6 +76,7 @@ enum Messages {
   NEVER_CERTAIN(
       "Nobody can be {0} % sure: hands, room and label all vary. At most {2} % can be asked for."),
   DROPS_OF_A_POWDER("Drops are counted of liquids only. Choose a share instead."),
+  NOT_YET("This is still to come: choose a moment that is over."),
   NO_SUCH_DAY("{0} is no day a session can be on. Choose one between 2000 and 2200."),
   FORMAT_IS_NEWER("A newer Calm Pour wrote this (format {0}; this one reads up to {2})."),
   NOT_A_SESSION_FILE("This is not a Calm Pour session file."),

@@ -112,7 +112,11 @@ class DemoHistory {
       Session then = session.withStartsAt(LocalDateTime.ofInstant(begun, zone));
       WorkedPlan worked = planner.work(then, workshop);
       Run run = new Run(then, worked.job().used(), worked.plan(), then.startsAtInstant());
-      runs.append(runs.begin(null, run).id(), World.carryOutUntil(run, SEED, now));
+      // Nobody has taken anything out of its mould yet.
+      Instant beforeOut = begun.plusSeconds(demould - 60L);
+      runs.append(
+          runs.begin(null, run).id(),
+          World.carryOutUntil(run, SEED, now.isBefore(beforeOut) ? now : beforeOut));
     } catch (InvalidValuesException cannotBePlanned) {
       // Nothing is due then.
     }

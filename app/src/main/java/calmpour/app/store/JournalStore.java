@@ -22,6 +22,7 @@ import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.Quantile;
+import calmpour.core.journal.SaidSure;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
@@ -152,7 +153,7 @@ public class JournalStore {
     db.transaction(one -> {
       DSLContext dsl = one.dsl();
       dsl.deleteFrom(JOURNAL_EVENING).where(JOURNAL_EVENING.RUN_ID.eq(kept.id())).execute();
-      evening(dsl, kept);
+      evening(dsl, kept, asRun);
       Map<Integer, Batch> batches = new HashMap<>();
       run.plan().batches().forEach(b -> batches.put(b.number(), b));
       for (AsRun.BatchIn batch : asRun.batches()) {
@@ -195,7 +196,7 @@ public class JournalStore {
     });
   }
 
-  private void evening(DSLContext dsl, RunStore.KeptRun kept) {
+  private void evening(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
     Run run = kept.run();
     Plan plan = run.plan();
     String zone = run.session().zoneId();
@@ -214,9 +215,27 @@ public class JournalStore {
             finished == null ? null : finished.atOffset(ZoneOffset.UTC))
         .set(JOURNAL_EVENING.ROOM_C, run.session().room().temperatureC())
         .set(JOURNAL_EVENING.HUMIDITY_PERCENT, run.session().room().humidityPercent())
+        .set(
+            JOURNAL_EVENING.SAID_PERCENT,
+            plan.chance() == null ? null : (Double) plan.chance().percent())
+        .set(JOURNAL_EVENING.ALL_IN_TIME, inTime(asRun))
         .set(JOURNAL_EVENING.ROOM_READ_C, roomRead(kept.events()))
         .set(JOURNAL_EVENING.BOARD, formats.write(Board.of(plan, resin, run.session().resinId())))
         .execute();
+  }
+
+  /** Null while a pour is open, and where nothing was poured. */
+  private static @Nullable Boolean inTime(AsRun asRun) {
+    boolean open = asRun.pours().stream().anyMatch(p -> p.outcome() == AsRun.Outcome.OPEN);
+    boolean poured = asRun.pours().stream().anyMatch(p -> p.outcome() == AsRun.Outcome.POURED);
+    if (open || !poured) {
+      return null;
+    }
+    return asRun.pours().stream()
+        .allMatch(p ->
+            p.outcome() == AsRun.Outcome.POURED
+                && p.spareSeconds() != null
+                && p.spareSeconds() >= 0);
   }
 
   private static @Nullable Double roomRead(List<RunEvent> events) {
@@ -602,6 +621,34 @@ public class JournalStore {
         .sorted(java.util.Comparator.comparing(Count::name))
         .toList();
   }
+
+  /** How sure plans were, and whether every pour was in time. */
+  public List<SaidSure.Evening> saidSure() {
+    return db.select(JOURNAL_EVENING.SAID_PERCENT, JOURNAL_EVENING.ALL_IN_TIME)
+        .from(JOURNAL_EVENING)
+        .where(JOURNAL_EVENING.SAID_PERCENT.isNotNull())
+        .and(JOURNAL_EVENING.ALL_IN_TIME.isNotNull())
+        .fetch(row -> new SaidSure.Evening(row.value1(), row.value2()));
+  }
+
+  /**
+   * Pours of the latest evenings: planned and real end, in minutes from the beginning.
+   *
+   * @param most of them
+   */
+  public List<PouredAt> latestPours(int most) {
+    return db.select(JOURNAL_POUR.PLANNED_SECONDS, JOURNAL_POUR.AT_SECONDS)
+        .from(JOURNAL_POUR)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_POUR.RUN_ID))
+        .where(JOURNAL_POUR.AT_SECONDS.isNotNull())
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc(), JOURNAL_POUR.AT_SECONDS, JOURNAL_POUR.POUR_ID)
+        .limit(most)
+        .fetch(row -> new PouredAt(row.value1() / 60.0, row.value2() / 60.0));
+  }
+
+  /** One pour: its end as planned and as it was, min from the beginning. */
+  public record PouredAt(double planned, double real) {}
 
   /** All pours that were made, with when they were planned. */
   public List<PlansHeld.Poured> poured() {

@@ -69,6 +69,7 @@ public record Problem(
     MOULDS_FULL,
     DROPS_OF_A_POWDER,
     NO_SUCH_DAY,
+    NOT_YET,
     FORMAT_IS_NEWER,
     NOT_A_SESSION_FILE,
     UNKNOWN_WORD

@@ -15,6 +15,9 @@ public record Proportion(int count, int of, double lowest, double highest) {
   /** 97.5 % quantile of the normal distribution. */
   private static final double Z = 1.959963984540054;
 
+  /** 80 % quantile of it. */
+  private static final double Z_POWER = 0.8416212335729143;
+
   /**
    * The score interval of E. B. Wilson, "Probable inference, the law of succession, and statistical
    * inference", J. Am. Stat. Assoc. 22 (1927) 209–212: it holds for small counts as well, and never
@@ -58,6 +61,32 @@ public record Proportion(int count, int of, double lowest, double highest) {
     }
     double[] between = difference(other);
     return between[0] > 0 || between[1] < 0;
+  }
+
+  /**
+   * How many of each have to be looked at so that two shares like these would be told apart in four
+   * of five tries, 5 % of all differences being chance: J. L. Fleiss, "Statistical Methods for
+   * Rates and Proportions", 2nd ed. (1981), chapter 3, without correction for continuity.
+   *
+   * @return 0 where the shares are the same, for then no number would
+   */
+  public static int neededOfEach(double share, double other) {
+    return neededOfEach(share, other, Z_POWER);
+  }
+
+  /**
+   * @param zPower quantile of the normal distribution of the share of tries that tell
+   */
+  static int neededOfEach(double share, double other, double zPower) {
+    double by = Math.abs(share - other);
+    if (!(by > 0)) {
+      return 0;
+    }
+    double middle = (share + other) / 2;
+    double root =
+        Z * Math.sqrt(2 * middle * (1 - middle))
+            + zPower * Math.sqrt(share * (1 - share) + other * (1 - other));
+    return (int) Math.ceil(root * root / (by * by));
   }
 
   /** This share less another: lowest and highest, −1 to 1, by the same method. */

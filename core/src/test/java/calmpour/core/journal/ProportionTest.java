@@ -56,6 +56,40 @@ class ProportionTest {
     assertThat(told.highest()).isCloseTo(Math.min(1, library.getUpperBound()), within(1e-9));
   }
 
+  /**
+   * The worked example in the manual of R's power.prop.test (base library "stats"): 50 % against 75
+   * % with a power of 90 % takes 76.7 of each; from memory, so that the next test is the other
+   * check.
+   */
+  @Test
+  void theManualsExampleOfHowManyAreNeeded() {
+    double ninety = 1.2815515655446004;
+    assertThat(Proportion.neededOfEach(0.5, 0.75, ninety)).isEqualTo(77);
+    assertThat(Proportion.neededOfEach(0.3, 0.3)).isZero();
+  }
+
+  /** So many of each tell in four of five seeded trials, by the plain test of two shares. */
+  @Test
+  void soManyTellInFourOfFiveTries() {
+    java.util.Random random = new java.util.Random(7);
+    for (double[] shares : new double[][] {{0.5, 0.2}, {0.9, 0.7}, {0.4, 0.3}}) {
+      int n = Proportion.neededOfEach(shares[0], shares[1]);
+      int told = 0;
+      for (int trial = 0; trial < 2_000; trial++) {
+        double a = 0;
+        double b = 0;
+        for (int i = 0; i < n; i++) {
+          a += random.nextDouble() < shares[0] ? 1 : 0;
+          b += random.nextDouble() < shares[1] ? 1 : 0;
+        }
+        double pooled = (a + b) / (2.0 * n);
+        double z = (a - b) / n / Math.sqrt(2 * pooled * (1 - pooled) / n);
+        told += Math.abs(z) > 1.96 ? 1 : 0;
+      }
+      assertThat(told / 2_000.0).as(n + " of each").isBetween(0.75, 0.85);
+    }
+  }
+
   @Test
   void tellsChanceFromAClearDifference() {
     assertThat(Proportion.of(3, 6).differsFrom(Proportion.of(1, 6))).isFalse();

@@ -1,0 +1,86 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, ask, type Session, type Trouble } from "../api/client";
+import { Told } from "../ui/Told";
+
+interface Props {
+  session: Session;
+  /** Of the kept session; missing for one that is not kept. */
+  sessionId: string | undefined;
+}
+
+/** Now as the fields of a day and an hour have it. */
+function now(): string {
+  const at = new Date();
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+/** An evening that was poured without the bench: into the journal, as it was planned. */
+export function PouredAlready({ session, sessionId }: Props) {
+  const [asks, setAsks] = useState(false);
+  const [from, setFrom] = useState(() =>
+    session.startsAt.slice(0, 16) < now() ? session.startsAt.slice(0, 16) : now(),
+  );
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [waiting, setWaiting] = useState(false);
+  const navigate = useNavigate();
+  const enter = async () => {
+    setWaiting(true);
+    const answer = await ask(
+      api.POST("/api/runs", {
+        body: {
+          session: { ...session, startsAt: `${from}:00` },
+          ...(sessionId ? { sessionId } : {}),
+          poured: true,
+        },
+      }),
+    );
+    setWaiting(false);
+    if (answer.status === "ok") {
+      void navigate(`/pour/${answer.value.id}/record`);
+    } else {
+      setTrouble(answer.trouble);
+    }
+  };
+  const wrong = trouble?.errors.find((e) => e.field === "session.startsAt")?.message;
+  return (
+    <>
+      <Button onClick={() => setAsks(!asks)} aria-expanded={asks}>
+        I poured this already
+      </Button>
+      {asks && (
+        <Box
+          role="group"
+          aria-label="I poured this already"
+          sx={{
+            flex: "1 1 100%",
+            display: "flex",
+            flexWrap: "wrap",
+            gap: 1.5,
+            alignItems: "flex-start",
+          }}
+        >
+          <TextField
+            label="Begun"
+            type="datetime-local"
+            value={from}
+            onChange={(e) => setFrom(e.target.value)}
+            error={wrong !== undefined}
+            helperText={wrong ?? "It goes into the journal as planned; faults you add on its page."}
+          />
+          <Button
+            variant="contained"
+            disabled={waiting || from === ""}
+            onClick={() => void enter()}
+          >
+            Enter it
+          </Button>
+          {trouble && wrong === undefined && <Told trouble={trouble} />}
+        </Box>
+      )}
+    </>
+  );
+}
