@@ -6,7 +6,7 @@ export function Astray() {
   return (
     <Empty title="There is nothing at this address">
       <p>Perhaps it was copied without its end, or what stood here is removed.</p>
-      <Button variant="contained" href="/">
+      <Button variant="contained" href="/plan">
         To the plan
       </Button>
     </Empty>

@@ -6,6 +6,11 @@ function time(minutes: number): string {
   return minutes < 180 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 60)} h`;
 }
 
+const day = (date: string) =>
+  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", timeZone: "UTC" }).format(
+    new Date(date),
+  );
+
 const percent = (times: number) => Math.round(Math.abs(times - 1) * 100);
 
 /** A resin's pace beside its label: what it is of, what was learned, and by how much it was told. */
@@ -23,7 +28,7 @@ export function paceText({ name, of, learned, labelMinutes, labelHours, taken }:
     learned: `${slower}: ${time(label * learned.times)} instead of ${time(label)}, most likely ${time(label * learned.lowest)} to ${time(label * learned.highest)}.`,
     by:
       `${learned.evenings} ${learned.evenings === 1 ? "evening" : "evenings"}, ${learned.looks} looks${left}.` +
-      (taken ? ` Planned with since ${taken.since}: ${time(label * taken.times)}.` : ""),
+      (taken ? ` Planned with since ${day(taken.since)}: ${time(label * taken.times)}.` : ""),
   };
 }
 

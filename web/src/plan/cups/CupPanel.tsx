@@ -111,11 +111,13 @@ function PotLife({ cup, plan, session, shelf }: Props) {
     return null;
   }
   const here = (cup.times.thickensSeconds - batch.times.contactSeconds) / 60;
+  const own = resin.own?.fluid;
   const of =
     resin.potLifeMassG === undefined ? "" : ` for ${showWith(units.MASS, resin.potLifeMassG, 0)}`;
   return (
     <Box sx={{ color: "text.secondary" }}>
-      Pot life: {minutes(resin.potLifeMinutes)} on the label{of}; about{" "}
+      Pot life: {minutes(resin.potLifeMinutes)} on the label{of}
+      {own && `, ${minutes(resin.potLifeMinutes * own.times)} learned`}; about{" "}
       <Fig of={`${ofCup(cup.id)}/workingTimeMinutes`} what={`Working time of ${cup.colour.name}`}>
         {minutes(here)}
       </Fig>{" "}

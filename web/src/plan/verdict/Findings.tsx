@@ -57,14 +57,16 @@ export function Findings(props: Props) {
   const late = breaches.filter((f) => f.rule === "POUR_AFTER_WORKING_TIME");
   const others = breaches.filter((f) => f.rule !== "POUR_AFTER_WORKING_TIME");
   const heat = plan.findings.filter(isHeat);
+  const hot: Told[] = heat.map((finding) => ({
+    key: `${finding.rule} ${finding.place}`,
+    breach: true,
+    text: `Heat: ${findingText(finding, plan, units)}`,
+    finding,
+    mends: finding.mends,
+  }));
+  // Heat first; but one line of it leaves room for pours that come too late.
   const told: Told[] = [
-    ...heat.map((finding) => ({
-      key: `${finding.rule} ${finding.place}`,
-      breach: true,
-      text: `Heat: ${findingText(finding, plan, units)}`,
-      finding,
-      mends: finding.mends,
-    })),
+    ...hot.slice(0, 1),
     ...latePours(plan).map((text, i) => ({
       key: text,
       breach: true,
@@ -72,6 +74,7 @@ export function Findings(props: Props) {
       finding: undefined,
       mends: i === 0 ? (late.find((f) => f.mends.length > 0)?.mends ?? []) : [],
     })),
+    ...hot.slice(1),
     ...[...others, ...near, ...notes]
       .filter((f) => !isHeat(f))
       .map((finding) => ({

@@ -227,7 +227,7 @@ class PracticeTest extends DemoScreens {
   @Test
   void theHowOfAWorkingTimeOpensItsCurve() {
     Page page = browser.page(1280, 900);
-    page.navigate(demo.url("/"));
+    page.navigate(demo.url("/plan"));
     page.getByRole(
             AriaRole.BUTTON,
             new Page.GetByRoleOptions().setName("Working time of Harbour: how it came about"))
