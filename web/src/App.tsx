@@ -96,7 +96,9 @@ export function App() {
 /** Once something was poured the day begins with what is due, before that with a plan. */
 function Home() {
   const { data, error } = useToday();
-  return data === undefined && error === null ? (
+  // An older address is still to be followed.
+  const older = useLocation().hash.startsWith("#/");
+  return older || (data === undefined && error === null) ? (
     <Loading>Looking what is due…</Loading>
   ) : (
     <Navigate to={data?.record ? "/today" : "/plan"} replace />

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.Request;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.net.URI;
 import java.nio.file.Path;
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Headless Chromium, watched: what leaves the machine or fails in a page is remembered. */
 final class Browser implements AutoCloseable {
+  private static final double PATIENT_MS = 15_000;
   private static @Nullable Browser shared;
 
   private final Playwright playwright;
@@ -39,6 +41,8 @@ final class Browser implements AutoCloseable {
   }
 
   Browser() {
+    // What is asserted is that it comes; how soon is measured elsewhere, on a machine that rests.
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENT_MS);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

@@ -407,8 +407,7 @@ class JournalTest {
     assertThat(page.getByRole(AriaRole.TABLE)).containsText("Knob 32");
     assertThat(
             page.getByRole(
-                AriaRole.REGION,
-                new Page.GetByRoleOptions().setName("How good were the plans?")))
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("How good were the plans?")))
         .containsText("before their cup was thick");
     Seen.readableOnAnyWidth(page, "how many came out well");
     page.navigate(app.url("/journal"));
