@@ -11,20 +11,21 @@ interface Side {
   of: string;
 }
 
+/** A count as it is typed; null for anything else, such as 2.5 or 1e9. */
+const whole = (text: string) => (/^\d{1,6}$/.test(text.trim()) ? Number(text) : null);
+
 /** Two counts beside each other: a difference, chance, or too few to tell. */
 export function CompareTwo({ rows }: { rows: Yield[] }) {
   const [one, setOne] = useState<Side>({ good: "", of: "" });
   const [other, setOther] = useState<Side>({ good: "", of: "" });
-  const counts = [one.good, one.of, other.good, other.of].map((t) =>
-    /^\d{1,6}$/.test(t.trim()) ? Number(t) : null,
-  );
+  const counts = [one.good, one.of, other.good, other.of].map(whole);
   const [count, of, otherCount, otherOf] = counts;
   const wrong = (side: Side) => {
-    const [good, all] = [Number(side.good), Number(side.of)];
+    const [good, all] = [whole(side.good), whole(side.of)];
     if (side.good === "" || side.of === "") {
       return "";
     }
-    return !(all >= 1) || !(good >= 0)
+    return good === null || all === null || all < 1
       ? "Enter whole numbers, for example 3 of 6."
       : good > all
         ? "More good ones than pieces."

@@ -234,9 +234,8 @@ export function heldText({ pours, within, medianLateSeconds, beforeThick }: Plan
 
 type SureGroup = HowPlansHeld["sure"][number];
 
-/** Whether plans were as sure as they said. */
+/** Whether plans were as sure as they said; a group is told by what it said on average. */
 export function sureText({
-  fromPercent,
   saidPercent,
   plans,
   inTime,
@@ -244,9 +243,8 @@ export function sureText({
   highest,
   honest,
 }: SureGroup): string {
-  const said = fromPercent > 0 ? `${fromPercent.toFixed(0)} % sure or more` : "less than 50 % sure";
-  const kept = `Of ${plans} plans that said to be ${said}, ${inTime} had every pour in time`;
-  const share = `(${(100 * lowest).toFixed(0)} to ${(100 * highest).toFixed(0)} % to expect, ${saidPercent.toFixed(0)} % said)`;
+  const kept = `Of ${plans} plans that said to be about ${saidPercent.toFixed(0)} % sure, ${inTime} had every pour in time`;
+  const share = `(${(100 * lowest).toFixed(0)} to ${(100 * highest).toFixed(0)} % to expect)`;
   return honest
     ? `${kept}: as they said ${share}.`
     : `${kept}: ${100 * highest < saidPercent ? "less" : "more"} often than they said ${share}.`;

@@ -1,3 +1,5 @@
+// Longer than other files: one evening, with all that may happen on it, told in the order in
+// which it happens.
 package calmpour.core.practice;
 
 import calmpour.core.mould.MouldMake;

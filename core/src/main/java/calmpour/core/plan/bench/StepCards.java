@@ -1,3 +1,4 @@
+// Longer than other files: one line for each kind of step, read beside each other.
 package calmpour.core.plan.bench;
 
 import calmpour.core.design.FinishStep;
