@@ -3,6 +3,7 @@ package calmpour.core.journal;
 import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.run.Corrections;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
@@ -98,7 +99,8 @@ public final class HandSpeeds {
       boolean enough) {}
 
   /** Where one pair of hands worked; of two nobody said which did what. */
-  public static List<OfEvening> of(Run run, List<RunEvent> events) {
+  public static List<OfEvening> of(Run run, List<RunEvent> raw) {
+    List<RunEvent> events = Corrections.applied(raw);
     if (run.session().habits().planning().pairsOfHands() > 1) {
       return List.of();
     }

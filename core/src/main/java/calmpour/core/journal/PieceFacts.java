@@ -19,6 +19,7 @@ import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.BenchTrouble;
+import calmpour.core.run.Corrections;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
@@ -81,7 +82,7 @@ public final class PieceFacts {
 
   private PieceFacts(Run run, List<RunEvent> events, AsRun asRun, CavityId piece) {
     this.run = run;
-    this.events = events;
+    this.events = Corrections.applied(events);
     this.asRun = asRun;
     this.done = RunReader.done(run, events);
     this.view = run.plan().pieces().get(piece.line() - 1);

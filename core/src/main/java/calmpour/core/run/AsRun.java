@@ -157,6 +157,8 @@ public record AsRun(
    * @param demoulded whether it is out of its mould
    * @param givenUp whether it is not used any more, because its mould leaked or something fell in
    * @param lookedOver null until somebody looked
+   * @param readySeconds from when it may be handed over; null where nothing is known of it
+   * @param became what became of it; null where nobody said
    */
   public record PieceOut(
       CavityId piece,
@@ -167,5 +169,7 @@ public record AsRun(
       int layers,
       boolean demoulded,
       boolean givenUp,
-      @Nullable LookOver lookedOver) {}
+      @Nullable LookOver lookedOver,
+      @Nullable Integer readySeconds,
+      @Nullable Became became) {}
 }

@@ -76,6 +76,9 @@ final class History {
   /** By piece; of several looks the last one counts. */
   final Map<CavityId, LookOver> lookedOver = new HashMap<>();
 
+  /** By piece; of several tellings the last one counts. */
+  final Map<CavityId, Became> became = new HashMap<>();
+
   /** Done before its wait was over, and meant so: minutes too early, by task. */
   final Map<TaskId, Double> early = new LinkedHashMap<>();
 
@@ -97,7 +100,7 @@ final class History {
    */
   static History of(Run run, List<RunEvent> events) {
     History history = new History(run);
-    List<RunEvent> stand = standing(events);
+    List<RunEvent> stand = standing(Corrections.applied(events));
     // A screen that was cut off tells later what was done before.
     stand.sort(Comparator.comparing(RunEvent::at));
     for (RunEvent event : stand) {
@@ -107,7 +110,7 @@ final class History {
   }
 
   /** Those that were not taken back. A step that was finished twice is taken back altogether. */
-  private static List<RunEvent> standing(List<RunEvent> events) {
+  static List<RunEvent> standing(List<RunEvent> events) {
     List<RunEvent> stand = new ArrayList<>();
     Set<String> known = new HashSet<>();
     for (RunEvent event : events) {
@@ -203,7 +206,10 @@ final class History {
       case TROUBLE ->
           BenchTrouble.read(of, event.codes(), event.value(), event.text(), at)
               .ifPresent(t -> troubles.add(t, event.id()));
-      case UNDONE, PUT_OFF -> {}
+      case BECAME ->
+          Became.of(event.codes(), event.text(), at)
+              .ifPresent(b -> CavityId.read(of).ifPresent(piece -> became.put(piece, b)));
+      case UNDONE, PUT_OFF, CORRECTED -> {}
     }
     if (BY_HAND.contains(event.kind()) && !answers(event)) {
       byHand(event);

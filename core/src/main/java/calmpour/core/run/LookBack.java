@@ -258,9 +258,16 @@ final class LookBack {
                 layers.size(),
                 bench.done(group.taskId(Task.Kind.DEMOULD)),
                 bench.history.troubles.givenUp.contains(piece),
-                bench.history.lookedOver.get(piece)));
+                bench.history.lookedOver.get(piece),
+                ready(group.taskId(Task.Kind.READY)),
+                bench.history.became.get(piece)));
       }
     }
     return pieces;
+  }
+
+  private @Nullable Integer ready(TaskId task) {
+    Task laid = replan.laid().task(task);
+    return laid == null ? null : (Integer) laid.startSeconds();
   }
 }

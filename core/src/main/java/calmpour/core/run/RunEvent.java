@@ -37,8 +37,10 @@ public record RunEvent(
     implements RunEventBuilder.With {
   public static final Range GRAMS = new Range(0, 50_000);
   public static final Range TEMPERATURE_C = new Range(-20, 250);
+  private static final Range CORRECTED_TO =
+      new Range(TEMPERATURE_C.minInclusive(), GRAMS.maxInclusive());
   public static final Range POT = new Range(0, 1_000);
-  public static final Range CODES = new Range(0, 20);
+  public static final Range CODES = new Range(0, 60);
   private static final int TEXT_LENGTH = 300;
   private static final int NAME_LENGTH = 80;
 
@@ -80,6 +82,17 @@ public record RunEvent(
      * LookOver}; {@code text}: a line of the maker's.
      */
     LOOKED_OVER,
+    /**
+     * {@code of}: a piece, such as {@code 1.2}; {@code codes}: what became of it, see {@link
+     * Became}; {@code text}: to whom, or why.
+     */
+    BECAME,
+    /**
+     * {@code of}: another event that was told wrong, or what put it right last; {@code value}: what
+     * it should have said; {@code codes}: when it really was; {@code text}: why. See {@link
+     * Corrections}.
+     */
+    CORRECTED,
     /**
      * {@code of}: a cup or a piece that was touched, such as {@code CUP/1.2} and {@code PIECE/1.2};
      * {@code codes}: how it was, see {@link Felt}.
@@ -126,6 +139,15 @@ public record RunEvent(
             kind != Kind.TROUBLE || BenchTrouble.read(of, codes, value, text, 0).isPresent(),
             Problem.of("of", Problem.Code.UNKNOWN_WORD, of))
         .that(
+            kind != Kind.BECAME || Became.of(codes, text, 0).isPresent(),
+            Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
+        .that(
+            kind != Kind.CORRECTED || (text != null && !text.isBlank()),
+            Problem.of("text", Problem.Code.MISSING, text))
+        .that(
+            kind != Kind.CORRECTED || Corrections.whole(codes, value),
+            Problem.of("value", Problem.Code.MISSING, null))
+        .that(
             kind != Kind.FELT || Felt.read(of, codes, 0, "").isPresent(),
             Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
         .atMost("text", text, TEXT_LENGTH)
@@ -167,6 +189,7 @@ public record RunEvent(
     return switch (kind) {
       case ROOM, WARMTH -> TEMPERATURE_C;
       case POT -> POT;
+      case CORRECTED -> CORRECTED_TO;
       default -> GRAMS;
     };
   }
