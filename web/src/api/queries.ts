@@ -108,6 +108,9 @@ export const useYields = (by: YieldBy) =>
     api.GET("/api/journal/yields", { params: { query: { by } } }),
   );
 
+export const useMouldLives = () =>
+  useKept(["journal", "moulds"], () => api.GET("/api/journal/moulds"));
+
 export const useLearnedHands = () =>
   useKept(["journal", "hands"], () => api.GET("/api/journal/hands"));
 

@@ -26,6 +26,13 @@ export interface Disc {
   acrossMm: number;
 }
 
+/** A place that is pointed at, as shares of the widest place and of the height. */
+export interface Spot {
+  acrossPercent: number;
+  upPercent: number;
+  words: string;
+}
+
 interface Props {
   section: SectionRow[];
   pxPerMm: number;
@@ -34,6 +41,10 @@ interface Props {
   marks?: Mark[];
   /** What is put in. */
   discs?: Disc[];
+  /** Places that are pointed at. */
+  spots?: Spot[];
+  /** Somebody points at a place of it. */
+  onSpot?: (acrossPercent: number, upPercent: number) => void;
   /** The depth is a guess: the walls are dashed. */
   assumed?: boolean;
   label: string;
@@ -64,6 +75,8 @@ export function CavitySection(props: Props) {
     bands = [],
     marks = [],
     discs = [],
+    spots = [],
+    onSpot,
     wall = 10,
     markSize = 13,
   } = props;
@@ -139,6 +152,33 @@ export function CavitySection(props: Props) {
             />
           );
         })}
+        {spots.map((spot, i) => {
+          const cx = (spot.acrossPercent / 100) * paths.widthPx;
+          const cy = (1 - spot.upPercent / 100) * paths.depthPx;
+          return (
+            <g key={i} stroke={ink?.line} strokeWidth={2} fill="none">
+              <title>{spot.words}</title>
+              <circle cx={cx} cy={cy} r={9} stroke={ink?.sheet} strokeWidth={5} />
+              <circle cx={cx} cy={cy} r={9} />
+              <path d={`M${cx - 4} ${cy - 4}l8 8m0 -8l-8 8`} />
+            </g>
+          );
+        })}
+        {onSpot && (
+          <rect
+            width={paths.widthPx}
+            height={paths.depthPx}
+            fill="transparent"
+            style={{ cursor: "crosshair" }}
+            onClick={(e) => {
+              const box = e.currentTarget.getBoundingClientRect();
+              onSpot(
+                Math.round((100 * (e.clientX - box.left)) / box.width),
+                Math.round((100 * (box.bottom - e.clientY)) / box.height),
+              );
+            }}
+          />
+        )}
         {marks.map((mark) => (
           <g key={mark.words}>
             <line

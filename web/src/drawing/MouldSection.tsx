@@ -1,9 +1,19 @@
 import type { PieceView } from "../api/client";
-import { CavitySection } from "./CavitySection";
+import { CavitySection, type Spot } from "./CavitySection";
 import type { BoardScale } from "./boardScale";
 
 /** A mould of the plan in section, with its layers as they are poured. */
-export function MouldSection({ piece, scale }: { piece: PieceView; scale: BoardScale }) {
+export function MouldSection({
+  piece,
+  scale,
+  spots,
+  onSpot,
+}: {
+  piece: PieceView;
+  scale: BoardScale;
+  spots?: Spot[];
+  onSpot?: (acrossPercent: number, upPercent: number) => void;
+}) {
   const words = piece.layers
     .map((l) => `${named(l)} from ${l.fromMm.toFixed(0)} to ${l.toMm.toFixed(0)} mm`)
     .join(", ");
@@ -23,9 +33,15 @@ export function MouldSection({ piece, scale }: { piece: PieceView; scale: BoardS
         // A layer that waits is set off by a line; one poured into the other is not.
         apart: i > 0 && layer.stage > (piece.layers[i - 1]?.stage ?? 0),
       }))}
-      label={`${piece.mouldName} in section: ${words}`}
+      {...(spots ? { spots } : {})}
+      {...(onSpot ? { onSpot } : {})}
+      label={`${piece.mouldName} in section: ${words}${spotWords(spots)}`}
     />
   );
+}
+
+function spotWords(spots: Spot[] = []): string {
+  return spots.length === 0 ? "" : `; marked: ${spots.map((s) => s.words).join(", ")}`;
 }
 
 /** A layer's colours by name: several lie side by side. */

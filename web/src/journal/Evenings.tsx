@@ -8,7 +8,7 @@ import { BoardStrip } from "../drawing/BoardStrip";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { faultWords, VERDICTS } from "../words/record";
-import { GradeMark } from "./GradeMark";
+import { GradeMark } from "../drawing/GradeMark";
 
 /** Evenings by month, each with its board, its grades and its pieces. */
 export function Evenings({ found }: { found: JournalFound }) {

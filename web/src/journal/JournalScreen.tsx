@@ -144,7 +144,7 @@ function Filters({ found, wanted, onWant }: FiltersProps) {
       <TextField
         label="Find"
         value={wanted.words ?? ""}
-        placeholder="mould, colour, resin, fault, a word"
+        placeholder="mould, colour, resin, fault, code, a word"
         onChange={(e) => set({ words: e.target.value || undefined })}
         slotProps={{ htmlInput: { maxLength: 200 } }}
         sx={{ width: 300 }}

@@ -1,21 +1,29 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
+import { useState } from "react";
 import { useParams } from "react-router";
-import type { JournalPiecePage } from "../api/client";
+import { api, ask, type JournalPiecePage, type LookOver, type Trouble } from "../api/client";
 import { useJournalPiece } from "../api/queries";
 import { MouldSection } from "../drawing/MouldSection";
 import { boardScale } from "../drawing/boardScale";
 import { Fetched } from "../ui/Fetched";
+import { later } from "../ui/later";
 import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { doseWords } from "../words/doses";
 import { ordinal } from "../words/numbers";
-import { faultWords, VERDICTS } from "../words/record";
+import { faultWords, lookCodes, spotWords, VERDICTS } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
-import { GradeMark } from "./GradeMark";
+import { GradeMark } from "../drawing/GradeMark";
 import { Suspects } from "./Suspects";
+import { WhatBecame } from "./WhatBecame";
 
+const LookOverKeys = later(() => import("../record/LookOverKeys").then((m) => m.LookOverKeys));
+
+const NOT_PRINTED = { "@media print": { display: "none" } } as const;
 const LARGE = { widest: 260, tallest: 220, flattest: 60 };
 
 /** One piece with all that the record knows of it. */
@@ -35,6 +43,29 @@ function Piece({ page }: { page: JournalPiecePage }) {
   const at = (seconds: number) => clockTime(begun, seconds, page.zoneId);
   const look = piece.lookedOver;
   const name = view.count > 1 ? `${piece.mouldName}, ${ordinal(piece.cavity)}` : piece.mouldName;
+  const [looking, setLooking] = useState(false);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const keep = async ({ text, ...seen }: LookOver) => {
+    const now = new Date().toISOString();
+    const event = {
+      id: crypto.randomUUID(),
+      at: now,
+      kind: "LOOKED_OVER" as const,
+      of: piece.piece,
+      codes: lookCodes(seen),
+      ...(text === undefined ? {} : { text }),
+    };
+    const answer = await ask(
+      api.POST("/api/runs/{id}/events", {
+        params: { path: { id: page.runId } },
+        body: { events: [event], sentAt: now },
+      }),
+    );
+    setTrouble(answer.status === "trouble" ? answer.trouble : null);
+    if (answer.status === "ok") {
+      setLooking(false);
+    }
+  };
   const grams = (g: number) => showWith(units.MASS, g);
   return (
     <Box sx={{ px: 1, pt: 1.5, display: "grid", gap: 1.5, gridTemplateColumns: "minmax(0, 1fr)" }}>
@@ -61,28 +92,62 @@ function Piece({ page }: { page: JournalPiecePage }) {
         <Sheet title="The piece">
           <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "flex-end" }}>
             {view.section.length > 1 && (
-              <MouldSection piece={view} scale={boardScale([view], LARGE)} />
-            )}
-            {page.pictured && (
-              <Box
-                component="img"
-                alt={name}
-                src={`/api/runs/${page.runId}/pieces/${piece.piece}/photo`}
-                sx={{ maxWidth: 220, maxHeight: 220, borderRadius: 1 }}
+              <MouldSection
+                piece={view}
+                scale={boardScale([view], LARGE)}
+                spots={(look?.marks ?? []).map((m) => ({
+                  ...m,
+                  words: `${faultWords(m.fault)} ${spotWords(m)}`,
+                }))}
               />
             )}
+            {page.pictures.map((n) => (
+              <Box
+                key={n}
+                component="img"
+                alt={`${name}, picture ${n}`}
+                src={`/api/runs/${page.runId}/pieces/${piece.piece}/photos/${n}`}
+                sx={{ maxWidth: 220, maxHeight: 220, borderRadius: 1 }}
+              />
+            ))}
           </Box>
           <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 1, fontWeight: 700 }}>
             <GradeMark grade={look?.verdict} />
             {look ? VERDICTS[look.verdict] : "not looked at yet"}
           </Box>
           {look && look.faults.length > 0 && (
-            <Box sx={{ color: "error.main" }}>{look.faults.map(faultWords).join(", ")}</Box>
+            <Box sx={{ color: "error.main" }}>
+              {look.faults.map((f) => faultText(f, look.marks)).join(", ")}
+            </Box>
           )}
           {look?.text && <Box>“{look.text}”</Box>}
           <Box sx={{ color: "text.secondary" }}>
-            The {ordinal(page.castNumber)} piece out of this mould in the journal
+            Piece {page.castNumber} out of this mould in the journal
           </Box>
+          <Box sx={{ display: "flex", gap: 2, alignItems: "center", mt: 1, flexWrap: "wrap" }}>
+            <Button
+              variant="outlined"
+              onClick={() => setLooking(true)}
+              sx={{ minHeight: 56, ...NOT_PRINTED }}
+            >
+              {look ? "Look again" : "Look over"}
+            </Button>
+            <Box
+              component="img"
+              alt=""
+              src={`/api/journal/codes/${page.code}`}
+              sx={{ width: 72, height: 72 }}
+            />
+            <Box>
+              <Box sx={{ fontFamily: "monospace", fontSize: "1.2rem", letterSpacing: 1 }}>
+                {page.code}
+              </Box>
+              <Box sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
+                On its tag. Type or scan it under “Find”.
+              </Box>
+            </Box>
+          </Box>
+          {trouble && <Told trouble={trouble} />}
         </Sheet>
         <Sheet title="What went in">
           {page.batches.map((b) => (
@@ -124,6 +189,7 @@ function Piece({ page }: { page: JournalPiecePage }) {
           </Box>
         </Sheet>
       </Box>
+      <WhatBecame page={page} />
       {page.wrong.length > 0 && (
         <Sheet title="What went wrong?">
           <Box sx={{ display: "grid", gap: 2 }}>
@@ -134,11 +200,25 @@ function Piece({ page }: { page: JournalPiecePage }) {
         </Sheet>
       )}
       {look?.verdict !== "GOOD" && page.wrong.length === 0 && look && (
-        <Box>
-          Say what is wrong with it under “Look again” in the{" "}
-          <Link href={`/pour/${page.runId}/record`}>record</Link>, and its causes stand here.
-        </Box>
+        <Box>Say what is wrong with it under “Look again”, and its causes stand here.</Box>
+      )}
+      {looking && (
+        <LookOverKeys
+          runId={page.runId}
+          piece={piece}
+          name={name}
+          view={view}
+          pictures={page.pictures}
+          onLooked={(seen) => void keep(seen)}
+          onClose={() => setLooking(false)}
+        />
       )}
     </Box>
   );
+}
+
+/** A fault with where it is, as far as somebody said. */
+function faultText(fault: LookOver["faults"][number], marks: LookOver["marks"]): string {
+  const where = [...new Set(marks.filter((m) => m.fault === fault).map(spotWords))];
+  return where.length === 0 ? faultWords(fault) : `${faultWords(fault)} (${where.join(", ")})`;
 }

@@ -9,6 +9,7 @@ import { Empty } from "../ui/Told";
 import { yieldText } from "../words/journal";
 import { CompareTwo } from "./CompareTwo";
 import { HowGood } from "./HowGood";
+import { MouldLives } from "./MouldLives";
 
 const WIDTH = 260;
 const HEIGHT = 22;
@@ -45,6 +46,7 @@ export function Yields() {
                 twenty differs by chance.
               </Box>
               <CompareTwo rows={rows} />
+              <MouldLives />
             </>
           )
         }

@@ -3,17 +3,21 @@ import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import TextField from "@mui/material/TextField";
 import { useRef, useState } from "react";
-import type { LookOver, PieceOut } from "../api/client";
+import type { LookOver, PieceOut, PieceView } from "../api/client";
 import { PictureInput } from "../ui/PictureInput";
 import { Told } from "../ui/Told";
 import { usePicture } from "../ui/usePicture";
 import { FAULTS, VERDICTS } from "../words/record";
+import { Spots } from "./Spots";
 
 interface Props {
   runId: string;
   piece: PieceOut;
   name: string;
-  pictured: boolean;
+  /** Its mould in section. */
+  view: PieceView | undefined;
+  /** The numbers of its pictures. */
+  pictures: number[];
   onLooked: (look: LookOver) => void;
   onClose: () => void;
 }
@@ -21,18 +25,26 @@ interface Props {
 const LONGEST = 300;
 
 /** How one piece came out: three keys, the faults, a line, a picture. */
-export function LookOverKeys({ runId, piece, name, pictured, onLooked, onClose }: Props) {
+export function LookOverKeys(props: Props) {
+  const { runId, piece, name, view, pictures, onLooked, onClose } = props;
   const before = piece.lookedOver;
   const [verdict, setVerdict] = useState<LookOver["verdict"]>(before?.verdict ?? "GOOD");
   const [faults, setFaults] = useState<LookOver["faults"]>(before?.faults ?? []);
+  const [marks, setMarks] = useState<LookOver["marks"]>(before?.marks ?? []);
+  const [about, setAbout] = useState(before?.faults.at(-1));
   const [text, setText] = useState(before?.text ?? "");
   const input = useRef<HTMLInputElement>(null);
-  const picture = usePicture(
-    `/api/runs/${encodeURIComponent(runId)}/pieces/${encodeURIComponent(piece.piece)}/photo`,
-    pictured,
-  );
-  const toggle = (fault: LookOver["faults"][number]) =>
-    setFaults((f) => (f.includes(fault) ? f.filter((x) => x !== fault) : [...f, fault]));
+  const photos = `/api/runs/${encodeURIComponent(runId)}/pieces/${encodeURIComponent(piece.piece)}/photos`;
+  // The next one; the others stay.
+  const [next] = useState(Math.max(0, ...pictures) + 1);
+  const picture = usePicture(`${photos}/${next}`, false);
+  const toggle = (fault: LookOver["faults"][number]) => {
+    const on = !faults.includes(fault);
+    const now = on ? [...faults, fault] : faults.filter((x) => x !== fault);
+    setFaults(now);
+    setAbout(on ? fault : now.at(-1));
+    setMarks((m) => m.filter((x) => now.includes(x.fault)));
+  };
   return (
     <Box
       role="dialog"
@@ -104,6 +116,9 @@ export function LookOverKeys({ runId, piece, name, pictured, onLooked, onClose }
           );
         })}
       </Box>
+      {view && about && view.section.length > 1 && (
+        <Spots view={view} fault={about} marks={marks} onMarks={setMarks} />
+      )}
       <TextField
         label="A line about it"
         value={text}
@@ -123,8 +138,21 @@ export function LookOverKeys({ runId, piece, name, pictured, onLooked, onClose }
           onClick={() => input.current?.click()}
           sx={{ minHeight: 64, fontSize: "1.1rem" }}
         >
-          {picture.source ? "Another picture…" : "A picture…"}
+          {picture.source
+            ? "Take it again…"
+            : pictures.length > 0
+              ? "One more picture…"
+              : "A picture…"}
         </Button>
+        {pictures.map((n) => (
+          <Box
+            key={n}
+            component="img"
+            src={`${photos}/${n}`}
+            alt={`${name}, picture ${n}`}
+            sx={{ maxHeight: 120, borderRadius: 1 }}
+          />
+        ))}
         {picture.source && (
           <Box
             component="img"
@@ -144,7 +172,7 @@ export function LookOverKeys({ runId, piece, name, pictured, onLooked, onClose }
           disabled={text.length > LONGEST}
           onClick={() => {
             const line = text.trim();
-            onLooked({ verdict, faults, ...(line === "" ? {} : { text: line }) });
+            onLooked({ verdict, faults, marks, ...(line === "" ? {} : { text: line }) });
           }}
           sx={{ minHeight: 84, flex: 2, fontSize: "1.4rem" }}
         >

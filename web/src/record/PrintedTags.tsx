@@ -30,6 +30,12 @@ export function PrintedTags({ title, tags }: Props) {
               overflowWrap: "anywhere",
             }}
           >
+            {tag.code && (
+              <Box sx={{ float: "right", ml: "1mm", textAlign: "center", fontSize: "7pt" }}>
+                <img alt="" src={`/api/journal/codes/${tag.code}`} style={{ width: "14mm" }} />
+                <div>{tag.code}</div>
+              </Box>
+            )}
             <Box sx={{ fontWeight: 700, fontSize: "11pt" }}>{tag.title}</Box>
             {tag.lines.map((line) => (
               <div key={line}>{line}</div>

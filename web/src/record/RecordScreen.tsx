@@ -16,18 +16,27 @@ import { CupCurves } from "../drawing/CupCurves";
 import { Fig } from "../plan/how/How";
 import { clockNow, clockOf } from "../pour/useRun";
 import { Fetched } from "../ui/Fetched";
+import { later } from "../ui/later";
 import { Sheet } from "../ui/Sheet";
 import { Told, WrongMark } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { cavityName } from "../words/places";
-import { deviationWords, faultWords, potWords, VERDICTS } from "../words/record";
+import { deviationWords, lookCodes, potWords } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
 import { troubleWords } from "../words/trouble";
 import { CureDiary } from "./CureDiary";
-import { LookOverKeys } from "./LookOverKeys";
+import { PiecesOfEvening } from "./PiecesOfEvening";
 import { PourTable } from "./PourTable";
 import { PrintedTags } from "./PrintedTags";
+import { ToldLines } from "./ToldLines";
+
+const LookOverKeys = later(() => import("./LookOverKeys").then((m) => m.LookOverKeys));
+const ManyLooks = later(() => import("./ManyLooks").then((m) => m.ManyLooks));
+
+interface Codes {
+  codes?: string[];
+}
 
 const NOT_PRINTED = { "@media print": { display: "none" } } as const;
 
@@ -63,35 +72,45 @@ function Record({ looked }: { looked: LookedBack }) {
   const { id, session, plan, asRun } = looked;
   const begun = new Date(looked.begunAt);
   const [piece, setPiece] = useState<PieceOut | null>(null);
+  const [many, setMany] = useState(false);
   const [ending, setEnding] = useState(false);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [said, setSaid] = useState("");
   const at = (seconds: number) => clockTime(begun, seconds, session.zoneId);
   // A screen may lie open for days: what is told happened when it was told.
   const clock = useMemo(() => clockOf(looked), [looked]);
-  const tell = async (happened: Omit<RunEvent, "id" | "at" | "codes"> & { codes?: string[] }) => {
-    const event: RunEvent = {
+  const send = async (happened: (Omit<RunEvent, "id" | "at" | "codes"> & Codes)[]) => {
+    const events = happened.map((h) => ({
       codes: [],
-      ...happened,
+      ...h,
       id: crypto.randomUUID(),
       at: new Date(clockNow(clock)).toISOString(),
-    };
+    }));
     const answer = await ask(
-      api.POST("/api/runs/{id}/events", { params: { path: { id } }, body: { events: [event] } }),
+      api.POST("/api/runs/{id}/events", { params: { path: { id } }, body: { events } }),
     );
-    setTrouble(answer.status === "trouble" ? answer.trouble : null);
-    if (answer.status === "ok") {
+    return answer.status === "trouble" ? answer.trouble : null;
+  };
+  const tellAll = async (happened: (Omit<RunEvent, "id" | "at" | "codes"> & Codes)[]) => {
+    const wrong = await send(happened);
+    setTrouble(wrong);
+    if (!wrong) {
       setPiece(null);
       setEnding(false);
     }
   };
-  const looks = ({ verdict, faults, text }: LookOver) =>
-    tell({
-      kind: "LOOKED_OVER",
-      of: piece?.piece ?? "",
-      codes: [verdict, ...faults],
-      ...(text === undefined ? {} : { text }),
-    });
+  const tell = async (happened: Omit<RunEvent, "id" | "at" | "codes"> & Codes) => {
+    await tellAll([happened]);
+  };
+  const looks = (pieces: string[], look: LookOver) =>
+    tellAll(
+      pieces.map((of) => ({
+        kind: "LOOKED_OVER",
+        of,
+        codes: lookCodes(look),
+        ...(look.text === undefined ? {} : { text: look.text }),
+      })),
+    );
   const print = async (what: "CUPS" | "PIECES") => {
     const answer = await ask(
       api.POST("/api/runs/{id}/tags/{what}", { params: { path: { id, what } } }),
@@ -102,14 +121,12 @@ function Record({ looked }: { looked: LookedBack }) {
     }
   };
   const name = (p: PieceOut) => cavityName(plan, p.line, p.cavity);
-  const looked1 = asRun.pieces.filter((p) => p.lookedOver).length;
   const over = looked.finishedAt !== undefined;
   const shut = [...new Set(asRun.pot.filter((l) => l.what === "IN").map((l) => l.batch))].filter(
     (batch) => !asRun.pot.some((l) => l.batch === batch && l.what === "OUT"),
   );
   // What was never poured is no piece.
   const pieces = asRun.pieces.filter((p) => p.poured > 0);
-  const never = asRun.pieces.length - pieces.length;
   const otherwise = [
     ...asRun.deviations.map((d) => ({
       atSeconds: d.atSeconds,
@@ -202,59 +219,12 @@ function Record({ looked }: { looked: LookedBack }) {
           alignItems: "start",
         }}
       >
-        <Sheet title="The pieces" aside={`${looked1} of ${pieces.length} looked over`}>
-          <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-            {pieces.map((p) => (
-              <Box
-                component="li"
-                key={p.piece}
-                sx={{
-                  display: "flex",
-                  alignItems: "center",
-                  gap: 1.5,
-                  py: 0.5,
-                  borderBottom: 1,
-                  borderColor: "divider",
-                }}
-              >
-                <Box sx={{ minWidth: 0 }}>
-                  <b>{name(p)}</b>{" "}
-                  <Box component="span" sx={{ color: "text.secondary" }}>
-                    {p.givenUp
-                      ? "given up"
-                      : p.poured === p.layers
-                        ? p.demoulded
-                          ? "out of its mould"
-                          : "poured"
-                        : `${p.poured} of ${p.layers} layers`}
-                  </Box>
-                  {p.lookedOver && (
-                    <Box>
-                      {VERDICTS[p.lookedOver.verdict]}
-                      {p.lookedOver.faults.length > 0 &&
-                        `: ${p.lookedOver.faults.map(faultWords).join("; ")}`}
-                      {p.lookedOver.text && ` – ${p.lookedOver.text}`}
-                    </Box>
-                  )}
-                </Box>
-                <Button
-                  variant="outlined"
-                  onClick={() => setPiece(p)}
-                  aria-label={`Look over ${name(p)}`}
-                  sx={{ ml: "auto", minHeight: 64, flexShrink: 0, ...NOT_PRINTED }}
-                >
-                  {p.lookedOver ? "Look again" : "Look over"}
-                </Button>
-              </Box>
-            ))}
-          </Box>
-          {never > 0 && (
-            <Box sx={{ color: "text.secondary", pt: 0.5 }}>
-              {never} {never === 1 ? "cavity" : "cavities"}{" "}
-              {over ? "never poured." : "not poured yet."}
-            </Box>
-          )}
-        </Sheet>
+        <PiecesOfEvening
+          looked={looked}
+          name={name}
+          onLook={setPiece}
+          onMany={() => setMany(true)}
+        />
         <Box sx={{ display: "grid", gap: 1.5 }}>
           <Sheet title="Otherwise than planned">
             {otherwise.length === 0 ? (
@@ -333,6 +303,12 @@ function Record({ looked }: { looked: LookedBack }) {
       <Sheet title="Cavity by cavity">
         <PourTable pours={asRun.pours} plan={plan} at={at} />
       </Sheet>
+      <ToldLines
+        looked={looked}
+        at={at}
+        now={() => clockNow(clock)}
+        onCorrect={(event) => send([event])}
+      />
       {looked.curves.length > 0 && (
         <Sheet title="How the cups followed" aside="a mark for each pour">
           <CupCurves
@@ -358,14 +334,24 @@ function Record({ looked }: { looked: LookedBack }) {
       </Box>
       <PrintedTags title="Tags for the cups" tags={looked.cupTags} />
       <PrintedTags title="Tags for the pieces" tags={looked.pieceTags} />
+      {many && (
+        <ManyLooks
+          pieces={pieces}
+          name={name}
+          swatch={(p) => plan.pieces[p.line]?.layers.at(-1)?.swatch ?? "transparent"}
+          onLooked={(which, look) => void looks(which, look)}
+          onClose={() => setMany(false)}
+        />
+      )}
       {piece && (
         <LookOverKeys
           key={piece.piece}
           runId={id}
           piece={piece}
           name={name(piece)}
-          pictured={looked.photos.includes(piece.piece)}
-          onLooked={(look) => void looks(look)}
+          view={plan.pieces[piece.line]}
+          pictures={looked.photos.filter((f) => f.piece === piece.piece).map((f) => f.number)}
+          onLooked={(look) => void looks([piece.piece], look)}
           onClose={() => {
             setPiece(null);
           }}

@@ -8,6 +8,7 @@ export function Swatch({ colour }: { colour: string }) {
       aria-hidden="true"
       sx={{
         display: "inline-block",
+        flexShrink: 0,
         width: 14,
         height: 14,
         borderRadius: "3px",

@@ -1,4 +1,5 @@
 import type {
+  MouldLife,
   Cause,
   Clue,
   Evidence,
@@ -11,6 +12,7 @@ import type {
   Weighed,
   Yield,
 } from "../api/client";
+import { faultWords } from "./record";
 import { showWith, type Units } from "../units/units";
 
 export const CAUSES: Record<Cause, string> = {
@@ -291,4 +293,17 @@ export function lateGroups(pours: HowPlansHeld["latest"]): { words: string; pour
     }
   }
   return groups;
+}
+
+/** How the latest casts of a mould came out beside those before. */
+export function mouldLifeText({ before, lately, worse, fault }: MouldLife): string {
+  if (!before || !lately) {
+    return "Too few were looked over to say more.";
+  }
+  const share = ({ count, of }: { count: number; of: number }) =>
+    `${count} of ${of} good (${Math.round((100 * count) / of)} %)`;
+  const beside = `Latest ${share(lately)}, before ${share(before)}`;
+  return worse
+    ? `It may be worn. ${beside}: more than chance.${fault ? ` Mostly ${faultWords(fault)}.` : ""}`
+    : `${beside}.`;
 }

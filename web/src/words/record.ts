@@ -1,4 +1,4 @@
-import type { Deviation, LookOver, Plan, PotLine, Session } from "../api/client";
+import type { Became, Deviation, LookOver, Plan, PotLine, Session } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { ordinal } from "./numbers";
 
@@ -29,6 +29,45 @@ export const FAULTS: { fault: LookOver["faults"][number]; words: string }[] = [
 
 export function faultWords(fault: LookOver["faults"][number]): string {
   return FAULTS.find((f) => f.fault === fault)?.words ?? fault;
+}
+
+type What = Became["what"];
+
+/** What can become of a piece, as its keys say it. */
+export const BECAME: Record<What, string> = {
+  STILL_HERE: "still here",
+  KEPT: "kept",
+  TO_TEST_AGAIN: "to be tested again",
+  GIVEN_AWAY: "given away",
+  SOLD: "sold",
+  THROWN_AWAY: "thrown away",
+};
+
+/** Where on a piece, for whoever does not point at it: shares of its width and height. */
+export const SPOTS: { words: string; acrossPercent: number; upPercent: number }[] = [
+  { words: "at the rim", acrossPercent: 50, upPercent: 96 },
+  { words: "in the middle", acrossPercent: 50, upPercent: 50 },
+  { words: "at the floor", acrossPercent: 50, upPercent: 4 },
+  { words: "at the left wall", acrossPercent: 4, upPercent: 50 },
+  { words: "at the right wall", acrossPercent: 96, upPercent: 50 },
+];
+
+/** About where a place is: the nearest of those that have words. */
+export function spotWords(mark: { acrossPercent: number; upPercent: number }): string {
+  const far = (s: { acrossPercent: number; upPercent: number }) =>
+    Math.hypot(s.acrossPercent - mark.acrossPercent, s.upPercent - mark.upPercent);
+  return [...SPOTS].sort((a, b) => far(a) - far(b))[0]?.words ?? "";
+}
+
+/** A look-over as its event tells it: the verdict, the faults, and where they are. */
+export function lookCodes({ verdict, faults, marks }: Omit<LookOver, "text">): string[] {
+  return [
+    verdict,
+    ...faults,
+    ...marks
+      .filter((m) => faults.includes(m.fault))
+      .map((m) => `${m.fault}@${m.acrossPercent},${m.upPercent}`),
+  ];
 }
 
 /** The cavity of a pour, in the maker's words. */

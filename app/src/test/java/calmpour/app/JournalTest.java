@@ -6,7 +6,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.app.RunningApp.Answer;
-import calmpour.app.store.JournalStore;
+import calmpour.app.store.JournalWriter;
 import calmpour.app.work.JournalDesk;
 import calmpour.core.journal.Cause;
 import calmpour.core.journal.PieceFacts;
@@ -100,7 +100,7 @@ class JournalTest {
 
   @Test
   void isTheSameWhenItIsWorkedOutAnew() {
-    JournalStore store = app.bean(JournalStore.class);
+    JournalWriter store = app.bean(JournalWriter.class);
     journal("");
     List<String> kept = store.rows();
     assertThat(kept).hasSizeGreaterThan(200);
@@ -217,7 +217,8 @@ class JournalTest {
   void aTableForOtherProgramsHasALineForEveryPiece() {
     String text = app.text("/api/journal/pieces.csv");
     assertThat(text.split("\r\n", -1)).hasSize(pieces(journal("")) + 2);
-    assertThat(text).startsWith("day,evening,piece,mould,colours,grade,faults,line\r\n");
+    assertThat(text)
+        .startsWith("day,evening,piece,code,mould,colours,grade,faults,line,became,became on\r\n");
   }
 
   /**

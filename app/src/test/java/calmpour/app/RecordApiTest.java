@@ -68,7 +68,7 @@ class RecordApiTest {
     assertThat(kept.status()).isEqualTo(200);
     ByteArrayOutputStream png = new ByteArrayOutputStream();
     ImageIO.write(new BufferedImage(1_800, 900, BufferedImage.TYPE_INT_RGB), "png", png);
-    String photo = at(run) + "/pieces/2.1/photo";
+    String photo = at(run) + "/pieces/2.1/photos/1";
     assertThat(demo.bytes("PUT", photo, "image/png", png.toByteArray()).status()).isEqualTo(204);
     JsonNode piece = null;
     for (JsonNode each : record(run).get("asRun").get("pieces")) {
@@ -80,12 +80,12 @@ class RecordApiTest {
     assertThat(piece.at("/lookedOver/verdict").asString()).isEqualTo("SECOND");
     assertThat(piece.at("/lookedOver/faults/0").asString()).isEqualTo("DULL");
     assertThat(piece.at("/lookedOver/text").asString()).isEqualTo("Rim, at the north");
-    assertThat(record(run).get("photos").get(0).asString()).isEqualTo("2.1");
+    assertThat(record(run).at("/photos/0/piece").asString()).isEqualTo("2.1");
     BufferedImage small = ImageIO.read(new java.io.ByteArrayInputStream(demo.download(photo)));
     assertThat(small.getWidth()).isEqualTo(1_024);
     // No such piece, no picture, no verdict: each says so at its place.
     assertThat(
-            demo.bytes("PUT", at(run) + "/pieces/9.9/photo", "image/png", png.toByteArray())
+            demo.bytes("PUT", at(run) + "/pieces/9.9/photos/1", "image/png", png.toByteArray())
                 .status())
         .isEqualTo(404);
     Answer noPhoto = demo.bytes("PUT", photo, "image/png", new byte[] {1, 2, 3});
@@ -151,7 +151,7 @@ class RecordApiTest {
   void aLineThatIsTooLongForItsTagGoesOnInTheNext() throws Exception {
     byte[] pdf =
         TagPages.pdf(
-            List.of(new TagPages.Tag("A".repeat(90), List.of("b".repeat(200)), List.of())));
+            List.of(new TagPages.Tag("A".repeat(90), List.of("b".repeat(200)), List.of(), null)));
     try (PDDocument document = Loader.loadPDF(pdf)) {
       String text = new PDFTextStripper().getText(document);
       assertThat(text.replaceAll("\\s", "")).isEqualTo("A".repeat(90) + "b".repeat(200));

@@ -1,6 +1,8 @@
 package calmpour.app.api;
 
 import calmpour.app.format.JournalFile;
+import calmpour.app.format.ScanPattern;
+import calmpour.app.store.JournalCounts;
 import calmpour.app.store.JournalStore;
 import calmpour.app.store.PiecePhotos;
 import calmpour.app.store.RunStore;
@@ -8,6 +10,7 @@ import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.work.JournalDesk;
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import calmpour.core.journal.PieceCode;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.Proportion;
 import calmpour.core.journal.SaidSure;
@@ -17,12 +20,14 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.LookOver;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,12 +52,19 @@ public class JournalController {
 
   private final JournalDesk desk;
   private final JournalStore journal;
+  private final JournalCounts counted;
   private final RunStore runs;
   private final PiecePhotos photos;
 
-  JournalController(JournalDesk desk, JournalStore journal, RunStore runs, PiecePhotos photos) {
+  JournalController(
+      JournalDesk desk,
+      JournalStore journal,
+      JournalCounts counted,
+      RunStore runs,
+      PiecePhotos photos) {
     this.desk = desk;
     this.journal = journal;
+    this.counted = counted;
     this.runs = runs;
     this.photos = photos;
   }
@@ -104,7 +116,8 @@ public class JournalController {
    * @param cups the cups that it came out of, with their doses
    * @param batches what they were mixed from
    * @param castNumber the so-manieth out of its mould that is in the journal, from 1
-   * @param pictured whether there is a picture of it
+   * @param pictures the numbers of the pictures there are of it
+   * @param code on its tag
    * @param wrong what may have gone wrong, a ranking for each fault
    */
   public record PiecePage(
@@ -120,7 +133,8 @@ public class JournalController {
       double roomC,
       @Nullable Double humidityPercent,
       int castNumber,
-      boolean pictured,
+      List<Integer> pictures,
+      String code,
       List<WhatWentWrong> wrong) {}
 
   /** A cup with what was stirred into it. */
@@ -162,8 +176,21 @@ public class JournalController {
         kept.run().session().room().humidityPercent(),
         journal.castNumber(
             run, plan.pieces().get(id.line() - 1).mouldId(), id.line() - 1, id.cavity()),
-        photos.of(run).contains(piece),
+        photos.of(run).stream()
+            .filter(p -> p.piece().equals(piece))
+            .map(PiecePhotos.OfPiece::number)
+            .toList(),
+        PieceCode.of(kept.id(), id),
         one.wrong());
+  }
+
+  /** The pattern of a piece's code, for scanners. */
+  @GetMapping(path = "/codes/{code}", produces = "image/svg+xml")
+  ResponseEntity<String> pattern(@PathVariable String code) {
+    new Check().atMost("code", code, PieceCode.LENGTH).orThrow();
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(1)))
+        .body(ScanPattern.svg(code));
   }
 
   private static List<Cup.Dose> doses(Plan plan, AsRun.CupIn cup) {
@@ -192,11 +219,11 @@ public class JournalController {
 
   /** How many came out well, counted by mould, resin, colour or month. */
   @GetMapping("/yields")
-  List<PieceYield> yields(@RequestParam JournalStore.By by) {
+  List<PieceYield> yields(@RequestParam JournalCounts.By by) {
     desk.catchUp();
-    List<JournalStore.Count> counts = journal.counts(by);
-    int looked = counts.stream().mapToInt(JournalStore.Count::looked).sum();
-    int good = counts.stream().mapToInt(JournalStore.Count::good).sum();
+    List<JournalCounts.Count> counts = counted.counts(by);
+    int looked = counts.stream().mapToInt(JournalCounts.Count::looked).sum();
+    int good = counts.stream().mapToInt(JournalCounts.Count::good).sum();
     return counts.stream()
         .map(c -> {
           Proportion its = Proportion.of(c.good(), c.looked());
@@ -214,7 +241,7 @@ public class JournalController {
    * @param latest pours to be drawn
    */
   public record HowPlansHeld(
-      PlansHeld held, List<SureGroup> sure, List<JournalStore.PouredAt> latest) {}
+      PlansHeld held, List<SureGroup> sure, List<JournalCounts.PouredAt> latest) {}
 
   /**
    * Plans that said to be about as sure.
@@ -237,8 +264,8 @@ public class JournalController {
   HowPlansHeld plans() {
     desk.catchUp();
     return new HowPlansHeld(
-        PlansHeld.of(journal.poured()),
-        SaidSure.of(journal.saidSure()).stream()
+        PlansHeld.of(counted.poured()),
+        SaidSure.of(counted.saidSure()).stream()
             .map(s ->
                 new SureGroup(
                     s.fromPercent(),
@@ -249,7 +276,7 @@ public class JournalController {
                     s.held().highest(),
                     s.honest()))
             .toList(),
-        journal.latestPours(MOST_DRAWN));
+        counted.latestPours(MOST_DRAWN));
   }
 
   /**
@@ -295,7 +322,18 @@ public class JournalController {
   }
 
   private static final List<String> HEADS =
-      List.of("day", "evening", "piece", "mould", "colours", "grade", "faults", "line");
+      List.of(
+          "day",
+          "evening",
+          "piece",
+          "code",
+          "mould",
+          "colours",
+          "grade",
+          "faults",
+          "line",
+          "became",
+          "became on");
 
   private List<List<String>> rows() {
     JournalStore.Wanted all =
@@ -308,11 +346,14 @@ public class JournalController {
                         evening.day().toString(),
                         evening.name(),
                         piece.piece(),
+                        piece.code(),
                         piece.mouldName(),
                         String.join("; ", piece.colours()),
                         piece.grade() == null ? "" : piece.grade().name(),
                         piece.faults().stream().map(Enum::name).collect(Collectors.joining("; ")),
-                        piece.text() == null ? "" : piece.text())))
+                        piece.text() == null ? "" : piece.text(),
+                        piece.became() == null ? "" : piece.became().name(),
+                        piece.becameDay() == null ? "" : piece.becameDay().toString())))
         .toList();
   }
 }

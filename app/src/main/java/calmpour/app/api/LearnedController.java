@@ -1,10 +1,11 @@
 package calmpour.app.api;
 
-import calmpour.app.store.JournalStore;
+import calmpour.app.store.JournalCounts;
 import calmpour.app.work.JournalDesk;
 import calmpour.app.work.PaceDesk;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
+import calmpour.core.journal.MouldLife;
 import calmpour.core.journal.RoomFelt;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,10 +20,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/journal")
 public class LearnedController {
   private final JournalDesk desk;
-  private final JournalStore journal;
+  private final JournalCounts journal;
   private final PaceDesk paces;
 
-  LearnedController(JournalDesk desk, JournalStore journal, PaceDesk paces) {
+  LearnedController(JournalDesk desk, JournalCounts journal, PaceDesk paces) {
     this.desk = desk;
     this.journal = journal;
     this.paces = paces;
@@ -40,6 +41,13 @@ public class LearnedController {
   RoomFelt room() {
     desk.catchUp();
     return RoomFelt.of(journal.roomsWarmer());
+  }
+
+  /** What the moulds have been through, the most used first. */
+  @GetMapping("/moulds")
+  List<MouldLife> moulds() {
+    desk.catchUp();
+    return MouldLife.of(journal.casts());
   }
 
   /** How slow or quick resins are here, by the cure diaries. */

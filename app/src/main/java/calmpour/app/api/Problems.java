@@ -7,6 +7,7 @@ import calmpour.app.format.JsonTrouble;
 import calmpour.app.format.MeshMessages;
 import calmpour.app.format.Photos;
 import calmpour.app.store.UnreadableDocumentException;
+import calmpour.app.work.PutRightMeanwhileException;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.mould.mesh.MeshProblem;
 import java.net.URI;
@@ -66,6 +67,15 @@ class Problems extends ResponseEntityExceptionHandler {
         "Another window has saved this session; save yours under another name, or open it again ("
             + conflict.getMessage()
             + ").");
+  }
+
+  @ExceptionHandler
+  ProblemDetail putRightMeanwhile(PutRightMeanwhileException conflict) {
+    return problem(
+        HttpStatus.CONFLICT,
+        "put-right-meanwhile",
+        "Somebody corrected this line meanwhile",
+        "Look at it again: " + conflict.getMessage() + ". Nothing was changed.");
   }
 
   @ExceptionHandler

@@ -7,8 +7,12 @@ import calmpour.app.store.PiecePhotos;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
+import calmpour.core.check.Check;
+import calmpour.core.check.Range;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
+import calmpour.core.run.AsTold;
+import calmpour.core.run.Corrections;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunReader;
@@ -23,6 +27,7 @@ import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,6 +40,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/runs/{id}")
 public class RecordController {
+  private static final Range PICTURES = new Range(1, PiecePhotos.MOST);
+
   private final RunStore runs;
   private final RunReader states;
   private final PiecePhotos photos;
@@ -60,9 +67,10 @@ public class RecordController {
    * @param now by the clock of the server
    * @param speed how many seconds of that clock are one of the world
    * @param finishedAt null while it is not over
-   * @param photos pieces of which there is a picture
+   * @param photos the pictures there are of its pieces
    * @param cupTags what the tags of its cups say
    * @param pieceTags what the tags of the pieces say that there are
+   * @param told lines of the record that can be put right, in the order of their moments
    */
   public record Looked(
       String id,
@@ -74,9 +82,10 @@ public class RecordController {
       @Nullable Instant finishedAt,
       AsRun asRun,
       List<CupCurve> curves,
-      List<String> photos,
+      List<PiecePhotos.OfPiece> photos,
       List<TagPages.Tag> cupTags,
-      List<TagPages.Tag> pieceTags) {}
+      List<TagPages.Tag> pieceTags,
+      List<AsTold> told) {}
 
   /** What tags are for. */
   public enum TagsFor {
@@ -111,15 +120,24 @@ public class RecordController {
         looked.curves(),
         photos.of(id),
         TagPages.cups(run),
-        TagPages.pieces(run, states.state(run, kept.events(), now), looked.asRun()));
+        TagPages.pieces(id, run, states.state(run, kept.events(), now), looked.asRun()),
+        Corrections.lines(run, kept.events()));
   }
 
-  /** Keeps a picture of a piece, such as {@code 1.2}. */
+  /**
+   * Keeps a picture of a piece, such as {@code 1.2}.
+   *
+   * @param number which of its pictures, from 1
+   */
   @PutMapping(
-      path = "/pieces/{piece}/photo",
+      path = "/pieces/{piece}/photos/{number}",
       consumes = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE})
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void putPhoto(@PathVariable String id, @PathVariable String piece, HttpServletRequest request)
+  void putPhoto(
+      @PathVariable String id,
+      @PathVariable String piece,
+      @PathVariable int number,
+      HttpServletRequest request)
       throws IOException {
     Run run = kept(id).run();
     boolean known =
@@ -128,17 +146,25 @@ public class RecordController {
     if (!known) {
       throw new NotFoundException("this run has no piece " + piece);
     }
+    new Check().within("number", (double) number, PICTURES).orThrow();
     byte[] given = request.getInputStream().readNBytes(Photos.LARGEST_BYTES + 1);
-    photos.keep(id, piece, Photos.kept(given));
+    photos.keep(id, piece, number, Photos.kept(given));
   }
 
-  @GetMapping(path = "/pieces/{piece}/photo", produces = MediaType.IMAGE_JPEG_VALUE)
-  ResponseEntity<byte[]> photo(@PathVariable String id, @PathVariable String piece) {
+  @GetMapping(path = "/pieces/{piece}/photos/{number}", produces = MediaType.IMAGE_JPEG_VALUE)
+  ResponseEntity<byte[]> photo(
+      @PathVariable String id, @PathVariable String piece, @PathVariable int number) {
     byte[] bytes =
         photos
-            .find(id, piece)
+            .find(id, piece, number)
             .orElseThrow(() -> new NotFoundException("there is no picture of this piece"));
     return ResponseEntity.ok().cacheControl(CacheControl.noCache()).body(bytes);
+  }
+
+  @DeleteMapping("/pieces/{piece}/photos/{number}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void removePhoto(@PathVariable String id, @PathVariable String piece, @PathVariable int number) {
+    photos.remove(id, piece, number);
   }
 
   /** The tags as pages, to be looked at or printed elsewhere. */
@@ -163,6 +189,7 @@ public class RecordController {
         what == TagsFor.CUPS
             ? TagPages.cups(run)
             : TagPages.pieces(
+                kept.id(),
                 run,
                 states.state(run, kept.events(), now),
                 states.lookBack(run, kept.events(), now));

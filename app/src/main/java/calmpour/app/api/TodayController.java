@@ -1,7 +1,7 @@
 package calmpour.app.api;
 
 import calmpour.app.format.CalendarFile;
-import calmpour.app.store.JournalStore;
+import calmpour.app.store.JournalCounts;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.UnreadableDocumentException;
@@ -41,14 +41,14 @@ public class TodayController {
   private final RunDesk desk;
   private final WorkshopClock clock;
   private final JournalDesk journalDesk;
-  private final JournalStore journal;
+  private final JournalCounts journal;
 
   TodayController(
       RunStore runs,
       RunDesk desk,
       WorkshopClock clock,
       JournalDesk journalDesk,
-      JournalStore journal) {
+      JournalCounts journal) {
     this.journalDesk = journalDesk;
     this.journal = journal;
     this.runs = runs;
@@ -96,7 +96,7 @@ public class TodayController {
       Instant now,
       boolean record,
       List<DueLine> due,
-      List<JournalStore.Unseen> toLookAt,
+      List<JournalCounts.Unseen> toLookAt,
       List<String> unreadable) {}
 
   @GetMapping

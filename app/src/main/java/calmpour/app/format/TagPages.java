@@ -1,5 +1,6 @@
 package calmpour.app.format;
 
+import calmpour.core.journal.PieceCode;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
@@ -44,6 +45,9 @@ public final class TagPages {
   /** A band of the cup's colour at the left, beside its name. */
   private static final float BAND = 6 * POINTS_A_MM;
 
+  /** Side of the pattern for scanners. */
+  private static final float PATTERN = 13 * POINTS_A_MM;
+
   /** Letters of the lines, points; in the largest of these in which all of a tag has room. */
   private static final float LARGEST = 8;
 
@@ -66,8 +70,10 @@ public final class TagPages {
    * One tag.
    *
    * @param swatches colours of the band at its left, {@code #rrggbb}, from below; empty for none
+   * @param code as letters and as a pattern for scanners at its right; null for none
    */
-  public record Tag(String title, List<String> lines, List<String> swatches) {
+  public record Tag(
+      String title, List<String> lines, List<String> swatches, @Nullable String code) {
     public Tag {
       lines = List.copyOf(lines);
       swatches = List.copyOf(swatches);
@@ -95,7 +101,7 @@ public final class TagPages {
                 + Math.max(
                     0, (cup.times().latestPourEndSeconds() - batch.times().contactSeconds()) / 60)
                 + " min of A meeting B");
-        tags.add(new Tag(cup.colour().name(), lines, List.of(cup.colour().swatch())));
+        tags.add(new Tag(cup.colour().name(), lines, List.of(cup.colour().swatch()), null));
       }
     }
     return tags;
@@ -104,8 +110,10 @@ public final class TagPages {
   /**
    * One for every piece that is there or still to come, with its days and the colours that really
    * went into it.
+   *
+   * @param evening what the run is kept as
    */
-  public static List<Tag> pieces(Run run, RunState state, AsRun asRun) {
+  public static List<Tag> pieces(String evening, Run run, RunState state, AsRun asRun) {
     Map<PourId, AsRun.PourIn> others = otherCups(run, asRun);
     List<Tag> tags = new ArrayList<>();
     List<Plan.PieceView> lines = run.plan().pieces();
@@ -125,7 +133,12 @@ public final class TagPages {
         }
         PieceGroup group = PieceGroup.of(run.plan().batches(), line, piece.count(), cavity);
         String which = piece.count() > 1 ? ", " + cavity + " of " + piece.count() : "";
-        tags.add(new Tag(piece.mouldName() + which, days(run, state, group, colours), swatches));
+        tags.add(
+            new Tag(
+                piece.mouldName() + which,
+                days(run, state, group, colours),
+                swatches,
+                PieceCode.of(evening, new CavityId(line + 1, cavity))));
       }
     }
     return tags;
@@ -216,7 +229,15 @@ public final class TagPages {
     }
     left += bands > 0 ? BAND : 0;
     pen.setNonStrokingColor(Color.BLACK);
-    Page page = fitting(tag, font, WIDTH - EDGE - left);
+    String code = tag.code();
+    float right = WIDTH - EDGE;
+    if (code != null) {
+      right -= PATTERN + EDGE / 2;
+      pattern(code, right + EDGE / 2, pen);
+      float size = SMALLEST * 1.5f;
+      write(code, font, size, right + EDGE / 2, HEIGHT - EDGE - PATTERN - size, pen);
+    }
+    Page page = fitting(tag, font, right - left);
     float y = HEIGHT - EDGE;
     for (String line : page.title()) {
       y -= page.size() * TITLE;
@@ -227,6 +248,19 @@ public final class TagPages {
       y -= page.size() * LEADING;
       write(line, font, page.size(), left, y, pen);
     }
+  }
+
+  private static void pattern(String code, float left, PDPageContentStream pen) throws IOException {
+    boolean[][] dark = ScanPattern.of(code);
+    float dot = PATTERN / dark.length;
+    for (int row = 0; row < dark.length; row++) {
+      for (int column = 0; column < dark.length; column++) {
+        if (dark[row][column]) {
+          pen.addRect(left + column * dot, HEIGHT - EDGE - (row + 1) * dot, dot, dot);
+        }
+      }
+    }
+    pen.fill();
   }
 
   /** A tag in the size in which all of it has room. */

@@ -19,7 +19,9 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
@@ -63,18 +65,20 @@ class DemoHistory {
   /** Tells what was not told yet; one that was interrupted goes on where it was. */
   void tell(List<Session> templates, Workshop workshop) {
     SplittableRandom chance = new SplittableRandom(SEED);
+    Map<String, Integer> casts = new HashMap<>();
     for (int i = 0; i < EVENINGS; i++) {
       Session template = templates.get(i % templates.size());
       double roomC = Math.round(2 * chance.nextDouble(20.5, 23.5)) / 2.0;
       long seed = chance.nextLong();
       String what = "evening " + i;
       if (!db.fetchExists(SEEDING, SEEDING.WHAT.eq(what))) {
-        carryOut(on(template, i, roomC), workshop, seed);
+        carryOut(on(template, i, roomC), workshop, seed, casts);
         db.insertInto(SEEDING)
             .set(SEEDING.WHAT, what)
             .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
             .execute();
       }
+      template.pieces().forEach(p -> casts.merge(p.mouldId(), p.count(), Integer::sum));
     }
   }
 
@@ -131,12 +135,12 @@ class DemoHistory {
         .withRoom(new Room(roomC, room.humidityPercent(), null));
   }
 
-  private void carryOut(Session session, Workshop workshop, long seed) {
+  private void carryOut(Session session, Workshop workshop, long seed, Map<String, Integer> casts) {
     try {
       WorkedPlan worked = planner.work(session, workshop);
       Run run = new Run(session, worked.job().used(), worked.plan(), session.startsAtInstant());
       String id = runs.begin(null, run).id();
-      runs.append(id, World.carryOut(run, seed, true).events());
+      runs.append(id, World.carryOut(run, seed, true, casts).events());
     } catch (InvalidValuesException cannotBePlanned) {
       // An evening less.
     }

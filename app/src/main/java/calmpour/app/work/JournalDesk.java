@@ -1,6 +1,6 @@
 package calmpour.app.work;
 
-import calmpour.app.store.JournalStore;
+import calmpour.app.store.JournalWriter;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.core.journal.Clue;
@@ -35,14 +35,14 @@ public class JournalDesk {
   private static final int AT_ONCE = 3;
 
   private final RunStore runs;
-  private final JournalStore journal;
+  private final JournalWriter journal;
   private final RunReader reader;
   private final AtomicBoolean busy = new AtomicBoolean();
 
   /** Evenings that cannot be read; they stay as they are and are not tried again and again. */
   private final Set<String> unreadable = new HashSet<>();
 
-  JournalDesk(RunStore runs, JournalStore journal, RunReader reader) {
+  JournalDesk(RunStore runs, JournalWriter journal, RunReader reader) {
     this.runs = runs;
     this.journal = journal;
     this.reader = reader;

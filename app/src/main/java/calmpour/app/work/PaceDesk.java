@@ -1,6 +1,6 @@
 package calmpour.app.work;
 
-import calmpour.app.store.JournalStore;
+import calmpour.app.store.JournalCounts;
 import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.store.WorkshopClock;
@@ -24,11 +24,11 @@ public class PaceDesk {
   private static final Range ENOUGH = new Range(LearnedPace.FEWEST_EVENINGS, Integer.MAX_VALUE);
 
   private final JournalDesk desk;
-  private final JournalStore journal;
+  private final JournalCounts journal;
   private final ShelfStore shelf;
   private final WorkshopClock clock;
 
-  PaceDesk(JournalDesk desk, JournalStore journal, ShelfStore shelf, WorkshopClock clock) {
+  PaceDesk(JournalDesk desk, JournalCounts journal, ShelfStore shelf, WorkshopClock clock) {
     this.desk = desk;
     this.journal = journal;
     this.shelf = shelf;

@@ -6,11 +6,15 @@ import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.check.Check;
+import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.derive.Derivation;
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.BenchTrouble;
 import calmpour.core.run.Change;
+import calmpour.core.run.Corrections;
 import calmpour.core.run.Due;
 import calmpour.core.run.Later;
 import calmpour.core.run.Run;
@@ -111,7 +115,9 @@ public class RunDesk {
     named(before.run(), told);
     Duration off = sentAt == null ? Duration.ZERO : Duration.between(now, sentAt);
     List<RunEvent> events = told.stream().map(e -> corrected(before.run(), e, off, now)).toList();
+    putRight(before, events);
     Set<TaskId> done = RunReader.done(before.run(), before.events());
+    poured(events, done);
     List<String> twice =
         events.stream()
             .filter(e -> e.kind() == RunEvent.Kind.DONE && e.of() != null)
@@ -163,6 +169,41 @@ public class RunDesk {
     return marked ? placed.withDevice("its clock said " + event.at()) : placed;
   }
 
+  /** A line that somebody has put right meanwhile is not put right again unseen. */
+  private static void putRight(KeptRun before, List<RunEvent> events) {
+    List<RunEvent> all = new ArrayList<>(before.events());
+    for (int i = 0; i < events.size(); i++) {
+      RunEvent event = events.get(i);
+      boolean fresh = all.stream().noneMatch(e -> e.id().equals(event.id()));
+      if (fresh && event.kind() == RunEvent.Kind.CORRECTED) {
+        Corrections.Refused refused = Corrections.refused(before.run(), all, event).orElse(null);
+        if (refused instanceof Corrections.Refused.MeanwhileRight faster) {
+          throw new PutRightMeanwhileException(faster.stands());
+        }
+        if (refused instanceof Corrections.Refused.Wrong wrong) {
+          throw new InvalidValuesException(List.of(wrong.problem().under("events[" + i + "]")));
+        }
+      }
+      all.add(event);
+    }
+  }
+
+  /** Of what was never poured nothing becomes. */
+  private static void poured(List<RunEvent> events, Set<TaskId> done) {
+    Check check = new Check();
+    for (int i = 0; i < events.size(); i++) {
+      RunEvent event = events.get(i);
+      if (event.kind() == RunEvent.Kind.BECAME) {
+        boolean there =
+            done.stream()
+                .flatMap(t -> t.pour().stream())
+                .anyMatch(p -> p.into().toString().equals(event.of()));
+        check.that(there, Problem.of("events[" + i + "].of", Problem.Code.UNKNOWN_ID, event.of()));
+      }
+    }
+    check.orThrow();
+  }
+
   /** Steps, cups and batches that are told of have to be those of the plan. */
   private static void named(Run run, List<RunEvent> told) {
     Set<String> tasks = run.plan().tasks().stream().map(t -> t.id().text()).collect(toSet());
@@ -178,12 +219,21 @@ public class RunDesk {
           switch (told.get(i).kind()) {
             case DONE, GIVEN_UP -> tasks.contains(of);
             case THICK, HOT, WARMTH -> cups.contains(of);
+            case LOOKED_OVER, BECAME ->
+                CavityId.read(of == null ? "" : of).filter(c -> has(run.plan(), c)).isPresent();
             case TROUBLE -> BenchTrouble.names(run.plan(), told.get(i));
             default -> true;
           };
       check.that(known, Problem.of("events[" + i + "].of", Problem.Code.UNKNOWN_ID, of));
     }
     check.orThrow();
+  }
+
+  private static boolean has(Plan plan, CavityId piece) {
+    return piece.line() >= 1
+        && piece.line() <= plan.pieces().size()
+        && piece.cavity() >= 1
+        && piece.cavity() <= plan.pieces().get(piece.line() - 1).count();
   }
 
   private RunState stood(KeptRun before) {

@@ -61,6 +61,14 @@ public final class World {
   /** Of what is said of a cup, what is a slip. */
   private static final double SLIPS = 0.03;
 
+  /**
+   * Casts that a mould takes before it wears; from then on more and more of its pieces are dull.
+   */
+  private static final int WEARS_AFTER = 60;
+
+  private static final double DULL_A_CAST = 0.02;
+  private static final double DULL_AT_MOST = 0.6;
+
   private static final int IN_HOURS = 3_600;
 
   private World() {}
@@ -99,6 +107,13 @@ public final class World {
    * @param lookedOver whether somebody looks at the pieces and ends the evening
    */
   public static Told carryOut(Run run, long seed, boolean lookedOver) {
+    return carryOut(run, seed, lookedOver, Map.of());
+  }
+
+  /**
+   * @param casts that moulds have had before, by mould
+   */
+  public static Told carryOut(Run run, long seed, boolean lookedOver, Map<String, Integer> casts) {
     RandomGenerator chance = new SplittableRandom(seed);
     List<Truth> mishaps = List.of(Truth.values()).subList(1, Truth.values().length);
     Truth truth =
@@ -107,7 +122,7 @@ public final class World {
         truth != Truth.NOTHING && chance.nextDouble() < DECOYS
             ? mishaps.get(chance.nextInt(mishaps.size()))
             : truth;
-    return new Evening(run, truth, decoy, chance).told(lookedOver);
+    return new Evening(run, truth, decoy, chance, casts).told(lookedOver);
   }
 
   /** The same up to a moment: what is not done by then is still to be done. */
@@ -128,13 +143,20 @@ public final class World {
     /** Of its own, so that whoever looks changes nothing of what happens. */
     private final RandomGenerator looks;
 
+    private final Map<String, Integer> casts;
+
+    /** Likewise. */
+    private final RandomGenerator wear;
+
     private final List<RunEvent> events = new ArrayList<>();
     private final Map<CavityId, Truth> hidden = new HashMap<>();
     private final Set<CavityId> late = new HashSet<>();
     private int told;
 
-    Evening(Run run, Truth truth, Truth decoy, RandomGenerator chance) {
+    Evening(Run run, Truth truth, Truth decoy, RandomGenerator chance, Map<String, Integer> casts) {
       this.run = run;
+      this.casts = casts;
+      this.wear = new SplittableRandom(~run.begunAt().toEpochMilli());
       this.truth = truth;
       this.decoy = decoy;
       this.chance = chance;
@@ -386,6 +408,7 @@ public final class World {
       }
       for (CavityId piece : pieces) {
         Fault fault = faultOf(piece);
+        fault = fault == null && worn(piece) ? Fault.DULL : fault;
         if (fault == null && chance.nextDouble() < NO_REASON) {
           List<Fault> any = List.of(Fault.values());
           fault = any.get(chance.nextInt(any.size()));
@@ -421,6 +444,12 @@ public final class World {
         hidden.put(piece, truth);
       }
       return fault;
+    }
+
+    private boolean worn(CavityId piece) {
+      String mould = run.plan().pieces().get(piece.line() - 1).mouldId();
+      int over = casts.getOrDefault(mould, 0) - WEARS_AFTER;
+      return wear.nextDouble() < Math.min(DULL_AT_MOST, over * DULL_A_CAST);
     }
 
     private boolean holdsAir(CavityId piece) {

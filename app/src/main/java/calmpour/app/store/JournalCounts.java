@@ -1,0 +1,208 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;
+import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
+import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
+import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
+import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
+import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
+import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static org.jooq.impl.DSL.count;
+
+import calmpour.core.journal.HandSpeeds;
+import calmpour.core.journal.Looked;
+import calmpour.core.journal.MouldLife;
+import calmpour.core.journal.PlansHeld;
+import calmpour.core.journal.SaidSure;
+import calmpour.core.run.LookOver;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+
+/** What the journal comes to, counted and gathered over all evenings. */
+@Repository
+public class JournalCounts {
+  private final DSLContext db;
+
+  JournalCounts(DSLContext db) {
+    this.db = db;
+  }
+
+  /** By what pieces are counted. */
+  public enum By {
+    MOULD,
+    RESIN,
+    COLOUR,
+    MONTH
+  }
+
+  /**
+   * Pieces of one kind that were looked at.
+   *
+   * @param good of them
+   */
+  public record Count(String name, int looked, int good) {}
+
+  /** How many came out well, counted by something; what was never looked at does not count. */
+  public List<Count> counts(By by) {
+    Field<String> what =
+        switch (by) {
+          case MOULD -> JOURNAL_PIECE.MOULD_NAME;
+          case RESIN ->
+              DSL.field(
+                  db.select(DSL.max(JOURNAL_BATCH.RESIN_NAME))
+                      .from(JOURNAL_BATCH)
+                      .where(JOURNAL_BATCH.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
+                      .and(JOURNAL_BATCH.RESIN_ID.eq(JOURNAL_PIECE.RESIN_ID)));
+          case COLOUR ->
+              DSL.field(
+                  db.select(DSL.max(JOURNAL_POUR.COLOUR_NAME))
+                      .from(JOURNAL_POUR)
+                      .where(JOURNAL_POUR.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
+                      .and(JOURNAL_POUR.PIECE.eq(JOURNAL_PIECE.PIECE))
+                      .and(JOURNAL_POUR.LAYER.eq(JOURNAL_PIECE.LAYERS.minus(1))));
+          case MONTH ->
+              DSL.field(
+                  db.select(DSL.toChar(JOURNAL_EVENING.LOCAL_DAY, "YYYY-MM"))
+                      .from(JOURNAL_EVENING)
+                      .where(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID)));
+        };
+    Map<String, int[]> counted = new LinkedHashMap<>();
+    db.select(what, JOURNAL_PIECE.GRADE)
+        .from(JOURNAL_PIECE)
+        .where(JOURNAL_PIECE.GRADE.isNotNull())
+        .forEach(row -> {
+          String name = row.value1() == null ? "" : row.value1();
+          int[] of = counted.computeIfAbsent(name, n -> new int[2]);
+          of[0]++;
+          of[1] += LookOver.Verdict.GOOD.name().equals(row.value2()) ? 1 : 0;
+        });
+    return counted.entrySet().stream()
+        .map(e -> new Count(e.getKey(), e.getValue()[0], e.getValue()[1]))
+        .sorted(java.util.Comparator.comparing(Count::name))
+        .toList();
+  }
+
+  /** Every piece that was poured, in the order in which they were. */
+  public List<MouldLife.Cast> casts() {
+    Map<String, List<LookOver.Fault>> faults = new HashMap<>();
+    db.selectFrom(JOURNAL_FAULT)
+        .forEach(row ->
+            faults
+                .computeIfAbsent(row.getRunId() + "/" + row.getPiece(), k -> new ArrayList<>())
+                .add(LookOver.Fault.valueOf(row.getFault())));
+    return db.select(
+            JOURNAL_PIECE.RUN_ID,
+            JOURNAL_PIECE.PIECE,
+            JOURNAL_PIECE.MOULD_ID,
+            JOURNAL_PIECE.MOULD_NAME,
+            JOURNAL_PIECE.GRADE)
+        .from(JOURNAL_PIECE)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
+        .orderBy(
+            JOURNAL_EVENING.BEGUN_AT,
+            JOURNAL_PIECE.RUN_ID,
+            JOURNAL_PIECE.LINE,
+            JOURNAL_PIECE.CAVITY)
+        .fetch(row ->
+            row.value5() == null
+                ? MouldLife.Cast.unseen(row.value3(), row.value4())
+                : new MouldLife.Cast(
+                    row.value3(),
+                    row.value4(),
+                    LookOver.Verdict.valueOf(row.value5()),
+                    faults.getOrDefault(row.value1() + "/" + row.value2(), List.of())));
+  }
+
+  /** How sure plans were, and whether every pour was in time. */
+  public List<SaidSure.Evening> saidSure() {
+    return db.select(JOURNAL_EVENING.SAID_PERCENT, JOURNAL_EVENING.ALL_IN_TIME)
+        .from(JOURNAL_EVENING)
+        .where(JOURNAL_EVENING.SAID_PERCENT.isNotNull())
+        .and(JOURNAL_EVENING.ALL_IN_TIME.isNotNull())
+        .fetch(row -> new SaidSure.Evening(row.value1(), row.value2()));
+  }
+
+  /**
+   * Pours of the latest evenings: planned and real end, in minutes from the beginning.
+   *
+   * @param most of them
+   */
+  public List<PouredAt> latestPours(int most) {
+    return db.select(JOURNAL_POUR.PLANNED_SECONDS, JOURNAL_POUR.AT_SECONDS)
+        .from(JOURNAL_POUR)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_POUR.RUN_ID))
+        .where(JOURNAL_POUR.AT_SECONDS.isNotNull())
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc(), JOURNAL_POUR.AT_SECONDS, JOURNAL_POUR.POUR_ID)
+        .limit(most)
+        .fetch(row -> new PouredAt(row.value1() / 60.0, row.value2() / 60.0));
+  }
+
+  /** One pour: its end as planned and as it was, min from the beginning. */
+  public record PouredAt(double planned, double real) {}
+
+  /** All pours that were made, with when they were planned. */
+  public List<PlansHeld.Poured> poured() {
+    return db.select(
+            JOURNAL_POUR.PLANNED_SECONDS, JOURNAL_POUR.AT_SECONDS, JOURNAL_POUR.SPARE_SECONDS)
+        .from(JOURNAL_POUR)
+        .where(JOURNAL_POUR.AT_SECONDS.isNotNull())
+        .and(JOURNAL_POUR.SPARE_SECONDS.isNotNull())
+        .fetch(row -> new PlansHeld.Poured(row.value1(), row.value2(), row.value3()));
+  }
+
+  /** An evening that is over, with so many pieces that nobody has looked at. */
+  public record Unseen(String runId, String name, int pieces) {}
+
+  /** The latest evening first; none that began before. */
+  public List<Unseen> unseen(Instant since) {
+    return db.select(JOURNAL_EVENING.RUN_ID, JOURNAL_EVENING.NAME, count())
+        .from(JOURNAL_EVENING)
+        .join(JOURNAL_PIECE)
+        .on(JOURNAL_PIECE.RUN_ID.eq(JOURNAL_EVENING.RUN_ID))
+        .where(JOURNAL_EVENING.FINISHED_AT.isNotNull())
+        .and(JOURNAL_EVENING.BEGUN_AT.ge(since.atOffset(ZoneOffset.UTC)))
+        .and(JOURNAL_PIECE.GRADE.isNull())
+        .groupBy(JOURNAL_EVENING.RUN_ID, JOURNAL_EVENING.NAME, JOURNAL_EVENING.BEGUN_AT)
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(row -> new Unseen(row.value1(), row.value2(), row.value3()));
+  }
+
+  /** What the cure diaries say, evening by evening. */
+  public List<Looked> looks() {
+    return db.selectFrom(JOURNAL_LOOK)
+        .fetch(row ->
+            new Looked(
+                row.getResinId(),
+                Looked.Of.valueOf(row.getPace()),
+                row.getLowest(),
+                row.getHighest(),
+                row.getLooks()));
+  }
+
+  /** By how much the room was warmer than it was told to be, on evenings it was read, K. */
+  public List<Double> roomsWarmer() {
+    return db.select(JOURNAL_EVENING.ROOM_READ_C, JOURNAL_EVENING.ROOM_C)
+        .from(JOURNAL_EVENING)
+        .where(JOURNAL_EVENING.ROOM_READ_C.isNotNull())
+        .fetch(row -> row.value1() - row.value2());
+  }
+
+  /** How long hands took, evening by evening. */
+  public List<HandSpeeds.OfEvening> hands() {
+    return db.selectFrom(JOURNAL_HAND)
+        .fetch(row ->
+            new HandSpeeds.OfEvening(
+                HandSpeeds.Speed.valueOf(row.getSpeed()), row.getSteps(), row.getSeconds()));
+  }
+}

@@ -1,0 +1,320 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;
+import static calmpour.app.store.generated.Tables.JOURNAL_CUP;
+import static calmpour.app.store.generated.Tables.JOURNAL_DOSE;
+import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
+import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
+import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
+import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
+import static calmpour.app.store.generated.Tables.JOURNAL_MARK;
+import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
+import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static calmpour.app.store.generated.Tables.RUN;
+import static calmpour.app.store.generated.Tables.RUN_EVENT;
+import static org.jooq.impl.DSL.count;
+
+import calmpour.core.journal.HandSpeeds;
+import calmpour.core.journal.Looked;
+import calmpour.core.journal.PieceCode;
+import calmpour.core.journal.Quantile;
+import calmpour.core.plan.doc.Batch;
+import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.Plan;
+import calmpour.core.run.AsRun;
+import calmpour.core.run.Became;
+import calmpour.core.run.Corrections;
+import calmpour.core.run.LookOver;
+import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** Writes the journal's tables, an evening at a time, one statement a table. */
+@Repository
+public class JournalWriter {
+  /** What this version of the program works out of an evening; higher: all are worked out anew. */
+  static final int ENGINE = 3;
+
+  private final DSLContext db;
+  private final Formats formats;
+
+  JournalWriter(DSLContext db, Formats formats) {
+    this.db = db;
+    this.formats = formats;
+  }
+
+  /** Evenings that are kept and not in the tables as they are now, the oldest first. */
+  public List<String> stale() {
+    Field<Integer> told =
+        DSL.field(db.select(count()).from(RUN_EVENT).where(RUN_EVENT.RUN_ID.eq(RUN.ID)));
+    return db.select(RUN.ID)
+        .from(RUN)
+        .leftJoin(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(RUN.ID))
+        .where(
+            JOURNAL_EVENING
+                .RUN_ID
+                .isNull()
+                .or(JOURNAL_EVENING.TOLD.ne(told))
+                .or(JOURNAL_EVENING.ENGINE.ne(ENGINE)))
+        .orderBy(RUN.BEGUN_AT, RUN.ID)
+        .fetch(RUN.ID);
+  }
+
+  /** Forgets all that was worked out; the events stay. */
+  public void forget() {
+    db.deleteFrom(JOURNAL_EVENING).execute();
+  }
+
+  /** Writes an evening as it is, in place of what was there of it. */
+  public void write(RunStore.KeptRun kept, AsRun asRun) {
+    Run run = kept.run();
+    db.transaction(one -> {
+      DSLContext dsl = one.dsl();
+      dsl.deleteFrom(JOURNAL_EVENING).where(JOURNAL_EVENING.RUN_ID.eq(kept.id())).execute();
+      evening(dsl, kept, asRun);
+      Map<Integer, Batch> batches = new HashMap<>();
+      run.plan().batches().forEach(b -> batches.put(b.number(), b));
+      for (AsRun.BatchIn batch : asRun.batches()) {
+        Batch planned = batches.get(batch.number());
+        dsl.insertInto(JOURNAL_BATCH)
+            .set(JOURNAL_BATCH.RUN_ID, kept.id())
+            .set(JOURNAL_BATCH.BATCH, batch.number())
+            .set(JOURNAL_BATCH.RESIN_ID, planned == null ? "" : planned.resinId())
+            .set(JOURNAL_BATCH.RESIN_NAME, batch.resinName())
+            .set(JOURNAL_BATCH.PLANNED_A_G, batch.plannedAG())
+            .set(JOURNAL_BATCH.PLANNED_B_G, batch.plannedBG())
+            .set(JOURNAL_BATCH.A_G, batch.aG())
+            .set(JOURNAL_BATCH.B_G, batch.bG())
+            .set(JOURNAL_BATCH.RATIO_ERROR_PERCENT, batch.ratioErrorPercent())
+            .set(JOURNAL_BATCH.MET_SECONDS, batch.contactSeconds())
+            .set(JOURNAL_BATCH.MIXED_SECONDS, batch.mixedSeconds())
+            .execute();
+      }
+      cups(dsl, kept, asRun);
+      pours(dsl, kept, asRun);
+      pieces(dsl, kept, asRun);
+      Looked.of(run, asRun)
+          .forEach(l ->
+              dsl.insertInto(JOURNAL_LOOK)
+                  .set(JOURNAL_LOOK.RUN_ID, kept.id())
+                  .set(JOURNAL_LOOK.RESIN_ID, l.resinId())
+                  .set(JOURNAL_LOOK.PACE, l.of().name())
+                  .set(JOURNAL_LOOK.LOWEST, l.lowest())
+                  .set(JOURNAL_LOOK.HIGHEST, l.highest())
+                  .set(JOURNAL_LOOK.LOOKS, l.looks())
+                  .execute());
+      HandSpeeds.of(run, kept.events())
+          .forEach(h ->
+              dsl.insertInto(JOURNAL_HAND)
+                  .set(JOURNAL_HAND.RUN_ID, kept.id())
+                  .set(JOURNAL_HAND.SPEED, h.speed().name())
+                  .set(JOURNAL_HAND.STEPS, h.steps())
+                  .set(JOURNAL_HAND.SECONDS, h.seconds())
+                  .execute());
+    });
+  }
+
+  private void evening(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+    Run run = kept.run();
+    Plan plan = run.plan();
+    String zone = run.session().zoneId();
+    String resin = plan.batches().isEmpty() ? "" : plan.batches().getFirst().resinName();
+    Instant finished = kept.finishedAt();
+    dsl.insertInto(JOURNAL_EVENING)
+        .set(JOURNAL_EVENING.RUN_ID, kept.id())
+        .set(JOURNAL_EVENING.TOLD, kept.events().size())
+        .set(JOURNAL_EVENING.ENGINE, ENGINE)
+        .set(JOURNAL_EVENING.NAME, run.session().name())
+        .set(JOURNAL_EVENING.BEGUN_AT, run.begunAt().atOffset(ZoneOffset.UTC))
+        .set(JOURNAL_EVENING.ZONE_ID, zone)
+        .set(JOURNAL_EVENING.LOCAL_DAY, run.begunAt().atZone(ZoneId.of(zone)).toLocalDate())
+        .set(
+            JOURNAL_EVENING.FINISHED_AT,
+            finished == null ? null : finished.atOffset(ZoneOffset.UTC))
+        .set(JOURNAL_EVENING.ROOM_C, run.session().room().temperatureC())
+        .set(JOURNAL_EVENING.HUMIDITY_PERCENT, run.session().room().humidityPercent())
+        .set(
+            JOURNAL_EVENING.SAID_PERCENT,
+            plan.chance() == null ? null : (Double) plan.chance().percent())
+        .set(JOURNAL_EVENING.ALL_IN_TIME, inTime(asRun))
+        .set(JOURNAL_EVENING.ROOM_READ_C, roomRead(kept.events()))
+        .set(JOURNAL_EVENING.BOARD, formats.write(Board.of(plan, resin, run.session().resinId())))
+        .execute();
+  }
+
+  /** Null while a pour is open, and where nothing was poured. */
+  private static @Nullable Boolean inTime(AsRun asRun) {
+    boolean open = asRun.pours().stream().anyMatch(p -> p.outcome() == AsRun.Outcome.OPEN);
+    boolean poured = asRun.pours().stream().anyMatch(p -> p.outcome() == AsRun.Outcome.POURED);
+    if (open || !poured) {
+      return null;
+    }
+    return asRun.pours().stream()
+        .allMatch(p ->
+            p.outcome() == AsRun.Outcome.POURED
+                && p.spareSeconds() != null
+                && p.spareSeconds() >= 0);
+  }
+
+  private static @Nullable Double roomRead(List<RunEvent> events) {
+    List<Double> read =
+        Corrections.applied(events).stream()
+            .filter(e -> e.kind() == RunEvent.Kind.ROOM && e.value() != null)
+            .map(RunEvent::value)
+            .toList();
+    return read.isEmpty() ? null : (Double) Quantile.of(read, 0.5);
+  }
+
+  private static void cups(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+    Map<String, Cup> planned = new HashMap<>();
+    kept.run().plan().batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .forEach(c -> planned.put(c.id().toString(), c));
+    for (AsRun.CupIn cup : asRun.cups()) {
+      String id = cup.cupId().toString();
+      Cup its = planned.get(id);
+      dsl.insertInto(JOURNAL_CUP)
+          .set(JOURNAL_CUP.RUN_ID, kept.id())
+          .set(JOURNAL_CUP.CUP_ID, id)
+          .set(JOURNAL_CUP.BATCH, cup.batch())
+          .set(JOURNAL_CUP.COLOUR_ID, its == null ? "" : its.colour().id())
+          .set(JOURNAL_CUP.COLOUR_NAME, cup.colourName())
+          .set(JOURNAL_CUP.PLANNED_G, cup.plannedG())
+          .set(JOURNAL_CUP.FILLED_G, cup.filledG())
+          .set(JOURNAL_CUP.LEFT_G, cup.leftG())
+          .set(JOURNAL_CUP.LOST_G, cup.lostG())
+          .execute();
+      for (Cup.Dose dose : its == null ? List.<Cup.Dose>of() : its.tint().doses()) {
+        dsl.insertInto(JOURNAL_DOSE)
+            .set(JOURNAL_DOSE.RUN_ID, kept.id())
+            .set(JOURNAL_DOSE.CUP_ID, id)
+            .set(JOURNAL_DOSE.COLOURANT_ID, dose.colourantId())
+            .set(JOURNAL_DOSE.COLOURANT_NAME, dose.colourantName())
+            .set(JOURNAL_DOSE.MASS_G, dose.massG())
+            .set(JOURNAL_DOSE.DROPS, dose.drops())
+            .set(JOURNAL_DOSE.SCOOPS, dose.scoops())
+            .set(JOURNAL_DOSE.IMPLEMENT, dose.implement())
+            .execute();
+      }
+    }
+  }
+
+  private static void pours(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+    for (AsRun.PourIn pour : asRun.pours()) {
+      dsl.insertInto(JOURNAL_POUR)
+          .set(JOURNAL_POUR.RUN_ID, kept.id())
+          .set(JOURNAL_POUR.POUR_ID, pour.pourId().toString())
+          .set(JOURNAL_POUR.PIECE, pour.pourId().into().toString())
+          .set(JOURNAL_POUR.LAYER, pour.layer())
+          .set(JOURNAL_POUR.CUP_ID, pour.cupId().toString())
+          .set(JOURNAL_POUR.COLOUR_NAME, pour.colourName())
+          .set(JOURNAL_POUR.OUTCOME, pour.outcome().name())
+          .set(JOURNAL_POUR.PLANNED_G, pour.plannedG())
+          .set(JOURNAL_POUR.GRAMS, pour.grams())
+          .set(JOURNAL_POUR.WEIGHED, pour.weighed())
+          .set(JOURNAL_POUR.PLANNED_SECONDS, pour.plannedSeconds())
+          .set(JOURNAL_POUR.AT_SECONDS, pour.atSeconds())
+          .set(JOURNAL_POUR.SPARE_SECONDS, pour.spareSeconds())
+          .execute();
+    }
+  }
+
+  private static void pieces(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+    Plan plan = kept.run().plan();
+    for (AsRun.PieceOut piece : asRun.pieces()) {
+      if (piece.poured() == 0) {
+        continue;
+      }
+      Plan.PieceView view = plan.pieces().get(piece.line());
+      LookOver look = piece.lookedOver();
+      Became became = piece.became();
+      became = became == null || became.what() == Became.What.STILL_HERE ? null : became;
+      dsl.insertInto(JOURNAL_PIECE)
+          .set(JOURNAL_PIECE.RUN_ID, kept.id())
+          .set(JOURNAL_PIECE.PIECE, piece.piece().toString())
+          .set(JOURNAL_PIECE.LINE, piece.line())
+          .set(JOURNAL_PIECE.CAVITY, piece.cavity())
+          .set(JOURNAL_PIECE.MOULD_ID, view.mouldId())
+          .set(JOURNAL_PIECE.MOULD_NAME, piece.mouldName())
+          .set(
+              JOURNAL_PIECE.RESIN_ID,
+              view.layers().isEmpty() ? "" : view.layers().getFirst().resinId())
+          .set(JOURNAL_PIECE.LAYERS, piece.layers())
+          .set(JOURNAL_PIECE.POURED, piece.poured())
+          .set(JOURNAL_PIECE.GRADE, look == null ? null : look.verdict().name())
+          .set(JOURNAL_PIECE.LINE_ABOUT_IT, look == null ? null : look.text())
+          .set(JOURNAL_PIECE.CODE, PieceCode.of(kept.id(), piece.piece()))
+          .set(JOURNAL_PIECE.BECAME, became == null ? null : became.what().name())
+          .set(
+              JOURNAL_PIECE.BECAME_DAY, became == null ? null : day(kept.run(), became.atSeconds()))
+          .execute();
+      marks(dsl, kept.id(), piece);
+      for (LookOver.Fault fault : look == null ? List.<LookOver.Fault>of() : look.faults()) {
+        dsl.insertInto(JOURNAL_FAULT)
+            .set(JOURNAL_FAULT.RUN_ID, kept.id())
+            .set(JOURNAL_FAULT.PIECE, piece.piece().toString())
+            .set(JOURNAL_FAULT.FAULT, fault.name())
+            .execute();
+      }
+    }
+  }
+
+  private static void marks(DSLContext dsl, String runId, AsRun.PieceOut piece) {
+    LookOver look = piece.lookedOver();
+    int number = 0;
+    for (LookOver.Mark mark : look == null ? List.<LookOver.Mark>of() : look.marks()) {
+      number++;
+      dsl.insertInto(JOURNAL_MARK)
+          .set(JOURNAL_MARK.RUN_ID, runId)
+          .set(JOURNAL_MARK.PIECE, piece.piece().toString())
+          .set(JOURNAL_MARK.NUMBER, number)
+          .set(JOURNAL_MARK.FAULT, mark.fault().name())
+          .set(JOURNAL_MARK.ACROSS_PERCENT, mark.acrossPercent())
+          .set(JOURNAL_MARK.UP_PERCENT, mark.upPercent())
+          .execute();
+    }
+  }
+
+  private static LocalDate day(Run run, int seconds) {
+    return run.begunAt()
+        .plusSeconds(seconds)
+        .atZone(ZoneId.of(run.session().zoneId()))
+        .toLocalDate();
+  }
+
+  /** Every row of every table, in a fixed order: what was worked out anew has to be the same. */
+  public List<String> rows() {
+    List<String> rows = new ArrayList<>();
+    for (var table :
+        List.of(
+            JOURNAL_EVENING,
+            JOURNAL_BATCH,
+            JOURNAL_CUP,
+            JOURNAL_DOSE,
+            JOURNAL_HAND,
+            JOURNAL_LOOK,
+            JOURNAL_PIECE,
+            JOURNAL_POUR,
+            JOURNAL_FAULT,
+            JOURNAL_MARK)) {
+      db.selectFrom(table).orderBy(table.fields()[0], table.fields()[1]).fetch().stream()
+          .map(row -> table.getName() + row.intoMap())
+          .sorted()
+          .forEach(rows::add);
+    }
+    return rows;
+  }
+}

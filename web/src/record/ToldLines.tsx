@@ -1,0 +1,101 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import type { AsTold, LookedBack, RunEvent, Trouble } from "../api/client";
+import { later } from "../ui/later";
+import { Sheet } from "../ui/Sheet";
+import { useUnits } from "../units/UnitsProvider";
+import { toldValue, toldWords } from "../words/told";
+
+const Correct = later(() => import("./Correct").then((m) => m.Correct));
+
+interface Props {
+  looked: LookedBack;
+  at: (seconds: number) => string;
+  /** Now, by the clock of the evening, ms. */
+  now: () => number;
+  onCorrect: (event: Omit<RunEvent, "id" | "at">) => Promise<Trouble | null>;
+}
+
+/** What was told, line by line: what was told wrong is corrected, and both stay to be seen. */
+export function ToldLines({ looked, at, now, onCorrect }: Props) {
+  const units = useUnits();
+  const [open, setOpen] = useState(false);
+  const [line, setLine] = useState<AsTold | null>(null);
+  const right = looked.told.filter((t) => t.was.length > 0);
+  const shown = open ? looked.told : right;
+  if (looked.told.length === 0) {
+    return null;
+  }
+  return (
+    <Sheet
+      title="As it was told"
+      aside={right.length === 0 ? "nothing was corrected" : `${right.length} corrected`}
+    >
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {shown.map((t) => (
+          <Box
+            component="li"
+            key={t.id}
+            sx={{
+              display: "flex",
+              gap: 1.5,
+              py: 0.5,
+              alignItems: "center",
+              borderBottom: 1,
+              borderColor: "divider",
+            }}
+          >
+            <Box sx={{ color: "text.secondary", flexShrink: 0, minWidth: 44 }}>
+              {at(t.atSeconds)}
+            </Box>
+            <Box sx={{ minWidth: 0 }}>
+              {toldWords(t, looked)}
+              {toldValue(t, units) && (
+                <>
+                  : <b>{toldValue(t, units)}</b>
+                </>
+              )}
+              {t.was.map((was, i) => (
+                <Box key={i} sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
+                  was{" "}
+                  {[at(was.atSeconds), toldValue({ ...t, ...was }, units)]
+                    .filter(Boolean)
+                    .join(", ")}
+                  ; corrected{was.who && ` by ${was.who}`}: {was.why}
+                </Box>
+              ))}
+            </Box>
+            {open && (
+              <Button
+                variant="outlined"
+                onClick={() => setLine(t)}
+                aria-label={`Correct ${toldWords(t, looked)}, ${at(t.atSeconds)}`}
+                sx={{ ml: "auto", minHeight: 48, "@media print": { display: "none" } }}
+              >
+                Correct
+              </Button>
+            )}
+          </Box>
+        ))}
+      </Box>
+      <Button
+        variant="outlined"
+        onClick={() => setOpen((o) => !o)}
+        sx={{ minHeight: 56, mt: 1, "@media print": { display: "none" } }}
+      >
+        {open ? "Hide the lines" : "Correct a line…"}
+      </Button>
+      {line && (
+        <Correct
+          line={line}
+          looked={looked}
+          at={at}
+          now={now}
+          onCorrect={onCorrect}
+          onClose={() => setLine(null)}
+        />
+      )}
+    </Sheet>
+  );
+}
