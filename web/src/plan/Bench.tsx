@@ -27,7 +27,7 @@ import { later } from "../ui/later";
 import { isHeat } from "../words/heat";
 import { lateIn, sureOf } from "../words/plan";
 import { minutes } from "../words/time";
-import { BoardSheet } from "./board/BoardSheet";
+import { ADD_MOULD, BoardSheet } from "./board/BoardSheet";
 import { CupsSheet } from "./cups/CupsSheet";
 import { Fig } from "./how/How";
 import { Legend } from "./how/Legend";
@@ -111,6 +111,8 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
     edit(withMould(session, mouldId, mould, count), null);
     setSelected(pieces.length);
     setConditions((open) => open || session.resinId === "");
+    // The choice it was in is gone: whoever works by keys goes on here, not at the top again.
+    document.getElementById(ADD_MOULD)?.focus({ preventScroll: true });
   };
   const elsewhere = (way: Mend) => {
     if (way.kind === "LEAVE_OUT") {
@@ -266,7 +268,12 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
             <Box sx={{ gridColumn: "1 / -1", minWidth: 0 }}>
               <Sheet title={adding ? "Another mould" : chosenName}>
                 {adding && (
-                  <AddMould shelf={shelf} onChosen={add} onClose={() => setAdding(false)} />
+                  <AddMould
+                    shelf={shelf}
+                    focus={pieces.length > 0}
+                    onChosen={add}
+                    onClose={() => setAdding(false)}
+                  />
                 )}
                 {!adding && chosen && selected !== null && (
                   <PieceEditor

@@ -23,10 +23,10 @@ const session = (pieces: Piece[]) => ({ pieces }) as Session;
 describe("cavities that stay empty", () => {
   it("are those of a tray that nothing is poured into", () => {
     expect(emptyCavities(session([line(undefined, 1)]), [TRAY])).toEqual([
-      { mould: "Tray", cavity: "Small", count: 3 },
+      { mouldId: TRAY.id, cavityId: "small", mould: "Tray", cavity: "Small", count: 3 },
     ]);
     expect(emptyCavities(session([line("main", 2), line("small", 4)]), [TRAY])).toEqual([
-      { mould: "Tray", cavity: "Small", count: 2 },
+      { mouldId: TRAY.id, cavityId: "small", mould: "Tray", cavity: "Small", count: 2 },
     ]);
   });
 

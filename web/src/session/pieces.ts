@@ -52,6 +52,8 @@ export function carrying(session: Session, mould: Mould): Session {
 
 /** Cavities of a tray that nothing is poured into. */
 export interface EmptyCavities {
+  mouldId: string;
+  cavityId: string;
   mould: string;
   cavity: string;
   count: number;
@@ -70,7 +72,13 @@ export function emptyCavities(session: Session, moulds: readonly Mould[]): Empty
           .reduce((sum, p) => sum + p.count, 0);
       const trays = Math.max(...mould.cavities.map((c) => Math.ceil(filled(c.id) / c.count)));
       return mould.cavities
-        .map((c) => ({ mould: mould.name, cavity: c.name, count: trays * c.count - filled(c.id) }))
+        .map((c) => ({
+          mouldId: mould.id,
+          cavityId: c.id,
+          mould: mould.name,
+          cavity: c.name,
+          count: trays * c.count - filled(c.id),
+        }))
         .filter((e) => e.count > 0);
     });
 }

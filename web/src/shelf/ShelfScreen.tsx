@@ -11,6 +11,7 @@ import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
 import { Unreadable } from "../ui/Unreadable";
 import { useUnits } from "../units/UnitsProvider";
+import { showWith } from "../units/units";
 import { ColourEditor } from "./ColourEditor";
 import { ColourantEditor } from "./ColourantEditor";
 import {
@@ -47,6 +48,7 @@ export function ShelfScreen({ id }: { id: string }) {
 }
 
 function Boards({ shelf, kind }: { shelf: ShelfView; kind: string }) {
+  const units = useUnits();
   const here = BOARDS.find((b) => b.key === kind)?.key ?? "resins";
   const props = { shelf };
   return (
@@ -91,9 +93,10 @@ function Boards({ shelf, kind }: { shelf: ShelfView; kind: string }) {
         aria-label="Cautions"
         sx={{ color: "text.secondary", fontSize: "0.87rem", px: 2.5, pt: 1.5, maxWidth: 1100 }}
       >
-        <b>On the shelf:</b> 18 to 25 °C, shut well, caps and bottles marked and never swapped: a
-        swapped cap seizes. Powders are opened without draught, with a respirator. No children, pets
-        or food near. Each product’s safety data sheet and local rules come first.
+        <b>On the shelf:</b> {showWith(units.TEMPERATURE, 18, 0)} to{" "}
+        {showWith(units.TEMPERATURE, 25, 0)}, shut well, caps and bottles marked and never swapped:
+        a swapped cap seizes. Powders are opened without draught, with a respirator. No children,
+        pets or food near. Each product’s safety data sheet and local rules come first.
       </Box>
     </Box>
   );

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import { errorsUnder, type FieldError } from "../api/client";
+import { useUnits } from "../units/UnitsProvider";
 import { Fields } from "../ui/Fields";
 import type { Group, Ways } from "./group";
 import { HoursFields } from "./HoursFields";
@@ -15,6 +16,7 @@ interface Props {
 
 /** The fields of one group, and what its choices do. */
 export function GroupFields({ group, ways, errors, onChange }: Props) {
+  const units = useUnits();
   return (
     <Box>
       {group.key === "hours" ? (
@@ -38,7 +40,7 @@ export function GroupFields({ group, ways, errors, onChange }: Props) {
           onChange={onChange}
         />
       )}
-      {group.why(ways).map((line) => (
+      {group.why(ways, units).map((line) => (
         <Box
           key={line}
           sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.5, maxWidth: 900 }}

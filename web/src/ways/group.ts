@@ -1,3 +1,4 @@
+import type { Units } from "../units/units";
 import type { Habits, Hands, Hours, Room } from "../api/client";
 import type { FieldSpec } from "../ui/Fields";
 
@@ -17,7 +18,7 @@ export interface Group {
   owns: readonly string[];
   specs: (ways: Ways) => FieldSpec[];
   /** What the chosen one does, and what other makers do instead; a line each. */
-  why: (ways: Ways) => string[];
+  why: (ways: Ways, units: Units) => string[];
 }
 
 /** A number that has to be there. */

@@ -1,3 +1,4 @@
+import { showWith } from "../units/units";
 import { type Group, number } from "./group";
 
 /** When and where, and how A and B come into their cups. */
@@ -247,11 +248,11 @@ export const MIXING_GROUPS: readonly Group[] = [
       number("habits.residuePercent", "and of the content", "%", 150),
       number("habits.overagePercent", "Overage", "%", 120),
     ],
-    why: ({ habits }) => [
+    why: ({ habits }, units) => [
       habits.splitting?.when === "AFTER_TINTING"
         ? "Tinted whole, one colour is stirred once and alike in every cup; it stands longer in the big cup and warms there. Others split first."
         : "Split before tinting, so that it stands in shallow cups soonest. Others tint one colour whole.",
-      "A full cup warms itself and then goes faster: 50 to 120 mL in one is usual. Deep-pour resins are ruled by their label alone.",
+      `A full cup warms itself and then goes faster: ${showWith(units.VOLUME, 50, 0)} to ${showWith(units.VOLUME, 120, 0)} in one is usual. Deep-pour resins are ruled by their label alone.`,
       "The overage makes up for what stays in cups and on sticks beyond what is reckoned.",
     ],
   },

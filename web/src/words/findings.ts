@@ -286,6 +286,10 @@ export function mendText(
       const name = plan?.pieces[line]?.mouldName ?? `line ${line + 1}`;
       return `${mend.value} ${name} instead of ${was}`;
     }
+    case "FEWER_OF_ALL":
+      return `${mend.value} pieces fewer in all`;
+    case "FILLER":
+      return "Add a filler mould";
     case "BY_WEIGHT":
       return `Weigh A and B: ${showWith(units.MASS, mend.value, 0)} in all`;
     case "BY_VOLUME":

@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import TextField from "@mui/material/TextField";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { api, ask, type FieldError, type Mould, type Workshop } from "../../api/client";
 import { NumberField } from "../../ui/NumberField";
 import { OneOf } from "../../ui/OneOf";
@@ -13,13 +13,21 @@ const READING_PERCENT = 3;
 
 interface Props {
   shelf: Required<Workshop>;
+  /** Whether its first key has the focus: it was just asked for. */
+  focus: boolean;
   /** A mould from the shelf, or a new one that has just been put there. */
   onChosen: (mouldId: string, count: number) => void;
   onClose: () => void;
 }
 
 /** Chooses a mould for the board, or adds one that the workshop does not know yet. */
-export function AddMould({ shelf, onChosen, onClose }: Props) {
+export function AddMould({ shelf, focus, onChosen, onClose }: Props) {
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => {
+    if (focus) {
+      form.current?.querySelector<HTMLElement>("button, input")?.focus();
+    }
+  }, [focus]);
   const units = useUnits();
   const [name, setName] = useState("");
   const [volumeMl, setVolume] = useState<number | null>(null);
@@ -73,6 +81,7 @@ export function AddMould({ shelf, onChosen, onClose }: Props) {
   return (
     <Box
       component="form"
+      ref={form}
       aria-label="Add a mould"
       noValidate
       onSubmit={(e) => {

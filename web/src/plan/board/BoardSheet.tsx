@@ -15,6 +15,9 @@ const BenchFromAbove = later(() =>
 const StayEmpty = later(() => import("./StayEmpty").then((m) => m.StayEmpty));
 const Find = later(() => import("./Find").then((m) => m.Find));
 
+/** Where the focus goes on once a mould is on the board. */
+export const ADD_MOULD = "add-a-mould";
+
 type Props = Omit<ComponentProps<typeof Board>, "only"> & {
   /** Opens or closes the choice of another mould. */
   onAdding: () => void;
@@ -50,7 +53,7 @@ export function BoardSheet({ onAdding, ...board }: Props) {
               {above ? "In section" : "From above"}
             </Button>
           )}
-          <Button onClick={onAdding} sx={{ minHeight: 32, py: 0 }}>
+          <Button id={ADD_MOULD} onClick={onAdding} sx={{ minHeight: 32, py: 0 }}>
             + a mould
           </Button>
         </>

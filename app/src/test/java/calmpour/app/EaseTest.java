@@ -119,6 +119,24 @@ class EaseTest extends DemoScreens {
         .first()
         .click();
     assertThat(page.getByText("too little resin")).hasCount(0);
+    // Much too little: several lines give up their share at once, and then it is enough.
+    field(page, "A and B together").fill("140");
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^\\d+ pieces fewer in all$")))
+        .click();
+    assertThat(page.getByText("too little resin")).hasCount(0);
+    // What stays over then goes into a mould that was not on the board.
+    field(page, "A and B together").fill("260");
+    Locator lines =
+        page.getByLabel("Moulds on the board")
+            .getByRole(
+                AriaRole.BUTTON,
+                new Locator.GetByRoleOptions().setName(Pattern.compile("^Change ")));
+    int before = lines.count();
+    button(page, "Add a filler mould").click();
+    assertThat(lines).hasCount(before + 1);
+    assertThat(page.getByText("too little resin")).hasCount(0);
     for (String typed : List.of("", "0", "-5", "1e9", "lots")) {
       field(page, "A and B together").fill(typed);
       assertThat(field(page, "A and B together")).hasAttribute("aria-invalid", "true");

@@ -167,7 +167,9 @@ class PieceRecordTest extends DemoScreens {
     button(page, "at the rim").click();
     button(page, "Keep it").click();
     assertThat(page.getByText("dull (at the rim)")).isVisible();
-    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("What went wrong?")))
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING, new Page.GetByRoleOptions().setName("What went wrong?")))
         .isVisible();
     page.getByLabel("To whom, or why").fill("Mrs Alder");
     button(page, "sold").click();

@@ -14,7 +14,6 @@ import calmpour.core.plan.bench.BenchTally;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
-import calmpour.core.plan.ways.Mending;
 import calmpour.core.plan.ways.Sensitivity;
 import calmpour.core.plan.ways.Ways;
 import calmpour.core.session.Resolution;
@@ -146,7 +145,11 @@ public class PlanController {
 
   @PostMapping("/mended")
   Mended mended(@RequestBody MendRequest request) {
-    return new Mended(Mending.of(request.session(), request.mend()).orElse(null));
+    Session mended = plans.mended(request.session(), shelf.workshop(), request.mend()).orElse(null);
+    if (mended == null && request.mend().kind() == Finding.Mend.Kind.FILLER) {
+      throw new NotFoundException("no free, dry mould on your shelf is small enough for it");
+    }
+    return new Mended(mended);
   }
 
   /** A plan that somebody else made, or that was changed by hand, to be judged as it is. */

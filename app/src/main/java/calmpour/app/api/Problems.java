@@ -64,7 +64,7 @@ class Problems extends ResponseEntityExceptionHandler {
         HttpStatus.CONFLICT,
         "saved-elsewhere",
         "Saved somewhere else in the meantime",
-        "Another window has saved this session; save yours under another name, or open it again ("
+        "Another window has saved this. Open it again, or save a session under another name ("
             + conflict.getMessage()
             + ").");
   }

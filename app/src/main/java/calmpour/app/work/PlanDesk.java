@@ -1,11 +1,13 @@
 package calmpour.app.work;
 
+import calmpour.core.plan.FillerLine;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.search.Watch;
 import calmpour.core.plan.ways.LatestStart;
+import calmpour.core.plan.ways.Mending;
 import calmpour.core.plan.ways.Sensitivity;
 import calmpour.core.plan.ways.Ways;
 import calmpour.core.session.Job;
@@ -17,6 +19,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -87,6 +90,17 @@ public class PlanDesk {
   /** See {@link Planner#audit}. */
   public List<Finding> audit(Session session, Workshop workshop, Plan plan) {
     return planner.audit(session, workshop, plan);
+  }
+
+  /**
+   * The session with a mend made.
+   *
+   * @return empty where it is not made in the session, but on the board, the shelf or a mould
+   */
+  public Optional<Session> mended(Session session, Workshop workshop, Finding.Mend mend) {
+    return mend.kind() == Finding.Mend.Kind.FILLER
+        ? FillerLine.added(session, workshop, mend.value())
+        : Mending.of(session, mend);
   }
 
   /** See {@link Planner#assumed}. */

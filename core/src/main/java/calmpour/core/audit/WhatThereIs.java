@@ -8,6 +8,7 @@ import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Available;
+import calmpour.core.session.Fewer;
 import calmpour.core.session.Job;
 import calmpour.core.session.Piece;
 import java.util.ArrayList;
@@ -54,7 +55,11 @@ final class WhatThereIs implements Rule {
     double mixG = batches.stream().mapToDouble(b -> aG(b) + bG(b)).sum();
     // The scarcer part decides; the other one only stays in its bottle.
     double shortG = mixG - mixG * scarcest.share();
-    Mend[] offers = offers(facts, batches, mixG, shortG);
+    double mixMl =
+        batches.stream()
+            .mapToDouble(t -> t.measuring().partA().volumeMl() + t.measuring().partB().volumeMl())
+            .sum();
+    Mend[] offers = offers(facts, batches, mixG, shortG, mixMl);
     if (scarcest.wants > scarcest.has + HAIR) {
       told.breach(
           Finding.Rule.TOO_LITTLE_RESIN,
@@ -108,7 +113,8 @@ final class WhatThereIs implements Rule {
    * Less overage, fewer pieces of a line or a line left out where {@code shortG} is missing; more
    * pieces of a line where so much is over. The grams of a piece are its share of what is mixed.
    */
-  private static Mend[] offers(Facts facts, List<Batch> batches, double mixG, double shortG) {
+  private static Mend[] offers(
+      Facts facts, List<Batch> batches, double mixG, double shortG, double mixMl) {
     List<Cup.Pour> pours =
         batches.stream().flatMap(b -> b.cups().stream()).flatMap(c -> c.pours().stream()).toList();
     double pouredG = pours.stream().mapToDouble(Cup.Pour::massG).sum();
@@ -122,10 +128,12 @@ final class WhatThereIs implements Rule {
       offers.add(new Mend(Mend.Kind.OVERAGE, trimmed));
     }
     List<Offer> pieces = new ArrayList<>();
+    List<Double> eachG = new ArrayList<>();
     List<Job.Line> lines = facts.job().lines();
     for (int l = 0; l < lines.size(); l++) {
       int line = l;
       double itsG = pours.stream().filter(p -> p.line() == line).mapToDouble(Cup.Pour::massG).sum();
+      eachG.add(itsG * mixG / pouredG / lines.get(l).piece().count());
       Offer offer = ofLine(lines.get(l), l, itsG * mixG / pouredG, shortG);
       if (offer != null) {
         pieces.add(offer);
@@ -138,7 +146,35 @@ final class WhatThereIs implements Rule {
         .sorted(Comparator.comparingInt(Offer::changes))
         .limit(OFFERS)
         .forEach(o -> offers.add(o.mend));
+    if (shortG > 0) {
+      int off = offAll(lines, eachG, shortG);
+      if (off > 0) {
+        offers.add(new Mend(Mend.Kind.FEWER_OF_ALL, off));
+      }
+    } else {
+      offers.add(new Mend(Mend.Kind.FILLER, -shortG / mixG * mixMl));
+    }
     return offers.toArray(Mend[]::new);
+  }
+
+  /** So many pieces fewer, off several lines, that what is missing is saved; 0 where none would. */
+  private static int offAll(List<Job.Line> lines, List<Double> eachG, double shortG) {
+    List<Integer> counts = lines.stream().map(l -> l.piece().count()).toList();
+    int all = counts.stream().mapToInt(Integer::intValue).sum() - counts.size();
+    for (int off = 1; off <= all; off++) {
+      List<Integer> left = Fewer.counts(counts, off);
+      double saved = 0;
+      int changed = 0;
+      for (int line = 0; line < left.size(); line++) {
+        int fewer = counts.get(line) - left.get(line);
+        saved += fewer * eachG.get(line);
+        changed += fewer > 0 ? 1 : 0;
+      }
+      if (saved >= shortG) {
+        return changed > 1 ? off : 0;
+      }
+    }
+    return 0;
   }
 
   private static @Nullable Offer ofLine(Job.Line line, int l, double allG, double shortG) {

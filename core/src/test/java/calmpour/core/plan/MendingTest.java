@@ -13,6 +13,7 @@ import calmpour.core.habit.Mixing;
 import calmpour.core.plan.doc.Finding.Mend;
 import calmpour.core.plan.ways.Mending;
 import calmpour.core.session.Arrangement;
+import calmpour.core.session.Fewer;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
@@ -26,7 +27,11 @@ import org.junit.jupiter.api.Test;
 class MendingTest {
   private static final Set<Mend.Kind> ELSEWHERE =
       EnumSet.of(
-          Mend.Kind.LEAVE_OUT, Mend.Kind.CHANGE_HOURS, Mend.Kind.OPEN_SHELF, Mend.Kind.OPEN_PIECE);
+          Mend.Kind.FILLER,
+          Mend.Kind.LEAVE_OUT,
+          Mend.Kind.CHANGE_HOURS,
+          Mend.Kind.OPEN_SHELF,
+          Mend.Kind.OPEN_PIECE);
 
   private static final List<HandCup.HandLayer> LAYER = List.of(new HandCup.HandLayer(0, 0, 1));
 
@@ -114,6 +119,17 @@ class MendingTest {
       assertThat(Mending.of(SESSION, new Mend(Mend.Kind.PIECES, 1, nowhere))).isEmpty();
     }
     assertThat(Mending.of(SESSION, new Mend(Mend.Kind.PIECES, 1))).isEmpty();
+  }
+
+  @Test
+  void severalLinesGiveUpTheirShareAndEachKeepsOne() {
+    assertThat(Fewer.counts(List.of(2, 6, 6), 0)).containsExactly(2, 6, 6);
+    assertThat(Fewer.counts(List.of(2, 6, 6), 3)).containsExactly(2, 5, 4);
+    assertThat(Fewer.counts(List.of(2, 6, 6), 8)).containsExactly(2, 2, 2);
+    assertThat(Fewer.counts(List.of(2, 6, 6), 99)).containsExactly(1, 1, 1);
+    assertThat(Fewer.counts(List.of(), 3)).isEmpty();
+    assertThat(mended(Mend.Kind.FEWER_OF_ALL, 1).pieces().getFirst().count())
+        .isEqualTo(SESSION.pieces().getFirst().count() - 1);
   }
 
   @Test

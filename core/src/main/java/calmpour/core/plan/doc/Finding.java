@@ -274,7 +274,11 @@ public record Finding(
       /** An overage of {@code value} per cent. */
       OVERAGE,
       /** {@code value} pieces of the line {@code target}. */
-      PIECES
+      PIECES,
+      /** {@code value} pieces fewer in all, off the lines that have most. */
+      FEWER_OF_ALL,
+      /** One more mould for {@code value} mL that would be left over. */
+      FILLER
     }
 
     /** A change of one task. */

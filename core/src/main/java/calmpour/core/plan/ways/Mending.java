@@ -7,6 +7,7 @@ import calmpour.core.habit.Mixing;
 import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Arrangement;
+import calmpour.core.session.Fewer;
 import calmpour.core.session.HandCup;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
@@ -63,8 +64,10 @@ public final class Mending {
           case BY_VOLUME -> session.withHabits(habits.withMeasureBy(Habits.MeasureBy.VOLUME));
           case OVERAGE -> session.withHabits(habits.withOveragePercent(value));
           case PIECES -> counted(session, mend.target(), (int) value);
-          // What lies on the board is the maker's own; the screen takes it off.
-          case LEAVE_OUT, CHANGE_HOURS, OPEN_SHELF, OPEN_PIECE -> null;
+          case FEWER_OF_ALL -> fewer(session, (int) value);
+          // What lies on the board is the maker's own; the screen takes it off. A filler is a mould
+          // of the workshop.
+          case FILLER, LEAVE_OUT, CHANGE_HOURS, OPEN_SHELF, OPEN_PIECE -> null;
         });
   }
 
@@ -120,6 +123,16 @@ public final class Mending {
     }
     pieces.set(line.getAsInt(), pieces.get(line.getAsInt()).withCount(count));
     // Cups put together by hand were put together for the pieces as they were.
+    return session.withPieces(pieces).withCupsByHand(List.of());
+  }
+
+  private static Session fewer(Session session, int off) {
+    List<Integer> left =
+        Fewer.counts(session.pieces().stream().map(Piece::count).toList(), Math.max(0, off));
+    List<Piece> pieces = new ArrayList<>();
+    for (int line = 0; line < left.size(); line++) {
+      pieces.add(session.pieces().get(line).withCount(left.get(line)));
+    }
     return session.withPieces(pieces).withCupsByHand(List.of());
   }
 
