@@ -21,6 +21,7 @@ import { RESINS } from "../shelf/kinds";
 import { RESIN_BRIEF } from "../shelf/resinBrief";
 import { FORMS } from "../shelf/specs";
 import { Cautions } from "../ui/Cautions";
+import { keepLeading } from "../ui/leading";
 import { Fields, type FieldSpec } from "../ui/Fields";
 import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
@@ -159,6 +160,7 @@ export function FirstVisit() {
     if (answer.status === "trouble") {
       return setTrouble(answer.trouble);
     }
+    keepLeading(true);
     void navigate(`/plan/${answer.value.id}`);
   };
   const done = (mine: Step) =>

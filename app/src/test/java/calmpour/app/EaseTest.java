@@ -10,10 +10,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -156,5 +158,32 @@ class EaseTest extends DemoScreens {
     button(page, "Put it on the board").click();
     assertThat(page.getByText(Pattern.compile("5 cavities"))).isVisible();
     assertThat(page.getByText("143.0 mL").first()).isVisible();
+  }
+
+  /** From nothing to a plan, and on from screen to screen until the maker has seen enough. */
+  @Test
+  void aFirstEveningIsLedThrough(@TempDir Path data) {
+    try (RunningApp own = RunningApp.empty(data)) {
+      Page page = browser.page(1280, 800);
+      page.navigate(own.url("/first"));
+      Locator copies = group(page, "Or copy one from the demo").getByRole(AriaRole.BUTTON);
+      for (String step : List.of("Knob 32", "Slow casting resin 2:1", "Harbour")) {
+        copies.filter(new Locator.FilterOptions().setHasText(step)).first().click();
+      }
+      Locator led =
+          page.getByRole(
+              AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Your first evening"));
+      assertThat(led).containsText("1 of 5: the plan");
+      group(page, "Batch 1, mixing").waitFor();
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Today")).click();
+      assertThat(led).containsText("3 of 5: the wait");
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Journal")).click();
+      assertThat(led).containsText("5 of 5: the journal");
+      button(page, "That was it").click();
+      assertThat(led).hasCount(0);
+      page.reload();
+      page.getByRole(AriaRole.HEADING).first().waitFor();
+      assertThat(led).hasCount(0);
+    }
   }
 }

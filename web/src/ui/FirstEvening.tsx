@@ -1,0 +1,34 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useLocation } from "react-router";
+import { stopAt } from "../words/firstEvening";
+
+/** Leads through a first evening: one line for the screen that is open. */
+export function FirstEvening({ onEnd }: { onEnd: () => void }) {
+  const stop = stopAt(useLocation().pathname);
+  return stop === null ? null : (
+    <Box
+      component="aside"
+      aria-label="Your first evening"
+      sx={{
+        display: "flex",
+        gap: 2,
+        alignItems: "center",
+        flexWrap: { xs: "wrap", md: "nowrap" },
+        border: 2,
+        borderColor: "primary.main",
+        borderRadius: 2,
+        px: 2,
+        py: 1,
+        mt: 1,
+        "@media print": { display: "none" },
+      }}
+    >
+      <Box sx={{ fontWeight: 700, flexShrink: 0 }}>{stop.title}</Box>
+      <Box sx={{ minWidth: 0 }}>{stop.text}</Box>
+      <Button onClick={onEnd} sx={{ ml: "auto", flexShrink: 0 }}>
+        {stop.title.startsWith("5") ? "That was it" : "Hide this"}
+      </Button>
+    </Box>
+  );
+}
