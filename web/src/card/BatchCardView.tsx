@@ -2,9 +2,9 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useTheme } from "@mui/material/styles";
-import { useEffect, useRef, useState } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { useCard } from "../api/asking";
-import type { Batch, BatchAtHand, BatchCard, CardStep, Session } from "../api/client";
+import type { Batch, BatchAtHand, BatchCard, CardStep, Cup, Session } from "../api/client";
 import { CupDrawing } from "../drawing/CupDrawing";
 import { EyeLevel } from "../drawing/EyeLevel";
 import { Cautions } from "../ui/Cautions";
@@ -26,11 +26,13 @@ interface Props {
   batch: number;
   startsAt: Date;
   onEdit: (session: Session) => void;
+  /** What goes into a cup, to be typed as it is counted. */
+  recipe: (cup: Cup) => ReactNode;
   onClose: () => void;
 }
 
 /** One batch, large enough to be read beside the scale. */
-export function BatchCardView({ session, batch, startsAt, onEdit, onClose }: Props) {
+export function BatchCardView({ session, batch, startsAt, onEdit, recipe, onClose }: Props) {
   const { answer, trouble } = useCard(session, batch);
   const here = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -84,7 +86,15 @@ export function BatchCardView({ session, batch, startsAt, onEdit, onClose }: Pro
           Writing the card…
         </Box>
       )}
-      {answer && <Card answer={answer} session={session} startsAt={startsAt} onEdit={onEdit} />}
+      {answer && (
+        <Card
+          answer={answer}
+          session={session}
+          startsAt={startsAt}
+          onEdit={onEdit}
+          recipe={recipe}
+        />
+      )}
       <Cautions />
     </Box>
   );
@@ -95,11 +105,13 @@ function Card({
   session,
   startsAt,
   onEdit,
+  recipe,
 }: {
   answer: BatchAtHand;
   session: Session;
   startsAt: Date;
   onEdit: (session: Session) => void;
+  recipe: (cup: Cup) => ReactNode;
 }) {
   const { card, batch } = answer;
   const [at, setAt] = useState(0);
@@ -123,6 +135,7 @@ function Card({
             card={card}
             batch={batch}
             session={session}
+            recipe={recipe}
             toZero={toZero}
             onToZero={setToZero}
           />
@@ -176,6 +189,7 @@ function Now({
   card,
   batch,
   session,
+  recipe,
   toZero,
   onToZero,
 }: {
@@ -183,12 +197,14 @@ function Now({
   card: BatchCard;
   batch: Batch;
   session: Session;
+  recipe: (cup: Cup) => ReactNode;
   toZero: boolean;
   onToZero: (toZero: boolean) => void;
 }) {
   const units = useUnits();
   const { vars } = useTheme();
   const ink = (vars ?? {}).palette?.ink;
+  const [typing, setTyping] = useState(false);
   const weighing = step.kind === "WEIGH_FIRST" || step.kind === "WEIGH_SECOND";
   const volume = card.measured === "VOLUME";
   const figure = weighing
@@ -255,7 +271,21 @@ function Now({
         )}
         <Box sx={{ mt: 1, maxWidth: 520 }}>{stepWhy(step)}</Box>
         {step.kind === "TINT" && cup && !whole && (
-          <TallyForm session={session} cup={cup} name={cupName(batch.cups, cup)} />
+          <>
+            <TallyForm session={session} cup={cup} name={cupName(batch.cups, cup)} />
+            {cup.tint.doses.length > 0 && (
+              <Box sx={{ mt: 1.5, "@media print": { display: "none" } }}>
+                <Button
+                  variant="outlined"
+                  aria-expanded={typing}
+                  onClick={() => setTyping(!typing)}
+                >
+                  {typing ? "Hide the recipe" : "Change the recipe"}
+                </Button>
+                {typing && <Box sx={{ mt: 1.5, maxWidth: 620 }}>{recipe(cup)}</Box>}
+              </Box>
+            )}
+          </>
         )}
         {weighing && !volume && (
           <Box sx={{ mt: 1.5 }}>

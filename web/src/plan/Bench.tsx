@@ -34,6 +34,7 @@ import { Legend } from "./how/Legend";
 import { TitleLine } from "./verdict/TitleLine";
 
 const AddMould = later(() => import("./board/AddMould").then((m) => m.AddMould));
+const CupRecipe = later(() => import("./cups/CupRecipe").then((m) => m.CupRecipe));
 const BatchCardView = later(() => import("../card/BatchCardView").then((m) => m.BatchCardView));
 const Conditions = later(() => import("./conditions/Conditions").then((m) => m.Conditions));
 const PouredAlready = later(() => import("../pour/PouredAlready").then((m) => m.PouredAlready));
@@ -385,6 +386,9 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
           batch={batch.number}
           startsAt={startsAt}
           onEdit={editCups}
+          recipe={(cup) => (
+            <CupRecipe cup={cup} session={session} shelf={shelf} onEdit={editCups} />
+          )}
           onClose={() => setCardShown(null)}
         />
       )}

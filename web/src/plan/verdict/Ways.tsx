@@ -26,6 +26,7 @@ const QUIET = 700;
 export function Ways({ session, answer, resins, onTake }: Props) {
   const { id } = useAbout();
   const units = useUnits();
+  const [beside, setBeside] = useState(false);
   const [shown, setShown] = useState<string | null>(null);
 
   const { ticket, run, enough } = useTicket();
@@ -74,6 +75,28 @@ export function Ways({ session, answer, resins, onTake }: Props) {
           </span>
         )}
         {ways.length > 0 && (
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
+            {!beside &&
+              ways.map((way, i) => {
+                const { title, onTake: take } = held(way, i);
+                return (
+                  <Button
+                    key={title}
+                    variant="outlined"
+                    aria-label={`Take: ${title}`}
+                    onClick={() => take?.()}
+                  >
+                    {title}
+                  </Button>
+                );
+              })}
+            {/* The table is tall: the board stays in sight until somebody wants to compare. */}
+            <Button aria-expanded={beside} onClick={() => setBeside(!beside)}>
+              {beside ? "Hide the ways" : "Compare these ways"}
+            </Button>
+          </Box>
+        )}
+        {ways.length > 0 && beside && (
           <Beside
             held={[present, ...ways.map((way, i) => held(way, i))]}
             shown={shown}

@@ -137,6 +137,16 @@ class CupScreensTest extends DemoScreens {
         """);
     assertThat(tally).containsText("Too much: ");
     assertThat(tally).containsText("Over the limit.");
+    // The recipe itself, typed as it is counted: the card and its plan follow.
+    Locator drops =
+        page.getByRole(AriaRole.DIALOG).getByText(Pattern.compile("tint: \\d+ drops")).first();
+    String before = drops.textContent();
+    button(page, "Change the recipe").click();
+    group(page, "Jar 1").getByLabel("Dose").fill("9");
+    assertThat(drops).containsText("9 drops");
+    assertThat(drops).not().hasText(before);
+    button(page, "Back to the plan").click();
+    assertThat(group(page, "Cup Harbour")).containsText("9 drops");
   }
 
   @Test

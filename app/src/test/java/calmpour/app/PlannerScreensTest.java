@@ -37,11 +37,13 @@ class PlannerScreensTest extends DemoScreens {
         opened(RunningApp.demoDocument("sessions/late-switch-toggles"), "Late", "2027-01-04");
     Locator sentence = page.getByRole(AriaRole.STATUS);
     assertThat(sentence).containsText("too late");
-    Locator table = ways(page);
-    assertThat(table)
+    Locator compare = button(page, "Compare these ways");
+    assertThat(compare)
         .isVisible(
             new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
                 .setTimeout(30_000));
+    compare.click();
+    Locator table = ways(page);
     assertThat(table.getByRole(AriaRole.COLUMNHEADER).first()).hasText("As it is");
     assertThat(table.getByRole(AriaRole.ROW).nth(1)).containsText("too late");
     Locator first =
