@@ -141,7 +141,7 @@ export function Also({
           const ways = answer.leftovers.find((l) => l.of === left.of)?.fillers ?? [];
           return (
             <li key={left.of}>
-              {name} keeps {showWith(units.VOLUME, left.leftMl)} to pour
+              {name} has {showWith(units.VOLUME, left.leftMl)} left over
               {ways.length > 0
                 ? `: fits ${ways
                     .slice(0, 2)

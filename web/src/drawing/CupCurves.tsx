@@ -16,7 +16,7 @@ export function CupCurves({
   const drawn = curves.flatMap((c) => (c.curve ? [c.curve] : []));
   if (drawn.length === 0) {
     return (
-      <Box sx={{ color: "text.secondary" }}>No curves: the rule of thumb stands in for them.</Box>
+      <Box sx={{ color: "text.secondary" }}>No curves here: the rule of thumb is used instead.</Box>
     );
   }
   const until = commonEnd(drawn, false);

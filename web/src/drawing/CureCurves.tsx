@@ -149,7 +149,7 @@ export function CureCurves({ curve, states, until, hottest, pours = [], what }: 
                 fill={ink?.rubber}
                 opacity={0.7}
               >
-                <title>when the working time may end, label and room being uncertain</title>
+                <title>the working time ends somewhere here: label and room are uncertain</title>
               </rect>
             )}
             <rect {...bar(0, ends ?? until)} fill={ink?.rubber} />

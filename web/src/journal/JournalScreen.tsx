@@ -83,7 +83,7 @@ export function JournalScreen() {
 
 function Nothing({ sought, onAll }: { sought: boolean; onAll: () => void }) {
   return sought ? (
-    <Empty title="No piece is like that">
+    <Empty title="No piece matches">
       <Button variant="contained" onClick={onAll}>
         Show all
       </Button>

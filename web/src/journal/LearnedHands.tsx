@@ -50,7 +50,7 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
         Your hands
       </Box>
       <Box>
-        By the median step of an evening, and the median evening. Planned with only when you say so.
+        The middle step of each evening, and the middle evening. Used in plans only when you say so.
       </Box>
       {trouble && <Told trouble={trouble} />}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>

@@ -13,7 +13,7 @@ import { roomText } from "../words/learned";
 /** How warm the room really is. */
 export function LearnedRoom() {
   return (
-    <Fetched query={useLearnedRoom()} loading="Reading the thermometer’s days…">
+    <Fetched query={useLearnedRoom()} loading="Reading the room…">
       {(room) => <Room room={room} />}
     </Fetched>
   );

@@ -61,8 +61,8 @@ export function WhatBecame({ page }: { page: JournalPiecePage }) {
       )}
       {early > 0 && (
         <Box role="alert" sx={{ color: "error.main" }}>
-          Handed over {span(early / 60)} before it was ready. Whoever has it: lying flat, gloves,
-          not warm until then.
+          Handed over {span(early / 60)} before it was ready. Tell whoever has it: keep it flat and
+          cool, gloves until then.
         </Box>
       )}
       {trouble && <Told trouble={trouble} />}

@@ -123,7 +123,7 @@ function Shelf({ moulds }: { moulds: MouldView[] }) {
       <Box ref={box} sx={{ mt: 1.5 }}>
         {shown.length === 0 ? (
           <Box sx={{ p: 3, color: "text.secondary" }}>
-            No mould goes by “{find}”. <Button onClick={() => setFind("")}>Show all</Button>
+            No mould is called “{find}”. <Button onClick={() => setFind("")}>Show all</Button>
           </Box>
         ) : (
           <Rows moulds={shown} perRow={Math.max(2, Math.floor((width ?? 1200) / ITEM_PX))} />

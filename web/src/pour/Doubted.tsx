@@ -17,7 +17,7 @@ interface Props {
   doubt: Doubt;
   step: RunStep;
   steps: RunStep[];
-  /** It is right so; without a weight it was not weighed. */
+  /** That is right; without a weight it was not weighed. */
   onBelieve: (grams?: number) => void;
   onAgain: () => void;
 }
@@ -84,7 +84,7 @@ export function Doubted({ runId, plan, doubt, step, steps, onBelieve, onAgain }:
         ? "That much is in"
         : why === "LITTLE" && falls !== null && falls > 0 && !second
           ? `Make less: ${falls} ${falls === 1 ? "pour falls" : "pours fall"} away`
-          : "It is right so";
+          : "That is right";
   const again =
     why === "LITTLE"
       ? `Fill up to ${wanted}`

@@ -124,7 +124,7 @@ export function useTaking({ what, scale, target, sleeve, tell, now, onTaken }: T
     take,
     settles,
     doubt,
-    /** It is right so, or was not weighed at all. */
+    /** That is right, or was not weighed at all. */
     believe: (grams?: number) => {
       setWithout(grams === undefined);
       sleeve.open();

@@ -57,7 +57,9 @@ export function TriedView({ which, tried, setUp, workshop, seen, onSee, until, h
           what={`${which}: thickness and temperature of ${piece ? "the piece" : cups}`}
         />
       ) : (
-        <Box sx={{ color: "text.secondary", py: 3 }}>No curve: the rule of thumb stands in.</Box>
+        <Box sx={{ color: "text.secondary", py: 3 }}>
+          No curve here: the rule of thumb is used instead.
+        </Box>
       )}
       <Box component="dl" aria-label={`${which}: states`} sx={{ m: 0, mt: 0.5 }}>
         {stateLines(body, piece, units).map((line) => (

@@ -187,7 +187,7 @@ function Sessions({ lines }: { lines: SessionLine[] }) {
         </Empty>
       ) : shown.length === 0 ? (
         <Box role="status" sx={{ px: 1, py: 2, color: "text.secondary" }}>
-          None of {lines.length} {lines.length === 1 ? "session" : "sessions"} fits.
+          None of {lines.length} {lines.length === 1 ? "session" : "sessions"} matches.
         </Box>
       ) : (
         <Box component="ul" aria-label="Sessions" sx={{ listStyle: "none", p: 0, m: 0 }}>

@@ -16,7 +16,7 @@ export function Astray() {
 /** A screen that broke, or did not come. What was entered is kept in this browser. */
 export function Broken() {
   return (
-    <Empty title="This screen did not come">
+    <Empty title="This screen did not load">
       <p>Is Calm Pour still running on this machine? What you entered is kept in this browser.</p>
       <Button variant="contained" onClick={() => window.location.reload()}>
         Try again

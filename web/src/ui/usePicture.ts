@@ -32,7 +32,7 @@ export function usePicture(address: string, has: boolean) {
     } catch {
       setTrouble({
         title: "No picture",
-        detail: "This is no picture that can be read: JPEG or PNG, please.",
+        detail: "This is not a picture that can be read. Choose a JPEG or PNG.",
         status: 0,
         errors: [],
       });

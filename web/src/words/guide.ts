@@ -106,9 +106,13 @@ export const GUIDES: Record<string, Guide> = {
     title: "Journal",
     what: "Every evening with its pieces, how they came out, and why. It is written by itself from what you told the bench.",
     keys: [
-      ["Find", "a mould, colour, resin, fault or word; the choices beside it combine"],
-      ["A piece", "opens all that went into it, and what may have gone wrong"],
-      ["How many came out well", "counts by mould, colour, resin or month, and compares two"],
+      ["Find", "a mould, colour, resin, fault, tag code or word; the choices beside it combine"],
+      ["A piece", "opens all that went into it, what may have gone wrong, and what became of it"],
+      ["An evening", "looks over many pieces at once, and corrects what was told wrong"],
+      [
+        "How many came out well",
+        "counts by mould, colour, resin or month, compares two, and finds worn moulds",
+      ],
       ["Learned", "your resins, room and hands, planned with when you say so"],
     ],
     example:

@@ -94,8 +94,8 @@ export function stateLines(
 /** How near a body comes to driving itself by its own heat. */
 export function marginText(used: number): string {
   return used >= 1
-    ? "none: its own warmth drives it on"
-    : `it makes ${(used * 100).toFixed(0)} % of the heat that would drive it on`;
+    ? "none: it heats itself on and on"
+    : `it makes ${(used * 100).toFixed(0)} % of the heat at which it runs away`;
 }
 
 export function costText(cost: CureCost): string {
@@ -124,7 +124,7 @@ export function cautionText(caution: CureCaution, units: Units): string {
     case "CUP_HOT_IF_FORGOTTEN":
       return `If this cup is forgotten it gets to about ${c(caution.value)}: split it into shallower cups, or pour it in good time.`;
     case "CUP_RUNS_AWAY":
-      return `With a quick resin in a warm room this cup drives itself to about ${c(caution.value)}.`;
+      return `With a quick resin in a warm room this cup heats itself to about ${c(caution.value)}.`;
     case "PIECE_GETS_HOT":
       return `The piece warms itself to about ${c(caution.value)}: thinner layers, or a slower resin.`;
     case "TOO_LATE_TO_POUR":
@@ -162,8 +162,8 @@ export function placingText(placing: Placing, what: string, units: Units): strin
     case "IN_WINDOW":
       return `${first}. Placed between ${span(placing.fromMinutes ?? 0)} and ${span(placing.untilMinutes)} it stays within a millimetre and is still wetted.`;
     case "TOUCHES_BOTH":
-      return `${what} has no way to go: it touches floor and surface. Until ${span(placing.untilMinutes)} it is still wetted.`;
+      return `${what} cannot move: it touches floor and surface. Until ${span(placing.untilMinutes)} it is still wetted.`;
     case "BED_OR_ANCHOR":
-      return `${first}, and no moment is late enough and still wet: let a bed layer gel under it, or anchor it.`;
+      return `${first}, and there is no right moment: let a bed layer gel under it, or anchor it.`;
   }
 }

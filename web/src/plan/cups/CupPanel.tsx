@@ -199,7 +199,7 @@ function LookLine({ cup }: { cup: Cup }) {
         {lookText(cup.tint.look)}: on a white card, on a black one
         {cup.tint.look.overBelow === undefined ? "." : ", on the layer below."}
         {cup.tint.look.guess &&
-          " Measured it is from cured chips on white and black, entered with the jar on the shelf."}
+          " Enter cured chips on white and on black with the jar on the shelf, and it is measured."}
       </Box>
     </Box>
   );

@@ -280,7 +280,7 @@ class MouldScreensTest extends DemoScreens {
     assertThat(items).hasCount(1);
     assertThat(items.first()).containsText("Bar pull, old");
     field(page, "Find").fill("teapot");
-    assertThat(page.getByText("No mould goes by “teapot”.")).isVisible();
+    assertThat(page.getByText("No mould is called “teapot”.")).isVisible();
     button(page, "Show all").click();
     assertThat(items.first()).isVisible();
   }

@@ -384,7 +384,7 @@ class PourScreensTest extends DemoScreens {
     assertThat(page.getByRole(AriaRole.ALERTDIALOG)).containsText("too little");
     page.getByRole(
             AriaRole.BUTTON,
-            new Page.GetByRoleOptions().setName(Pattern.compile("^(It is right so|Make less)")))
+            new Page.GetByRoleOptions().setName(Pattern.compile("^(That is right|Make less)")))
         .click();
     assertThat(heading(page)).containsText("on top of it");
     assertThat(state(run).get("steps").get(0).get("grams").asDouble()).isEqualTo(12.5);

@@ -56,7 +56,7 @@ class RecordScreensTest extends DemoScreens {
     Locator picture = page.getByLabel("Picture of Bar pull, second");
     picture.setInputFiles(
         new FilePayload("note.png", "image/png", "no picture".getBytes(StandardCharsets.UTF_8)));
-    assertThat(page.getByRole(AriaRole.ALERT)).containsText("JPEG or PNG, please");
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("Choose a JPEG or PNG");
     ByteArrayOutputStream png = new ByteArrayOutputStream();
     ImageIO.write(new BufferedImage(600, 400, BufferedImage.TYPE_INT_RGB), "png", png);
     picture.setInputFiles(new FilePayload("pull.png", "image/png", png.toByteArray()));

@@ -72,7 +72,7 @@ enum Messages {
           + " it in when this layer has thickened."),
   NO_SUCH_CAVITY("This plan pours into “{0}”, and the session has no such cavity."),
   NO_SUCH_DENSITY("Mass over volume comes to {0} g/mL, and nothing weighs that. Check both."),
-  UNKNOWN_WORD("“{0}” is none of the words that can stand here."),
+  UNKNOWN_WORD("“{0}” is not a choice here."),
   NEVER_CERTAIN(
       "Nobody can be {0} % sure: hands, room and label all vary. At most {2} % can be asked for."),
   DROPS_OF_A_POWDER("Drops are counted of liquids only. Choose a share instead."),

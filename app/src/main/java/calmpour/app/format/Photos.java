@@ -49,7 +49,7 @@ public final class Photos {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(given))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
       if (!readers.hasNext()) {
-        throw new NoPhotoException("This is no picture that can be read: JPEG or PNG, please.");
+        throw new NoPhotoException("This is not a picture that can be read. Choose a JPEG or PNG.");
       }
       ImageReader reader = readers.next();
       try {
