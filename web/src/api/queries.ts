@@ -1,4 +1,10 @@
-import { QueryClient, useQuery, useQueryClient, type UseQueryResult } from "@tanstack/react-query";
+import {
+  QueryClient,
+  useInfiniteQuery,
+  useQuery,
+  useQueryClient,
+  type UseQueryResult,
+} from "@tanstack/react-query";
 import {
   type Answer,
   api,
@@ -90,13 +96,30 @@ export const useRecord = (id: string) =>
 const PENDING_MS = 2_000;
 
 /** The journal as it is looked through; what was found stays until the next answer is here. */
-export const useJournal = (wanted: JournalWanted) =>
-  useQuery<JournalFound>({
+export const useJournal = (wanted: JournalWanted) => {
+  const query = useInfiniteQuery<JournalFound>({
     queryKey: ["kept", "journal", wanted],
-    queryFn: () => value(api.GET("/api/journal", { params: { query: wanted } })),
+    initialPageParam: undefined,
+    queryFn: ({ pageParam }) =>
+      value(
+        api.GET("/api/journal", {
+          params: {
+            query: { ...wanted, ...(typeof pageParam === "string" ? { older: pageParam } : {}) },
+          },
+        }),
+      ),
+    getNextPageParam: (last) => last.older,
     placeholderData: (before) => before,
-    refetchInterval: ({ state }) => (state.data && state.data.pending > 0 ? PENDING_MS : false),
+    refetchInterval: ({ state }) => ((state.data?.pages[0]?.pending ?? 0) > 0 ? PENDING_MS : false),
   });
+  const pages = query.data?.pages;
+  const first = pages?.[0];
+  return {
+    ...query,
+    /** As one answer: what is counted and chosen from is the same in all of them. */
+    found: first && { ...first, evenings: pages.flatMap((p) => p.evenings) },
+  };
+};
 
 export const useJournalPiece = (run: string, piece: string) =>
   useKept(["journal", run, piece], () =>

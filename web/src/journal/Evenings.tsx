@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
 import visuallyHidden from "@mui/utils/visuallyHidden";
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useRef } from "react";
+import { useEffect, useRef } from "react";
 import type { JournalEvening, JournalFound, JournalPiece } from "../api/client";
 import { BoardStrip } from "../drawing/BoardStrip";
 import { useUnits } from "../units/UnitsProvider";
@@ -11,10 +11,16 @@ import { faultWords, VERDICTS } from "../words/record";
 import { GradeMark } from "../drawing/GradeMark";
 
 /** Evenings by month, each with its board, its grades and its pieces. */
-export function Evenings({ found }: { found: JournalFound }) {
-  const { evenings } = found;
-  const pieces = evenings.flatMap((e) => e.pieces);
-  const graded = pieces.filter((p) => p.grade !== undefined);
+export function Evenings({
+  found,
+  onOlder,
+}: {
+  found: JournalFound;
+  /** Fetches the ones before; null where there are none, or they are on their way. */
+  onOlder: (() => void) | null;
+}) {
+  const { evenings, counted } = found;
+  const unseen = counted.pieces - counted.good - counted.seconds - counted.lost;
   const list = useRef<HTMLDivElement>(null);
   // Its list changes with every scroll; nothing here is remembered over it.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -24,16 +30,19 @@ export function Evenings({ found }: { found: JournalFound }) {
     estimateSize: () => 150,
     overscan: 4,
   });
+  const last = rows.getVirtualItems().at(-1)?.index ?? 0;
+  const atEnd = last >= evenings.length - 1;
+  useEffect(() => {
+    if (atEnd) {
+      onOlder?.();
+    }
+  }, [atEnd, onOlder]);
   return (
     <>
       <Box role="status">
-        {evenings.length} {evenings.length === 1 ? "evening" : "evenings"}, {pieces.length}{" "}
-        {pieces.length === 1 ? "piece" : "pieces"}:{" "}
-        {graded.filter((p) => p.grade === "GOOD").length} good,{" "}
-        {graded.filter((p) => p.grade === "SECOND").length} seconds,{" "}
-        {graded.filter((p) => p.grade === "LOST").length} lost
-        {graded.length < pieces.length && `, ${pieces.length - graded.length} not looked at`}.
-        {found.more && " There are older ones: choose an earlier day under “To”."}
+        {counted.evenings} {counted.evenings === 1 ? "evening" : "evenings"}, {counted.pieces}{" "}
+        {counted.pieces === 1 ? "piece" : "pieces"}: {counted.good} good, {counted.seconds} seconds,{" "}
+        {counted.lost} lost{unseen > 0 && `, ${unseen} not looked at`}.
       </Box>
       <Box
         ref={list}

@@ -25,7 +25,8 @@ export function JournalScreen() {
   const [wanted, setWanted] = useState<JournalWanted>({});
   const query = useJournal(wanted);
   const shown = (part ?? "evenings") as Part;
-  const pending = query.data?.pending ?? 0;
+  const { found } = query;
+  const pending = found?.pending ?? 0;
   const some = Object.values(wanted).some((v) => v !== undefined && v !== "");
   return (
     <Box sx={{ px: 1, pt: 1.5, display: "grid", gap: 1.5, gridTemplateColumns: "minmax(0, 1fr)" }}>
@@ -68,11 +69,20 @@ export function JournalScreen() {
       {shown === "fault" && <WithoutRecord />}
       {shown === "evenings" && (
         <>
-          <Filters found={query.data} wanted={wanted} onWant={setWanted} />
+          <Filters found={found} wanted={wanted} onWant={setWanted} />
           {query.error && <Told trouble={query.error} onRetry={() => void query.refetch()} />}
-          {!query.data && !query.error && <Loading>Fetching the journal…</Loading>}
-          {query.data && query.data.evenings.length > 0 && <Evenings found={query.data} />}
-          {query.data?.evenings.length === 0 && query.data.pending === 0 && (
+          {!found && !query.error && <Loading>Fetching the journal…</Loading>}
+          {found && found.evenings.length > 0 && (
+            <Evenings
+              found={found}
+              onOlder={
+                query.hasNextPage && !query.isFetchingNextPage
+                  ? () => void query.fetchNextPage()
+                  : null
+              }
+            />
+          )}
+          {found?.evenings.length === 0 && found.pending === 0 && (
             <Nothing sought={some} onAll={() => setWanted({})} />
           )}
         </>

@@ -9,6 +9,7 @@ import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.work.JournalDesk;
 import calmpour.core.check.Check;
+import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.journal.PieceCode;
 import calmpour.core.journal.PlansHeld;
@@ -40,8 +41,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/journal")
 public class JournalController {
-  /** Evenings of one answer; whoever wants older ones says until which day. */
-  private static final int MOST = 200;
+  /** Evenings of one answer; the next one goes on where it ended. */
+  private static final int MOST = 40;
 
   private static final int LONGEST_WORDS = 200;
 
@@ -72,12 +73,14 @@ public class JournalController {
   /**
    * Evenings that were found.
    *
+   * @param older what asks for the ones before these; null where there are none
+   * @param counted all that are like that, however old
    * @param pending evenings that are still being worked out, and not among them yet
-   * @param more whether there are older ones
    */
   public record JournalFound(
       List<JournalStore.JournalEvening> evenings,
-      boolean more,
+      @Nullable String older,
+      JournalStore.FoundCount counted,
       int pending,
       List<JournalStore.JournalChoice> moulds,
       List<JournalStore.JournalChoice> resins,
@@ -93,15 +96,22 @@ public class JournalController {
       @RequestParam(required = false) LookOver.@Nullable Fault fault,
       @RequestParam(required = false) @Nullable String grade,
       @RequestParam(required = false) @Nullable LocalDate from,
-      @RequestParam(required = false) @Nullable LocalDate to) {
-    new Check().atMost("words", words, LONGEST_WORDS).orThrow();
+      @RequestParam(required = false) @Nullable LocalDate to,
+      @RequestParam(required = false) @Nullable String older) {
+    JournalStore.Older before = older == null ? null : JournalStore.Older.read(older).orElse(null);
+    new Check()
+        .atMost("words", words, LONGEST_WORDS)
+        .that(
+            older == null || before != null, Problem.of("older", Problem.Code.UNKNOWN_WORD, older))
+        .orThrow();
     int pending = desk.catchUp();
-    List<JournalStore.JournalEvening> found =
-        journal.find(
-            new JournalStore.Wanted(words, mould, resin, colour, fault, grade, from, to), MOST + 1);
+    JournalStore.Wanted wanted =
+        new JournalStore.Wanted(words, mould, resin, colour, fault, grade, from, to);
+    JournalStore.Found found = journal.find(wanted, before, MOST);
     return new JournalFound(
-        found.stream().limit(MOST).toList(),
-        found.size() > MOST,
+        found.evenings(),
+        found.older() == null ? null : found.older().text(),
+        journal.count(wanted),
         pending,
         journal.moulds(),
         journal.resins(),
@@ -264,7 +274,7 @@ public class JournalController {
   HowPlansHeld plans() {
     desk.catchUp();
     return new HowPlansHeld(
-        PlansHeld.of(counted.poured()),
+        counted.held(),
         SaidSure.of(counted.saidSure()).stream()
             .map(s ->
                 new SureGroup(
@@ -338,7 +348,7 @@ public class JournalController {
   private List<List<String>> rows() {
     JournalStore.Wanted all =
         new JournalStore.Wanted(null, null, null, null, null, null, null, null);
-    return journal.find(all, Integer.MAX_VALUE).stream()
+    return journal.find(all, null, Integer.MAX_VALUE).evenings().stream()
         .flatMap(evening ->
             evening.pieces().stream()
                 .map(piece ->

@@ -47,7 +47,7 @@ public class LearnedController {
   @GetMapping("/moulds")
   List<MouldLife> moulds() {
     desk.catchUp();
-    return MouldLife.of(journal.casts());
+    return journal.lives();
   }
 
   /** How slow or quick resins are here, by the cure diaries. */

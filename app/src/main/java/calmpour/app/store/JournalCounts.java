@@ -32,8 +32,11 @@ import org.springframework.stereotype.Repository;
 public class JournalCounts {
   private final DSLContext db;
 
-  JournalCounts(DSLContext db) {
+  private final UntilChanged remembered;
+
+  JournalCounts(DSLContext db, JournalWriter writer) {
     this.db = db;
+    this.remembered = new UntilChanged(writer::version);
   }
 
   /** By what pieces are counted. */
@@ -53,6 +56,10 @@ public class JournalCounts {
 
   /** How many came out well, counted by something; what was never looked at does not count. */
   public List<Count> counts(By by) {
+    return remembered.get("counts " + by, () -> counted(by));
+  }
+
+  private List<Count> counted(By by) {
     Field<String> what =
         switch (by) {
           case MOULD -> JOURNAL_PIECE.MOULD_NAME;
@@ -91,8 +98,13 @@ public class JournalCounts {
         .toList();
   }
 
+  /** What the moulds have been through. */
+  public List<MouldLife> lives() {
+    return remembered.get("lives", () -> MouldLife.of(casts()));
+  }
+
   /** Every piece that was poured, in the order in which they were. */
-  public List<MouldLife.Cast> casts() {
+  private List<MouldLife.Cast> casts() {
     Map<String, List<LookOver.Fault>> faults = new HashMap<>();
     db.selectFrom(JOURNAL_FAULT)
         .forEach(row ->
@@ -125,6 +137,10 @@ public class JournalCounts {
 
   /** How sure plans were, and whether every pour was in time. */
   public List<SaidSure.Evening> saidSure() {
+    return remembered.get("sure", this::readSure);
+  }
+
+  private List<SaidSure.Evening> readSure() {
     return db.select(JOURNAL_EVENING.SAID_PERCENT, JOURNAL_EVENING.ALL_IN_TIME)
         .from(JOURNAL_EVENING)
         .where(JOURNAL_EVENING.SAID_PERCENT.isNotNull())
@@ -151,8 +167,13 @@ public class JournalCounts {
   /** One pour: its end as planned and as it was, min from the beginning. */
   public record PouredAt(double planned, double real) {}
 
+  /** How the plans held against what was done. */
+  public PlansHeld held() {
+    return remembered.get("held", () -> PlansHeld.of(poured()));
+  }
+
   /** All pours that were made, with when they were planned. */
-  public List<PlansHeld.Poured> poured() {
+  private List<PlansHeld.Poured> poured() {
     return db.select(
             JOURNAL_POUR.PLANNED_SECONDS, JOURNAL_POUR.AT_SECONDS, JOURNAL_POUR.SPARE_SECONDS)
         .from(JOURNAL_POUR)
@@ -180,6 +201,10 @@ public class JournalCounts {
 
   /** What the cure diaries say, evening by evening. */
   public List<Looked> looks() {
+    return remembered.get("looks", this::readLooks);
+  }
+
+  private List<Looked> readLooks() {
     return db.selectFrom(JOURNAL_LOOK)
         .fetch(row ->
             new Looked(
@@ -200,6 +225,10 @@ public class JournalCounts {
 
   /** How long hands took, evening by evening. */
   public List<HandSpeeds.OfEvening> hands() {
+    return remembered.get("hands", this::readHands);
+  }
+
+  private List<HandSpeeds.OfEvening> readHands() {
     return db.selectFrom(JOURNAL_HAND)
         .fetch(row ->
             new HandSpeeds.OfEvening(

@@ -5,23 +5,25 @@ import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
-import static org.jooq.impl.DSL.count;
-import static org.jooq.impl.DSL.exists;
-import static org.jooq.impl.DSL.lower;
-import static org.jooq.impl.DSL.selectOne;
 
+import calmpour.app.store.generated.tables.records.JournalPieceRecord;
 import calmpour.core.journal.PieceCode;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.Became;
 import calmpour.core.run.LookOver;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -36,10 +38,12 @@ import org.springframework.stereotype.Repository;
 public class JournalStore {
   private final DSLContext db;
   private final Formats formats;
+  private final UntilChanged remembered;
 
-  JournalStore(DSLContext db, Formats formats) {
+  JournalStore(DSLContext db, Formats formats, JournalWriter writer) {
     this.db = db;
     this.formats = formats;
+    this.remembered = new UntilChanged(writer::version);
   }
 
   /**
@@ -142,30 +146,95 @@ public class JournalStore {
   }
 
   /**
+   * Evenings that were found.
+   *
+   * @param older from where on there are older ones, for the next question; null for none
+   */
+  public record Found(List<JournalEvening> evenings, @Nullable Older older) {
+    public Found {
+      evenings = List.copyOf(evenings);
+    }
+  }
+
+  /** The oldest evening that was answered. */
+  public record Older(Instant begunAt, String runId) {
+    /** As one word. */
+    public String text() {
+      return begunAt + "/" + runId;
+    }
+
+    /** Empty where it is none of ours. */
+    public static Optional<Older> read(String text) {
+      String[] parts = text.split("/", 2);
+      try {
+        return parts.length == 2
+            ? Optional.of(new Older(Instant.parse(parts[0]), parts[1]))
+            : Optional.empty();
+      } catch (DateTimeParseException notOurs) {
+        return Optional.empty();
+      }
+    }
+  }
+
+  /** An evening has no more pieces than that, as a rule; one that has is answered alone. */
+  private static final int PIECES_AN_EVENING = 40;
+
+  /**
    * Evenings with the pieces that are wanted, the newest first.
    *
+   * @param older only those before it; null for the newest
    * @param most evenings
    */
-  public List<JournalEvening> find(Wanted wanted, int most) {
+  public Found find(Wanted wanted, @Nullable Older older, int most) {
     Condition fits = fits(wanted);
-    List<String> ids =
-        db.select(JOURNAL_EVENING.RUN_ID)
-            .from(JOURNAL_EVENING)
-            .where(
-                exists(
-                    selectOne()
-                        .from(JOURNAL_PIECE)
-                        .where(JOURNAL_PIECE.RUN_ID.eq(JOURNAL_EVENING.RUN_ID))
-                        .and(fits)))
-            .orderBy(JOURNAL_EVENING.BEGUN_AT.desc(), JOURNAL_EVENING.RUN_ID)
-            .limit(most)
-            .fetch(JOURNAL_EVENING.RUN_ID);
-    Map<String, List<JournalPiece>> pieces = pieces(ids, fits);
-    Map<String, JournalEvening> found = new HashMap<>();
+    if (older != null) {
+      OffsetDateTime at = older.begunAt().atOffset(ZoneOffset.UTC);
+      fits =
+          fits.and(
+              JOURNAL_PIECE
+                  .BEGUN_AT
+                  .lt(at)
+                  .or(JOURNAL_PIECE.BEGUN_AT.eq(at).and(JOURNAL_PIECE.RUN_ID.gt(older.runId()))));
+    }
+    int rows = (int) Math.min(Integer.MAX_VALUE, (long) most * PIECES_AN_EVENING);
+    // In the order of an index, so that the newest are found without looking at all of them.
+    List<JournalPieceRecord> found =
+        db.selectFrom(JOURNAL_PIECE)
+            .where(fits)
+            .orderBy(
+                JOURNAL_PIECE.BEGUN_AT.desc(),
+                JOURNAL_PIECE.RUN_ID,
+                JOURNAL_PIECE.LINE,
+                JOURNAL_PIECE.CAVITY)
+            .limit(rows)
+            .fetch();
+    Map<String, List<JournalPieceRecord>> by = new LinkedHashMap<>();
+    found.forEach(row -> by.computeIfAbsent(row.getRunId(), k -> new ArrayList<>()).add(row));
+    List<String> ids = new ArrayList<>(by.keySet());
+    // The last one may have more pieces than were read.
+    boolean cut = found.size() == rows && ids.size() > 1;
+    if (cut) {
+      ids.removeLast();
+    }
+    boolean more = cut || ids.size() > most;
+    ids = ids.subList(0, Math.min(most, ids.size()));
+    List<JournalEvening> evenings = evenings(ids, by);
+    return new Found(
+        evenings,
+        more && !evenings.isEmpty()
+            ? new Older(evenings.getLast().begunAt(), evenings.getLast().id())
+            : null);
+  }
+
+  private List<JournalEvening> evenings(
+      List<String> ids, Map<String, List<JournalPieceRecord>> pieces) {
+    Map<String, List<String>> colours = colours(ids);
+    Map<String, List<LookOver.Fault>> faults = faults(ids);
+    Map<String, JournalEvening> evenings = new HashMap<>();
     db.selectFrom(JOURNAL_EVENING)
         .where(JOURNAL_EVENING.RUN_ID.in(ids))
         .forEach(row ->
-            found.put(
+            evenings.put(
                 row.getRunId(),
                 new JournalEvening(
                     row.getRunId(),
@@ -176,12 +245,33 @@ public class JournalStore {
                     row.getFinishedAt() == null ? null : row.getFinishedAt().toInstant(),
                     row.getRoomC(),
                     formats.picture(row.getBoard()),
-                    pieces.getOrDefault(row.getRunId(), List.of()))));
-    return ids.stream().map(found::get).toList();
+                    pieces.getOrDefault(row.getRunId(), List.of()).stream()
+                        .map(p -> piece(p, colours, faults))
+                        .toList())));
+    return ids.stream().map(evenings::get).filter(Objects::nonNull).toList();
   }
 
-  private Map<String, List<JournalPiece>> pieces(List<String> ids, Condition fits) {
-    Map<String, List<String>> colours = new LinkedHashMap<>();
+  private static JournalPiece piece(
+      JournalPieceRecord row,
+      Map<String, List<String>> colours,
+      Map<String, List<LookOver.Fault>> faults) {
+    String key = row.getRunId() + "/" + row.getPiece();
+    String grade = row.getGrade();
+    return new JournalPiece(
+        row.getPiece(),
+        row.getLine(),
+        row.getMouldName(),
+        colours.getOrDefault(key, List.of()),
+        grade == null ? null : LookOver.Verdict.valueOf(grade),
+        faults.getOrDefault(key, List.of()),
+        row.getLineAboutIt(),
+        row.getCode(),
+        became(row.getBecame()),
+        row.getBecameDay());
+  }
+
+  private Map<String, List<String>> colours(List<String> ids) {
+    Map<String, List<String>> colours = new HashMap<>();
     db.select(JOURNAL_POUR.RUN_ID, JOURNAL_POUR.PIECE, JOURNAL_POUR.COLOUR_NAME)
         .from(JOURNAL_POUR)
         .where(JOURNAL_POUR.RUN_ID.in(ids))
@@ -194,6 +284,10 @@ public class JournalStore {
             its.add(row.value3());
           }
         });
+    return colours;
+  }
+
+  private Map<String, List<LookOver.Fault>> faults(List<String> ids) {
     Map<String, List<LookOver.Fault>> faults = new HashMap<>();
     db.selectFrom(JOURNAL_FAULT)
         .where(JOURNAL_FAULT.RUN_ID.in(ids))
@@ -202,31 +296,41 @@ public class JournalStore {
             faults
                 .computeIfAbsent(row.getRunId() + "/" + row.getPiece(), k -> new ArrayList<>())
                 .add(LookOver.Fault.valueOf(row.getFault())));
-    Map<String, List<JournalPiece>> pieces = new HashMap<>();
-    db.select(JOURNAL_PIECE.fields())
-        .from(JOURNAL_PIECE)
-        .where(JOURNAL_PIECE.RUN_ID.in(ids))
-        .and(fits)
-        .orderBy(JOURNAL_PIECE.RUN_ID, JOURNAL_PIECE.LINE, JOURNAL_PIECE.CAVITY)
-        .forEach(row -> {
-          String key = row.get(JOURNAL_PIECE.RUN_ID) + "/" + row.get(JOURNAL_PIECE.PIECE);
-          String grade = row.get(JOURNAL_PIECE.GRADE);
-          pieces
-              .computeIfAbsent(row.get(JOURNAL_PIECE.RUN_ID), k -> new ArrayList<>())
-              .add(
-                  new JournalPiece(
-                      row.get(JOURNAL_PIECE.PIECE),
-                      row.get(JOURNAL_PIECE.LINE),
-                      row.get(JOURNAL_PIECE.MOULD_NAME),
-                      colours.getOrDefault(key, List.of()),
-                      grade == null ? null : LookOver.Verdict.valueOf(grade),
-                      faults.getOrDefault(key, List.of()),
-                      row.get(JOURNAL_PIECE.LINE_ABOUT_IT),
-                      row.get(JOURNAL_PIECE.CODE),
-                      became(row.get(JOURNAL_PIECE.BECAME)),
-                      row.get(JOURNAL_PIECE.BECAME_DAY)));
-        });
-    return pieces;
+    return faults;
+  }
+
+  /** How many pieces and evenings are like that, and how they came out. */
+  public record FoundCount(int evenings, int pieces, int good, int seconds, int lost) {}
+
+  /** All that are wanted, however old. */
+  public FoundCount count(Wanted wanted) {
+    return remembered.get("count " + wanted, () -> counted(wanted));
+  }
+
+  private FoundCount counted(Wanted wanted) {
+    Map<String, Integer> by = new HashMap<>();
+    int pieces = 0;
+    Condition fits = fits(wanted);
+    for (var row :
+        db.select(JOURNAL_PIECE.GRADE, DSL.count())
+            .from(JOURNAL_PIECE)
+            .where(fits)
+            .groupBy(JOURNAL_PIECE.GRADE)
+            .fetch()) {
+      pieces += row.value2();
+      by.put(row.value1() == null ? "" : row.value1(), row.value2());
+    }
+    Integer evenings =
+        db.select(DSL.countDistinct(JOURNAL_PIECE.RUN_ID))
+            .from(JOURNAL_PIECE)
+            .where(fits)
+            .fetchOne(0, Integer.class);
+    return new FoundCount(
+        evenings == null ? 0 : evenings,
+        pieces,
+        by.getOrDefault(LookOver.Verdict.GOOD.name(), 0),
+        by.getOrDefault(LookOver.Verdict.SECOND.name(), 0),
+        by.getOrDefault(LookOver.Verdict.LOST.name(), 0));
   }
 
   private static Became.@Nullable What became(@Nullable String what) {
@@ -243,10 +347,10 @@ public class JournalStore {
       all = all.and(JOURNAL_PIECE.RESIN_ID.eq(wanted.resinId()));
     }
     if (wanted.colour() != null) {
-      all = all.and(poured(JOURNAL_POUR.COLOUR_NAME.eq(wanted.colour())));
+      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.colour(wanted.colour())));
     }
     if (wanted.fault() != null) {
-      all = all.and(faulty(JOURNAL_FAULT.FAULT.eq(wanted.fault().name())));
+      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.fault(wanted.fault())));
     }
     if (wanted.grade() != null) {
       all =
@@ -255,11 +359,11 @@ public class JournalStore {
                   ? JOURNAL_PIECE.GRADE.isNull()
                   : JOURNAL_PIECE.GRADE.eq(wanted.grade()));
     }
-    if (wanted.from() != null || wanted.to() != null) {
-      Condition days = JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID);
-      days = wanted.from() == null ? days : days.and(JOURNAL_EVENING.LOCAL_DAY.ge(wanted.from()));
-      days = wanted.to() == null ? days : days.and(JOURNAL_EVENING.LOCAL_DAY.le(wanted.to()));
-      all = all.and(exists(selectOne().from(JOURNAL_EVENING).where(days)));
+    if (wanted.from() != null) {
+      all = all.and(JOURNAL_PIECE.LOCAL_DAY.ge(wanted.from()));
+    }
+    if (wanted.to() != null) {
+      all = all.and(JOURNAL_PIECE.LOCAL_DAY.le(wanted.to()));
     }
     for (String word : words(wanted.words())) {
       all = all.and(says(word));
@@ -275,74 +379,42 @@ public class JournalStore {
 
   /** Whether a word stands anywhere with a piece; what looks like a pattern is only a letter. */
   private static Condition says(String word) {
-    return lower(JOURNAL_PIECE.MOULD_NAME)
-        .contains(word)
-        .or(JOURNAL_PIECE.CODE.eq(PieceCode.read(word)))
-        .or(
-            lower(
-                    DSL.replace(
-                        DSL.coalesce(JOURNAL_PIECE.BECAME, ""), DSL.inline("_"), DSL.inline(" ")))
-                .contains(word))
-        .or(lower(DSL.coalesce(JOURNAL_PIECE.LINE_ABOUT_IT, "")).contains(word))
-        .or(poured(lower(JOURNAL_POUR.COLOUR_NAME).contains(word)))
-        .or(
-            faulty(
-                lower(DSL.replace(JOURNAL_FAULT.FAULT, DSL.inline("_"), DSL.inline(" ")))
-                    .contains(word)))
-        .or(
-            exists(
-                selectOne()
-                    .from(JOURNAL_EVENING)
-                    .where(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
-                    .and(lower(JOURNAL_EVENING.NAME).contains(word))))
-        .or(
-            exists(
-                selectOne()
-                    .from(JOURNAL_BATCH)
-                    .where(JOURNAL_BATCH.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
-                    .and(lower(JOURNAL_BATCH.RESIN_NAME).contains(word))));
-  }
-
-  private static Condition poured(Condition what) {
-    return exists(
-        selectOne()
-            .from(JOURNAL_POUR)
-            .where(JOURNAL_POUR.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
-            .and(JOURNAL_POUR.PIECE.eq(JOURNAL_PIECE.PIECE))
-            .and(what));
-  }
-
-  private static Condition faulty(Condition what) {
-    return exists(
-        selectOne()
-            .from(JOURNAL_FAULT)
-            .where(JOURNAL_FAULT.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
-            .and(JOURNAL_FAULT.PIECE.eq(JOURNAL_PIECE.PIECE))
-            .and(what));
+    Condition said = JOURNAL_PIECE.SOUGHT.contains(word);
+    String code = PieceCode.read(word);
+    return code.length() == PieceCode.LENGTH ? said.or(JOURNAL_PIECE.CODE.eq(code)) : said;
   }
 
   /** Moulds that were cast from, by name. */
   public List<JournalChoice> moulds() {
-    return choices(
-        db.select(JOURNAL_PIECE.MOULD_ID, DSL.max(JOURNAL_PIECE.MOULD_NAME), count())
-            .from(JOURNAL_PIECE),
-        JOURNAL_PIECE.MOULD_ID);
+    return remembered.get(
+        "moulds",
+        () ->
+            choices(
+                db.select(JOURNAL_PIECE.MOULD_ID, DSL.max(JOURNAL_PIECE.MOULD_NAME), DSL.count())
+                    .from(JOURNAL_PIECE),
+                JOURNAL_PIECE.MOULD_ID));
   }
 
   /** Resins that were mixed, by name. */
   public List<JournalChoice> resins() {
-    return choices(
-        db.select(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME), count())
-            .from(JOURNAL_BATCH),
-        JOURNAL_BATCH.RESIN_ID);
+    return remembered.get(
+        "resins",
+        () ->
+            choices(
+                db.select(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME), DSL.count())
+                    .from(JOURNAL_BATCH),
+                JOURNAL_BATCH.RESIN_ID));
   }
 
   /** Colours that were poured, by name. */
   public List<JournalChoice> colours() {
-    return choices(
-        db.select(JOURNAL_POUR.COLOUR_NAME, DSL.max(JOURNAL_POUR.COLOUR_NAME), count())
-            .from(JOURNAL_POUR),
-        JOURNAL_POUR.COLOUR_NAME);
+    return remembered.get(
+        "colours",
+        () ->
+            choices(
+                db.select(JOURNAL_POUR.COLOUR_NAME, DSL.max(JOURNAL_POUR.COLOUR_NAME), DSL.count())
+                    .from(JOURNAL_POUR),
+                JOURNAL_POUR.COLOUR_NAME));
   }
 
   private static List<JournalChoice> choices(

@@ -11,8 +11,6 @@ import static calmpour.app.store.generated.Tables.JOURNAL_MARK;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
 import static calmpour.app.store.generated.Tables.RUN;
-import static calmpour.app.store.generated.Tables.RUN_EVENT;
-import static org.jooq.impl.DSL.count;
 
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
@@ -35,9 +33,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicLong;
 import org.jooq.DSLContext;
-import org.jooq.Field;
-import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -45,20 +42,24 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class JournalWriter {
   /** What this version of the program works out of an evening; higher: all are worked out anew. */
-  static final int ENGINE = 3;
+  static final int ENGINE = 4;
 
   private final DSLContext db;
   private final Formats formats;
+  private final AtomicLong version = new AtomicLong();
 
   JournalWriter(DSLContext db, Formats formats) {
     this.db = db;
     this.formats = formats;
   }
 
+  /** Another number after everything that is written. */
+  long version() {
+    return version.get();
+  }
+
   /** Evenings that are kept and not in the tables as they are now, the oldest first. */
   public List<String> stale() {
-    Field<Integer> told =
-        DSL.field(db.select(count()).from(RUN_EVENT).where(RUN_EVENT.RUN_ID.eq(RUN.ID)));
     return db.select(RUN.ID)
         .from(RUN)
         .leftJoin(JOURNAL_EVENING)
@@ -67,7 +68,7 @@ public class JournalWriter {
             JOURNAL_EVENING
                 .RUN_ID
                 .isNull()
-                .or(JOURNAL_EVENING.TOLD.ne(told))
+                .or(JOURNAL_EVENING.TOLD.ne(RUN.TOLD))
                 .or(JOURNAL_EVENING.ENGINE.ne(ENGINE)))
         .orderBy(RUN.BEGUN_AT, RUN.ID)
         .fetch(RUN.ID);
@@ -76,6 +77,7 @@ public class JournalWriter {
   /** Forgets all that was worked out; the events stay. */
   public void forget() {
     db.deleteFrom(JOURNAL_EVENING).execute();
+    version.incrementAndGet();
   }
 
   /** Writes an evening as it is, in place of what was there of it. */
@@ -125,6 +127,7 @@ public class JournalWriter {
                   .set(JOURNAL_HAND.SECONDS, h.seconds())
                   .execute());
     });
+    version.incrementAndGet();
   }
 
   private void evening(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
@@ -256,6 +259,10 @@ public class JournalWriter {
           .set(JOURNAL_PIECE.POURED, piece.poured())
           .set(JOURNAL_PIECE.GRADE, look == null ? null : look.verdict().name())
           .set(JOURNAL_PIECE.LINE_ABOUT_IT, look == null ? null : look.text())
+          .set(JOURNAL_PIECE.BEGUN_AT, kept.run().begunAt().atOffset(ZoneOffset.UTC))
+          .set(JOURNAL_PIECE.LOCAL_DAY, day(kept.run(), 0))
+          .set(JOURNAL_PIECE.SOUGHT, Sought.words(kept.run(), asRun, piece))
+          .set(JOURNAL_PIECE.KEYS, Sought.keys(asRun, piece))
           .set(JOURNAL_PIECE.CODE, PieceCode.of(kept.id(), piece.piece()))
           .set(JOURNAL_PIECE.BECAME, became == null ? null : became.what().name())
           .set(

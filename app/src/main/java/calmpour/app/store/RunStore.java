@@ -192,6 +192,7 @@ public class RunStore {
       one.dsl()
           .update(RUN)
           .set(RUN.FINISHED_AT, finishedAt == null ? null : finishedAt.atOffset(ZoneOffset.UTC))
+          .set(RUN.TOLD, all.size())
           .where(RUN.ID.eq(runId))
           .execute();
     });

@@ -14,19 +14,26 @@ import calmpour.core.resin.ResinSystem;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What the cure diaries say of the resins on the shelf, and what is planned with. */
 @Component
 public class PaceDesk {
+  private static final int MOST_KNOWN = 100;
+
   private static final Range ENOUGH = new Range(LearnedPace.FEWEST_EVENINGS, Integer.MAX_VALUE);
 
   private final JournalDesk desk;
   private final JournalCounts journal;
   private final ShelfStore shelf;
   private final WorkshopClock clock;
+
+  /** By what it was learned from: it takes a while, and the looks change with an evening only. */
+  private final Map<List<Looked>, LearnedPace> known = new HashMap<>();
 
   PaceDesk(JournalDesk desk, JournalCounts journal, ShelfStore shelf, WorkshopClock clock) {
     this.desk = desk;
@@ -66,7 +73,7 @@ public class PaceDesk {
                   resin.id(),
                   resin.name(),
                   of,
-                  LearnedPace.of(its),
+                  learned(its),
                   resin.knownPotLifeMinutes().value(),
                   LabelHours.demould(resin, LabelHours.USUAL_DEPTH_MM).value(),
                   of == Looked.Of.FLUID ? resin.ownFluid() : resin.ownHard()));
@@ -107,6 +114,13 @@ public class PaceDesk {
         learned.sd(),
         learned.evenings(),
         LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
+  }
+
+  private synchronized LearnedPace learned(List<Looked> its) {
+    if (known.size() > MOST_KNOWN) {
+      known.clear();
+    }
+    return known.computeIfAbsent(its, LearnedPace::of);
   }
 
   private static List<Looked> of(List<Looked> looks, String resinId, Looked.Of of) {
