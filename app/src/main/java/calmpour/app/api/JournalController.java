@@ -42,7 +42,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/journal")
 public class JournalController {
   /** Evenings of one answer; the next one goes on where it ended. */
-  private static final int MOST = 40;
+  private static final int MOST = 25;
 
   private static final int LONGEST_WORDS = 200;
 
