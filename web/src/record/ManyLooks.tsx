@@ -2,9 +2,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonBase from "@mui/material/ButtonBase";
 import { useEffect, useRef, useState, type KeyboardEvent } from "react";
-import type { LookOver, PieceOut } from "../api/client";
+import type { LookOver, PieceOut, Trouble } from "../api/client";
 import { GradeMark } from "../drawing/GradeMark";
 import { Swatch } from "../ui/Swatch";
+import { Told } from "../ui/Told";
 import { FAULTS, faultWords, VERDICTS } from "../words/record";
 
 type Verdict = LookOver["verdict"];
@@ -13,7 +14,8 @@ interface Props {
   pieces: PieceOut[];
   name: (piece: PieceOut) => string;
   swatch: (piece: PieceOut) => string;
-  onLooked: (pieces: string[], look: LookOver) => void;
+  /** What is wrong; null where it was taken. */
+  onLooked: (pieces: string[], look: LookOver) => Promise<Trouble | null>;
   onClose: () => void;
 }
 
@@ -35,11 +37,19 @@ export function ManyLooks({ pieces, name, swatch, onLooked, onClose }: Props) {
   }, []);
   const toggle = (piece: string) =>
     setChosen((c) => (c.includes(piece) ? c.filter((x) => x !== piece) : [...c, piece]));
-  const grade = (verdict: Verdict, which = chosen) => {
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const grade = async (verdict: Verdict, which = chosen) => {
     if (which.length > 0) {
-      onLooked(which, { verdict, faults: verdict === "GOOD" ? [] : faults, marks: [] });
+      const look = { verdict, faults: verdict === "GOOD" ? [] : faults, marks: [] };
       setChosen((c) => c.filter((x) => !which.includes(x)));
       setFaults([]);
+      const wrong = await onLooked(which, look);
+      setTrouble(wrong);
+      if (wrong) {
+        // Nothing was kept: they are chosen as they were.
+        setChosen((c) => [...new Set([...c, ...which])]);
+        setFaults(look.faults);
+      }
     }
   };
   const key = (event: KeyboardEvent, piece: string) => {
@@ -51,10 +61,10 @@ export function ManyLooks({ pieces, name, swatch, onLooked, onClose }: Props) {
     if (by !== undefined) {
       event.preventDefault();
       tiles[at + by]?.focus();
-    } else if (verdict && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    } else if (verdict && !event.repeat && !event.ctrlKey && !event.metaKey && !event.altKey) {
       event.preventDefault();
       // The one under the hand counts, unless it is one of those that were chosen.
-      grade(verdict, chosen.includes(piece) ? chosen : [piece]);
+      void grade(verdict, chosen.includes(piece) ? chosen : [piece]);
       tiles[at + 1]?.focus();
     }
   };
@@ -142,6 +152,7 @@ export function ManyLooks({ pieces, name, swatch, onLooked, onClose }: Props) {
           );
         })}
       </Box>
+      {trouble && <Told trouble={trouble} />}
       {choosing && (
         <Box
           role="group"
@@ -184,7 +195,7 @@ export function ManyLooks({ pieces, name, swatch, onLooked, onClose }: Props) {
             key={v}
             variant="contained"
             disabled={chosen.length === 0}
-            onClick={() => grade(v)}
+            onClick={() => void grade(v)}
             sx={{ minHeight: 72, flex: "2 1 90px", fontSize: "1.2rem" }}
           >
             {LABELS[v]}

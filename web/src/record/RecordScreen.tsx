@@ -98,6 +98,7 @@ function Record({ looked }: { looked: LookedBack }) {
       setPiece(null);
       setEnding(false);
     }
+    return wrong;
   };
   const tell = async (happened: Omit<RunEvent, "id" | "at" | "codes"> & Codes) => {
     await tellAll([happened]);
@@ -339,7 +340,7 @@ function Record({ looked }: { looked: LookedBack }) {
           pieces={pieces}
           name={name}
           swatch={(p) => plan.pieces[p.line]?.layers.at(-1)?.swatch ?? "transparent"}
-          onLooked={(which, look) => void looks(which, look)}
+          onLooked={looks}
           onClose={() => setMany(false)}
         />
       )}

@@ -61,7 +61,7 @@ class ScreenshotsTest {
       Page late = open(browser, app, "/sessions", 1280, 800);
       late.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Switch toggles")).click();
       late.getByText(java.util.regex.Pattern.compile("^\\d+ too late$")).first().waitFor();
-      late.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Plans side by side"))
+      button(late, "Compare these ways")
           .waitFor(new com.microsoft.playwright.Locator.WaitForOptions().setTimeout(60_000));
       shoot(late, "plan-late");
 

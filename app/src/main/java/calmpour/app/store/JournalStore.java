@@ -212,11 +212,11 @@ public class JournalStore {
     found.forEach(row -> by.computeIfAbsent(row.getRunId(), k -> new ArrayList<>()).add(row));
     List<String> ids = new ArrayList<>(by.keySet());
     // The last one may have more pieces than were read.
-    boolean cut = found.size() == rows && ids.size() > 1;
-    if (cut) {
+    boolean full = found.size() == rows;
+    if (full && ids.size() > 1) {
       ids.removeLast();
     }
-    boolean more = cut || ids.size() > most;
+    boolean more = full || ids.size() > most;
     ids = ids.subList(0, Math.min(most, ids.size()));
     List<JournalEvening> evenings = evenings(ids, by);
     return new Found(
