@@ -9,6 +9,7 @@ import { useAddressed } from "../ui/Going";
 import { OneOf } from "../ui/OneOf";
 import { Loading } from "../ui/Loading";
 import { Empty, Told } from "../ui/Told";
+import { DayField } from "../ui/When";
 import { FAULTS } from "../words/record";
 import { Evenings } from "./Evenings";
 import { LearnedHands } from "./LearnedHands";
@@ -168,17 +169,15 @@ function Filters({ found, wanted, onWant }: FiltersProps) {
         FAULTS.map((f) => [f.fault, f.words] as const),
       )}
       {chooses("Grade", "grade", GRADES)}
-      <TextField
+      <DayField
         label="From"
-        type="date"
         value={wanted.from ?? ""}
-        onChange={(e) => set({ from: e.target.value || undefined })}
+        onChange={(day) => set({ from: day || undefined })}
       />
-      <TextField
+      <DayField
         label="To"
-        type="date"
         value={wanted.to ?? ""}
-        onChange={(e) => set({ to: e.target.value || undefined })}
+        onChange={(day) => set({ to: day || undefined })}
       />
     </Box>
   );

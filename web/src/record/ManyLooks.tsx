@@ -20,7 +20,7 @@ interface Props {
 }
 
 /** Where all of it fits on the screen, faults stand there from the beginning, px. */
-const ROOM_FOR_FAULTS = 760;
+const ROOM_FOR_FAULTS = 740;
 
 const KEYS: Record<string, Verdict> = { g: "GOOD", s: "SECOND", l: "LOST" };
 const LABELS: Record<Verdict, string> = { GOOD: "Good", SECOND: "Second", LOST: "Lost" };
@@ -30,7 +30,9 @@ export function ManyLooks({ pieces, name, swatch, onLooked, onClose }: Props) {
   const unseen = pieces.filter((p) => !p.lookedOver).map((p) => p.piece);
   const [chosen, setChosen] = useState<string[]>(unseen);
   const [faults, setFaults] = useState<LookOver["faults"]>([]);
-  const [choosing, setChoosing] = useState(window.innerHeight >= ROOM_FOR_FAULTS);
+  const [choosing, setChoosing] = useState(
+    Math.min(window.innerHeight, window.innerWidth) >= ROOM_FOR_FAULTS,
+  );
   const grid = useRef<HTMLDivElement>(null);
   useEffect(() => {
     grid.current?.querySelector("button")?.focus();
