@@ -4,6 +4,7 @@ import calmpour.app.format.JournalFile;
 import calmpour.app.format.ScanPattern;
 import calmpour.app.store.JournalCounts;
 import calmpour.app.store.JournalStore;
+import calmpour.app.store.Older;
 import calmpour.app.store.PiecePhotos;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
@@ -98,7 +99,7 @@ public class JournalController {
       @RequestParam(required = false) @Nullable LocalDate from,
       @RequestParam(required = false) @Nullable LocalDate to,
       @RequestParam(required = false) @Nullable String older) {
-    JournalStore.Older before = older == null ? null : JournalStore.Older.read(older).orElse(null);
+    Older before = older == null ? null : Older.read(older).orElse(null);
     new Check()
         .atMost("words", words, LONGEST_WORDS)
         .that(
@@ -185,7 +186,11 @@ public class JournalController {
         kept.run().session().room().temperatureC(),
         kept.run().session().room().humidityPercent(),
         journal.castNumber(
-            run, plan.pieces().get(id.line() - 1).mouldId(), id.line() - 1, id.cavity()),
+            kept.run().begunAt(),
+            run,
+            plan.pieces().get(id.line() - 1).mouldId(),
+            id.line() - 1,
+            id.cavity()),
         photos.of(run).stream()
             .filter(p -> p.piece().equals(piece))
             .map(PiecePhotos.OfPiece::number)

@@ -15,7 +15,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -23,7 +22,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -113,36 +111,20 @@ public class JournalStore {
   public record JournalChoice(String id, String name, int pieces) {}
 
   /** The so-manieth piece out of its mould that is in the journal, from 1. */
-  public int castNumber(String runId, String mouldId, int line, int cavity) {
-    Field<java.time.OffsetDateTime> begun =
-        DSL.field(
-            db.select(JOURNAL_EVENING.BEGUN_AT)
-                .from(JOURNAL_EVENING)
-                .where(JOURNAL_EVENING.RUN_ID.eq(runId)));
+  public int castNumber(Instant begunAt, String runId, String mouldId, int line, int cavity) {
+    OffsetDateTime at = begunAt.atOffset(ZoneOffset.UTC);
     return 1
         + db.fetchCount(
             db.selectOne()
                 .from(JOURNAL_PIECE)
-                .join(JOURNAL_EVENING)
-                .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
                 .where(JOURNAL_PIECE.MOULD_ID.eq(mouldId))
                 .and(
-                    JOURNAL_EVENING
-                        .BEGUN_AT
-                        .lt(begun)
-                        .or(
-                            JOURNAL_PIECE
-                                .RUN_ID
-                                .eq(runId)
-                                .and(
-                                    JOURNAL_PIECE
-                                        .LINE
-                                        .lt(line)
-                                        .or(
-                                            JOURNAL_PIECE
-                                                .LINE
-                                                .eq(line)
-                                                .and(JOURNAL_PIECE.CAVITY.lt(cavity)))))));
+                    DSL.row(
+                            JOURNAL_PIECE.BEGUN_AT,
+                            JOURNAL_PIECE.RUN_ID,
+                            JOURNAL_PIECE.LINE,
+                            JOURNAL_PIECE.CAVITY)
+                        .lt(at, runId, line, cavity)));
   }
 
   /**
@@ -153,26 +135,6 @@ public class JournalStore {
   public record Found(List<JournalEvening> evenings, @Nullable Older older) {
     public Found {
       evenings = List.copyOf(evenings);
-    }
-  }
-
-  /** The oldest evening that was answered. */
-  public record Older(Instant begunAt, String runId) {
-    /** As one word. */
-    public String text() {
-      return begunAt + "/" + runId;
-    }
-
-    /** Empty where it is none of ours. */
-    public static Optional<Older> read(String text) {
-      String[] parts = text.split("/", 2);
-      try {
-        return parts.length == 2
-            ? Optional.of(new Older(Instant.parse(parts[0]), parts[1]))
-            : Optional.empty();
-      } catch (DateTimeParseException notOurs) {
-        return Optional.empty();
-      }
     }
   }
 
