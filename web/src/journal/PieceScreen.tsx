@@ -217,7 +217,7 @@ function Piece({ page }: { page: JournalPiecePage }) {
   );
 }
 
-/** A fault with where it is, as far as somebody said. */
+/** A fault with its places, where they are known. */
 function faultText(fault: LookOver["faults"][number], marks: LookOver["marks"]): string {
   const where = [...new Set(marks.filter((m) => m.fault === fault).map(spotWords))];
   return where.length === 0 ? faultWords(fault) : `${faultWords(fault)} (${where.join(", ")})`;

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * How one piece came out, by its maker's eye.
  *
  * @param faults none where it is as it should be
- * @param marks where on the piece they are, as far as somebody said
+ * @param marks where on the piece they are; none where nobody said
  * @param text a line of the maker's; null for none
  */
 public record LookOver(
