@@ -6,4 +6,16 @@ export default tseslint.config(
   ...tseslint.configs.strict,
   hooks.configs.flat["recommended-latest"],
   { rules: { "no-console": "error" } },
+  {
+    ignores: ["src/words/dates.ts"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "NewExpression[callee.object.name='Intl']",
+          message: "Making a format is slow: words/dates.ts keeps them.",
+        },
+      ],
+    },
+  },
 );

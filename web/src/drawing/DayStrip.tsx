@@ -2,6 +2,7 @@ import { WEEKDAYS } from "../session/newSession";
 import { useTheme } from "@mui/material/styles";
 import type { Hours, Plan, Task } from "../api/client";
 import { useWidth } from "./useWidth";
+import { dateFormat, dayOf } from "../words/dates";
 
 const ROW = 26;
 const NAMES = 92;
@@ -125,18 +126,8 @@ function shapeOf(
   startsAt: Date,
   zoneId: string,
 ): { date: string; name: string; blocks: Block[] }[] {
-  const date = new Intl.DateTimeFormat("en-CA", { timeZone: zoneId });
-  const name = new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    timeZone: zoneId,
-  });
-  const clock = new Intl.DateTimeFormat("en-GB", {
-    hour: "2-digit",
-    minute: "2-digit",
-    timeZone: zoneId,
-  });
+  const name = dateFormat({ weekday: "short", day: "numeric", month: "short" }, zoneId);
+  const clock = dateFormat({ hour: "2-digit", minute: "2-digit" }, zoneId);
   const days = new Map<string, { date: string; name: string; blocks: Block[] }>();
   for (const task of [...tasks].sort((a, b) => a.startSeconds - b.startSeconds)) {
     const shut = task.kind === "IN_POT" || task.kind === "IN_BOX";
@@ -144,7 +135,7 @@ function shapeOf(
       continue;
     }
     const start = new Date(startsAt.getTime() + task.startSeconds * 1000);
-    const key = date.format(start);
+    const key = dayOf(start, zoneId);
     const day = days.get(key) ?? { date: key, name: name.format(start), blocks: [] };
     const [h = "0", m = "0"] = clock.format(start).split(":");
     const from = Number(h) * 60 + Number(m);

@@ -1,10 +1,10 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { api, ask, type Session, type Trouble } from "../api/client";
 import { Told } from "../ui/Told";
+import { MomentField } from "../ui/When";
 
 interface Props {
   session: Session;
@@ -12,18 +12,16 @@ interface Props {
   sessionId: string | undefined;
 }
 
-/** Now as the fields of a day and an hour have it. */
+/** This minute, as it hangs on the wall. */
 function now(): string {
   const at = new Date();
-  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+  return `${new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)}:00`;
 }
 
 /** An evening that was poured without the bench: into the journal, as it was planned. */
 export function PouredAlready({ session, sessionId }: Props) {
   const [asks, setAsks] = useState(false);
-  const [from, setFrom] = useState(() =>
-    session.startsAt.slice(0, 16) < now() ? session.startsAt.slice(0, 16) : now(),
-  );
+  const [from, setFrom] = useState(() => (session.startsAt < now() ? session.startsAt : now()));
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [waiting, setWaiting] = useState(false);
   const navigate = useNavigate();
@@ -32,7 +30,7 @@ export function PouredAlready({ session, sessionId }: Props) {
     const answer = await ask(
       api.POST("/api/runs", {
         body: {
-          session: { ...session, startsAt: `${from}:00` },
+          session: { ...session, startsAt: from },
           ...(sessionId ? { sessionId } : {}),
           poured: true,
         },
@@ -63,21 +61,20 @@ export function PouredAlready({ session, sessionId }: Props) {
             alignItems: "flex-start",
           }}
         >
-          <TextField
+          <MomentField
             label="Begun"
-            type="datetime-local"
             value={from}
-            onChange={(e) => setFrom(e.target.value)}
-            error={wrong !== undefined}
-            helperText={wrong ?? "It goes into the journal as planned; faults you add on its page."}
+            onChange={setFrom}
+            error={wrong}
+            width={240}
+            needed
           />
-          <Button
-            variant="contained"
-            disabled={waiting || from === ""}
-            onClick={() => void enter()}
-          >
+          <Button variant="contained" disabled={waiting} onClick={() => void enter()}>
             Enter it
           </Button>
+          <Box sx={{ alignSelf: "center", color: "text.secondary" }}>
+            It goes into the journal as planned; faults you add on its page.
+          </Box>
           {trouble && wrong === undefined && <Told trouble={trouble} />}
         </Box>
       )}

@@ -1,5 +1,6 @@
 import type { ResinPace, RoomFelt } from "../api/client";
 import { showWith, type Units } from "../units/units";
+import { dateFormat } from "./dates";
 
 /** Minutes or hours as one says them. */
 function time(minutes: number): string {
@@ -7,9 +8,7 @@ function time(minutes: number): string {
 }
 
 const day = (date: string) =>
-  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", timeZone: "UTC" }).format(
-    new Date(date),
-  );
+  dateFormat({ day: "numeric", month: "short" }, "UTC").format(new Date(date));
 
 const percent = (times: number) => Math.round(Math.abs(times - 1) * 100);
 

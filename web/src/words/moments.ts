@@ -1,5 +1,6 @@
 import type { Task } from "../api/client";
 import { dayAndTime } from "./time";
+import { dateFormat } from "./dates";
 
 /** From then on it may be done on any day; nobody gets up for it. */
 const FREE = new Set<Task["kind"]>(["DEMOULD", "MOULDS_AWAY", "FINISH", "READY"]);
@@ -10,13 +11,7 @@ const HOUR = 3_600_000;
 
 /** The next moment at which people are up, where it falls in the night; null by day. */
 export function nextMorning(at: Date, zoneId: string): Date | null {
-  const hour = Number(
-    new Intl.DateTimeFormat("en-GB", {
-      hour: "2-digit",
-      hourCycle: "h23",
-      timeZone: zoneId,
-    }).format(at),
-  );
+  const hour = Number(dateFormat({ hour: "2-digit", hourCycle: "h23" }, zoneId).format(at));
   if (hour >= NIGHT_TO && hour < NIGHT_FROM) {
     return null;
   }
@@ -24,7 +19,7 @@ export function nextMorning(at: Date, zoneId: string): Date | null {
 }
 
 const weekday = (at: Date, zoneId: string, more: Intl.DateTimeFormatOptions = {}) =>
-  new Intl.DateTimeFormat("en-GB", { weekday: "short", ...more, timeZone: zoneId }).format(at);
+  dateFormat({ weekday: "short", ...more }, zoneId).format(at);
 
 /** Whether a task only has an earliest time, which may fall in the night. */
 export function isFree(kind: Task["kind"]): boolean {

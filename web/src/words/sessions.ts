@@ -1,4 +1,5 @@
 import type { SessionLine } from "../api/client";
+import { dateFormat } from "./dates";
 
 /** How far a session has come, in a word. */
 export const STANDS: Record<SessionLine["stands"], string> = {
@@ -38,7 +39,7 @@ export function matches(line: SessionLine, sought: string): boolean {
 
 /** A day and an hour on the wall here. */
 export function dayAndHour(at: Date): string {
-  return new Intl.DateTimeFormat("en-GB", {
+  return dateFormat({
     weekday: "short",
     day: "numeric",
     month: "short",

@@ -1,5 +1,6 @@
 import type { LayerCure, Plan } from "../api/client";
 import { clockTime } from "./time";
+import { dateFormat } from "./dates";
 
 export interface When {
   startsAt: Date;
@@ -13,13 +14,15 @@ export function whenText(seconds: number, { startsAt, zoneId }: When): string {
   if (seconds < DAY / 2) {
     return clockTime(startsAt, seconds, zoneId);
   }
-  return new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
-    ...(seconds > 6 * DAY ? { day: "numeric", month: "short" } : {}),
-    hour: "2-digit",
-    minute: "2-digit",
-    timeZone: zoneId,
-  }).format(new Date(startsAt.getTime() + seconds * 1000));
+  return dateFormat(
+    {
+      weekday: "short",
+      ...(seconds > 6 * DAY ? { day: "numeric", month: "short" } : {}),
+      hour: "2-digit",
+      minute: "2-digit",
+    },
+    zoneId,
+  ).format(new Date(startsAt.getTime() + seconds * 1000));
 }
 
 export function between(from: number, to: number | undefined, when: When): string {

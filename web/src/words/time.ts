@@ -1,29 +1,24 @@
+import { dateFormat } from "./dates";
 /** The clock at a moment of the plan, where its day is told beside it. */
 export function clockOnly(startsAt: Date, seconds: number, zoneId: string): string {
-  return new Intl.DateTimeFormat("en-GB", {
-    hour: "2-digit",
-    minute: "2-digit",
-    timeZone: zoneId,
-  }).format(new Date(startsAt.getTime() + seconds * 1000));
+  return dateFormat({ hour: "2-digit", minute: "2-digit" }, zoneId).format(
+    new Date(startsAt.getTime() + seconds * 1000),
+  );
 }
 
 /** Wall-clock time of a moment of the plan, with its weekday once midnight has passed. */
 export function clockTime(startsAt: Date, seconds: number, zoneId: string): string {
   const clock = clockOnly(startsAt, seconds, zoneId);
-  const weekday = new Intl.DateTimeFormat("en-GB", { weekday: "short", timeZone: zoneId });
+  const weekday = dateFormat({ weekday: "short" }, zoneId);
   const day = weekday.format(new Date(startsAt.getTime() + seconds * 1000));
   return day === weekday.format(startsAt) ? clock : `${day} ${clock}`;
 }
 
 export function dayAndTime(at: Date, zoneId: string): string {
-  return new Intl.DateTimeFormat("en-GB", {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-    timeZone: zoneId,
-  }).format(at);
+  return dateFormat(
+    { weekday: "short", day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" },
+    zoneId,
+  ).format(at);
 }
 
 /** Minutes as a maker says them: never more precise than it matters. */

@@ -3,6 +3,7 @@ import { ofPour, ofTask } from "../../session/place";
 import { isFree, nextMorning } from "../../words/moments";
 import { taskName } from "../../words/tasks";
 import { clockOnly } from "../../words/time";
+import { dateFormat, dayOf } from "../../words/dates";
 
 /** A batch's work is one entry; everything else stands by itself. */
 export interface Entry {
@@ -88,17 +89,11 @@ export function daysOf(plan: Plan, session: Session, startsAt: Date, looks: bool
   }
   const shown = (entry: Entry) => (entry.morning ?? moment(entry.startSeconds)).getTime();
   entries.sort((a, b) => shown(a) - shown(b));
-  const date = new Intl.DateTimeFormat("en-CA", { timeZone: session.zoneId });
-  const name = new Intl.DateTimeFormat("en-GB", {
-    weekday: "long",
-    day: "numeric",
-    month: "short",
-    timeZone: session.zoneId,
-  });
+  const name = dateFormat({ weekday: "long", day: "numeric", month: "short" }, session.zoneId);
   const days = new Map<string, Day>();
   for (const entry of entries) {
     const at = shown(entry);
-    const key = date.format(at);
+    const key = dayOf(new Date(at), session.zoneId);
     const day = days.get(key) ?? { date: key, name: name.format(at), entries: [] };
     day.entries.push(entry);
     days.set(key, day);

@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import type { Dose, PlanAnswer, Session, Task } from "../../api/client";
+import type { Dose, PlanAnswer, Session, StepCard, Task } from "../../api/client";
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith } from "../../units/units";
 import { doseWords, stockText } from "../../words/doses";
@@ -10,6 +10,7 @@ import { useStepCards } from "../../api/asking";
 import { cardLines } from "../../words/says";
 import { taskName } from "../../words/tasks";
 import { clockTime } from "../../words/time";
+import { usePrinting } from "../../ui/usePrinting";
 import { PrintFront } from "./PrintFront";
 
 /** What is done for a batch beside weighing, tinting and pouring. */
@@ -31,6 +32,19 @@ const BESIDE = new Set<Task["kind"]>([
 
 /** The plan on paper for the bench: no colour needed, a box to tick for every step. */
 export function PrintSheet({ session, answer }: { session: Session; answer: PlanAnswer }) {
+  const cards = useStepCards(session);
+  return usePrinting() ? <Paper session={session} answer={answer} cards={cards} /> : null;
+}
+
+function Paper({
+  session,
+  answer,
+  cards,
+}: {
+  session: Session;
+  answer: PlanAnswer;
+  cards: Map<string, StepCard>;
+}) {
   const units = useUnits();
   const { plan, zoneId } = answer;
   const startsAt = new Date(answer.startsAt);
@@ -39,7 +53,6 @@ export function PrintSheet({ session, answer }: { session: Session; answer: Plan
     plan.tasks.filter((t) => t.batch === batch && t.kind === kind);
   const doses = (all: Dose[]) =>
     all.map((d) => `${d.colourantName}: ${doseWords(d, units)}`).join("; ");
-  const cards = useStepCards(session);
   const said = (task: Task) => {
     // A nudge comes five times: how the embed lies stands where it goes in.
     const card = task.kind === "NUDGE" ? undefined : cards.get(task.id);

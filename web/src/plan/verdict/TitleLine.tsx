@@ -10,6 +10,7 @@ import { later } from "../../ui/later";
 import { useUnits } from "../../units/UnitsProvider";
 import { showWith, type Units } from "../../units/units";
 import { told } from "./told";
+import { dateFormat } from "../../words/dates";
 
 const Standing = later(() => import("./Standing").then((m) => m.Standing));
 const Begin = later(() => import("../../pour/Begin").then((m) => m.Begin));
@@ -59,7 +60,7 @@ export function TitleLine(props: Props) {
       }
     }
   };
-  const when = new Intl.DateTimeFormat("en-GB", {
+  const when = dateFormat({
     weekday: "long",
     day: "numeric",
     month: "short",

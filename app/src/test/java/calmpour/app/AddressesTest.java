@@ -1,8 +1,8 @@
 package calmpour.app;
 
+import static calmpour.app.Seen.typeMoment;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -85,9 +85,7 @@ class AddressesTest {
             AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("· change$")))
         .click();
     Locator starts = page.getByRole(AriaRole.GROUP, named("Starts"));
-    starts.getByRole(AriaRole.SPINBUTTON, spoken("Day")).click();
-    // As fast as a hand types; a script would be ahead of the field that it comes to next.
-    page.keyboard().type("05Dec20261815", new Keyboard.TypeOptions().setDelay(120));
+    typeMoment(page, "Starts", "05Dec20261815");
     assertThat(page.getByRole(AriaRole.MAIN)).containsText("Saturday 5 Dec, 18:15");
     // Half typed: what was there before still counts, and it is said.
     starts.getByRole(AriaRole.SPINBUTTON, spoken("Day")).click();

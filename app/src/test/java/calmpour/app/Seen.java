@@ -6,6 +6,7 @@ import com.deque.html.axecore.args.AxeRuleOptions;
 import com.deque.html.axecore.args.AxeRunOnlyOptions;
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -16,6 +17,7 @@ import java.util.Map;
 /** What a maker sees on a page: keys, fields, groups, by their names. */
 final class Seen {
   private static final int MOST_TOLD = 8;
+  private static final int TYPED_MS = 120;
   private static final String WRITTEN = "label-content-name-mismatch";
 
   private Seen() {}
@@ -97,6 +99,14 @@ final class Seen {
 
   static Locator group(Page page, String name) {
     return page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  /** A day and an hour, typed as quickly as a hand does: a script would be ahead of the field. */
+  static void typeMoment(Page page, String label, String typed) {
+    group(page, label)
+        .getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("Day"))
+        .click();
+    page.keyboard().type(typed, new Keyboard.TypeOptions().setDelay(TYPED_MS));
   }
 
   static Locator link(Page page, String name) {

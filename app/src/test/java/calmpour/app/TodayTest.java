@@ -1,7 +1,7 @@
 package calmpour.app;
 
 import static calmpour.app.Seen.button;
-import static calmpour.app.Seen.field;
+import static calmpour.app.Seen.typeMoment;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -98,10 +98,10 @@ class TodayTest {
         .first()
         .click();
     button(page, "I poured this already").click();
-    field(page, "Begun").fill("2199-11-20T18:00");
+    typeMoment(page, "Begun", "20Nov21991800");
     button(page, "Enter it").click();
     assertThat(page.getByText("This is still to come")).isVisible();
-    field(page, "Begun").fill("2026-06-20T18:00");
+    typeMoment(page, "Begun", "20Jun20261800");
     button(page, "Enter it").click();
     assertThat(page).hasURL(Pattern.compile("/record$"));
     assertThat(page.getByText("Nothing: it went as it was planned.")).isVisible();
