@@ -41,7 +41,11 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "NOT_SURE_ENOUGH":
       return `This plan is ${Math.floor(finding.value)} % sure; you want ${finding.limit} %. Weakest: ${place}.`;
     case "BEGINS_LATER":
-      return `Starts ${span(finding.value)} after the start you gave. Before that nobody is there, or what it needs is in use.`;
+      return `Starts ${span(finding.value)} after the start you gave. ${
+        finding.other
+          ? `Before that, ${otherName(finding)} is in the way.`
+          : "Before that nobody is there, or what it needs is in use."
+      }`;
     case "SEVERAL_BATCHES":
       return `${countWord(finding.value)} batches, mixed one after the other.`;
     case "MOULD_NOT_DRY":

@@ -143,6 +143,15 @@ class EaseTest extends DemoScreens {
       field(page, "A and B together").fill(typed);
       assertThat(field(page, "A and B together")).hasAttribute("aria-invalid", "true");
     }
+    // Out of the bottles: both parts as they are left, and no more pieces than moulds could hold.
+    choose(page, "There is", "what is left in the bottles");
+    assertThat(field(page, "Of A")).not().hasValue("");
+    assertThat(told).containsText("would stay over");
+    assertThat(
+            page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(Pattern.compile("\\d{2,} .* instead of \\d$"))))
+        .hasCount(0);
   }
 
   /** 143 mL were read for both parts together: 143 and not twice that is mixed. */

@@ -30,6 +30,9 @@ final class WhatThereIs implements Rule {
   /** As many as a line may have. */
   private static final int MOST_PIECES = (int) Piece.COUNT.maxInclusive();
 
+  /** Of a mould that nobody counted there are as many again as stand on the board, no more. */
+  private static final int AS_MANY_AGAIN = 2;
+
   /** A change of one line, and by how many pieces; the smallest comes first. */
   private record Offer(Mend mend, int changes) {}
 
@@ -192,7 +195,7 @@ final class WhatThereIs implements Rule {
     }
     MouldMake make = line.mould().make();
     Integer copies = make == null ? null : make.copies();
-    int room = copies == null ? MOST_PIECES : copies * line.cavity().count();
+    int room = copies == null ? AS_MANY_AGAIN * count : copies * line.cavity().count();
     int more = Math.min((int) (-shortG / eachG), Math.min(room, MOST_PIECES) - count);
     return more < 1 ? null : new Offer(pieces(l, count + more), more);
   }

@@ -6,11 +6,18 @@ import calmpour.core.plan.doc.Finding;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.session.Job;
+import calmpour.core.tool.Booking;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /** What is told of how sure a plan is, and of a start that is not the one that was said. */
 final class Sureness {
+  /** Starts are tried to the half hour. */
+  private static final Duration JUST_BEFORE = Duration.ofMinutes(30);
+
   private Sureness() {}
 
   static List<Finding> of(Job job, Plan plan) {
@@ -41,16 +48,28 @@ final class Sureness {
               mends));
     }
     if (plan.arranged() != null && plan.arranged().beginsSeconds() > 0) {
-      told.add(
-          new Finding(
-              Finding.Severity.NOTE,
-              Finding.Rule.BEGINS_LATER,
-              Place.Whole.PLAN,
-              plan.arranged().beginsSeconds() / 60.0,
-              0,
-              "min",
-              List.of()));
+      told.add(later(job, plan.arranged().beginsSeconds()));
     }
     return told;
+  }
+
+  private static Finding later(Job job, int beginsSeconds) {
+    Finding later =
+        new Finding(
+            Finding.Severity.NOTE,
+            Finding.Rule.BEGINS_LATER,
+            Place.Whole.PLAN,
+            beginsSeconds / 60.0,
+            0,
+            "min",
+            List.of());
+    Instant begins = job.session().startsAtInstant().plusSeconds(beginsSeconds);
+    // What became free just before is what was waited for; longer before, it was somebody's hours.
+    return job.bookings().stream()
+        .filter(b -> b.to().isAfter(job.session().startsAtInstant()) && !b.to().isAfter(begins))
+        .filter(b -> b.to().plus(JUST_BEFORE).isAfter(begins))
+        .max(Comparator.comparing(Booking::to))
+        .map(later::because)
+        .orElse(later);
   }
 }
