@@ -16,6 +16,7 @@ import {
   type JournalFault,
   type JournalFound,
   type JournalWanted,
+  type MouldFill,
   type ResinPace,
   type Trouble,
   type TwoCounts,
@@ -157,6 +158,38 @@ export function usePlanWithPace(onTrouble: (trouble: Trouble | null) => void) {
       return client.invalidateQueries();
     });
 }
+
+export const useLearnedFills = () =>
+  useKept(["journal", "fills"], () => api.GET("/api/journal/fills"));
+
+/** Plans with what was learned of a mould, or with its measurement again. */
+export function usePlanWithFill(onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  return (fill: MouldFill, learned: boolean) =>
+    void ask(
+      api.PUT("/api/journal/fills/{mould}/{cavity}", {
+        params: { path: { mould: fill.mouldId, cavity: fill.cavityId }, query: { learned } },
+      }),
+    ).then((answer) => {
+      onTrouble(answer.status === "trouble" ? answer.trouble : null);
+      // The mould on the shelf is another one now.
+      return client.invalidateQueries();
+    });
+}
+
+/** The evenings behind a resin's pace. */
+export const useBehindPace = (resin: string, of: ResinPace["of"]) =>
+  useKept(["journal", "behind", resin, of], () =>
+    api.GET("/api/journal/paces/{resin}/{of}/evenings", { params: { path: { resin, of } } }),
+  );
+
+/** The evenings behind what a mould takes. */
+export const useBehindFill = (mould: string, cavity: string) =>
+  useKept(["journal", "behind", mould, cavity], () =>
+    api.GET("/api/journal/fills/{mould}/{cavity}/evenings", {
+      params: { path: { mould, cavity } },
+    }),
+  );
 
 export const usePlansHeld = () =>
   useKept(["journal", "plans"], () => api.GET("/api/journal/plans"));

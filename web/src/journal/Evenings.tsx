@@ -9,7 +9,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { faultWords, VERDICTS } from "../words/record";
 import { GradeMark } from "../drawing/GradeMark";
-import { dateFormat } from "../words/dates";
+import { dateFormat, dayName } from "../words/dates";
 
 /** Evenings by month, each with its board, its grades and its pieces. */
 export function Evenings({
@@ -93,14 +93,6 @@ export function Evenings({
 
 function monthName(day: string): string {
   return dateFormat({ month: "long", year: "numeric" }).format(new Date(`${day}T12:00:00`));
-}
-
-function dayName(day: string): string {
-  return dateFormat({
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-  }).format(new Date(`${day}T12:00:00`));
 }
 
 function Evening({ evening }: { evening: JournalEvening }) {

@@ -13,6 +13,7 @@ import { DayField } from "../ui/When";
 import { FAULTS } from "../words/record";
 import { Evenings } from "./Evenings";
 import { LearnedHands } from "./LearnedHands";
+import { LearnedFills } from "./LearnedFills";
 import { LearnedPaces } from "./LearnedPaces";
 import { LearnedRoom } from "./LearnedRoom";
 import { WithoutRecord } from "./WithoutRecord";
@@ -63,6 +64,7 @@ export function JournalScreen() {
       {shown === "hands" && pending === 0 && (
         <>
           <LearnedPaces />
+          <LearnedFills />
           <LearnedRoom />
           <LearnedHands />
         </>

@@ -54,7 +54,12 @@ export function CavityEditor({ cavity, errors, only, startOpen, onChange, onRemo
     >
       <Box sx={{ opacity: trouble ? 0.45 : 1, minWidth: 0, overflowX: "auto" }}>
         {drawn ? (
-          <CavityFigures name={cavity.name} method={cavity.measure.method} answer={drawn} />
+          <CavityFigures
+            name={cavity.name}
+            method={cavity.measure.method}
+            answer={drawn}
+            own={cavity.own}
+          />
         ) : (
           <Box role="status" sx={{ color: "text.secondary", py: 4 }}>
             {trouble ? "The drawing follows as soon as the figures fit." : "Drawing…"}

@@ -1,9 +1,10 @@
 import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
-import type { MeasureAnswer } from "../api/client";
+import type { Cavity, MeasureAnswer } from "../api/client";
 import { CavitySection } from "../drawing/CavitySection";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
+import { ownFillText } from "../words/learned";
 import { doubtText } from "../words/moulds";
 import { KNOWN_BY, type Method } from "./fields";
 
@@ -17,10 +18,12 @@ interface Props {
   name: string;
   method: Method;
   answer: MeasureAnswer;
+  /** What weighed pours said of it, where that was taken over. */
+  own: Cavity["own"];
 }
 
 /** A cavity drawn to scale, with what it holds in large figures beside it. */
-export function CavityFigures({ name, method, answer }: Props) {
+export function CavityFigures({ name, method, answer, own }: Props) {
   const units = useUnits();
   const { inner } = answer;
   const wide =
@@ -52,6 +55,12 @@ export function CavityFigures({ name, method, answer }: Props) {
             ? "in all, A and B together: a total for mixing."
             : `${showWith(units.LENGTH, answer.depthMm)} deep${answer.depthAssumed ? ", a guess" : ""} · ${KNOWN_BY[method]}`}
         </Box>
+        {own && (
+          <Box>
+            {ownFillText(own, answer.volumeMl, units)}{" "}
+            <Link href="/journal?part=hands">Learned</Link>
+          </Box>
+        )}
         {answer.onlyATotal && (
           <Link href={`/mix/total-${answer.totalMl.toFixed(2)}`}>Mix that much now</Link>
         )}

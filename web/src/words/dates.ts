@@ -24,3 +24,10 @@ export function dateFormat(
 export function dayOf(at: Date, timeZone: string): string {
   return dateFormat({}, timeZone, "en-CA").format(at);
 }
+
+/** A day such as 2026-11-28, as one writes it. */
+export function dayName(day: string): string {
+  return dateFormat({ weekday: "short", day: "numeric", month: "short" }).format(
+    new Date(`${day}T12:00:00`),
+  );
+}

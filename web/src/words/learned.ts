@@ -1,4 +1,4 @@
-import type { ResinPace, RoomFelt } from "../api/client";
+import type { Behind, Cavity, MouldFill, ResinPace, RoomFelt } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { dateFormat } from "./dates";
 
@@ -12,12 +12,18 @@ const day = (date: string) =>
 
 const percent = (times: number) => Math.round(Math.abs(times - 1) * 100);
 
+/** So many times as told: "6 % slower", "4 % less", or "as told". */
+function off(times: number, more: string, less: string, same: string): string {
+  const by = percent(times);
+  return by === 0 ? same : `${by} % ${times > 1 ? more : less}`;
+}
+
+const evenings = (count: number) => `${count} ${count === 1 ? "evening" : "evenings"}`;
+
 /** A resin's pace beside its label: what it is of, what was learned, and by how much it was told. */
 export function paceText({ name, of, learned, labelMinutes, labelHours, taken }: ResinPace) {
   const label = of === "FLUID" ? labelMinutes : labelHours * 60;
-  const off = percent(learned.times);
-  const slower =
-    off === 0 ? "as on the label" : `${off} % ${learned.times > 1 ? "slower" : "quicker"}`;
+  const slower = off(learned.times, "slower", "quicker", "as on the label");
   const left =
     learned.contradictory === 0
       ? ""
@@ -26,9 +32,57 @@ export function paceText({ name, of, learned, labelMinutes, labelHours, taken }:
     what: `${name}: ${of === "FLUID" ? "pot life" : "out of the mould"}`,
     learned: `${slower}: ${time(label * learned.times)} instead of ${time(label)}, most likely ${time(label * learned.lowest)} to ${time(label * learned.highest)}.`,
     by:
-      `${learned.evenings} ${learned.evenings === 1 ? "evening" : "evenings"}, ${learned.looks} looks${left}.` +
+      `${evenings(learned.evenings)}, ${learned.looks} looks${left}.` +
       (taken ? ` Planned with since ${day(taken.since)}: ${time(label * taken.times)}.` : ""),
   };
+}
+
+/** What a mould takes beside what it was measured to, by weighed pours. */
+export function fillText({ name, learned, measuredMl, taken }: MouldFill, units: Units) {
+  const ml = (times: number) => showWith(units.VOLUME, measuredMl * times);
+  const more = off(learned.times, "more", "less", "as measured");
+  return {
+    what: name,
+    learned: `${more}: ${ml(learned.times)} instead of ${ml(1)}, most likely ${ml(learned.lowest)} to ${ml(learned.highest)}.`,
+    by:
+      `${evenings(learned.evenings)}, ${learned.looks} pieces.` +
+      (taken ? ` Planned with since ${day(taken.since)}: ${ml(taken.times)}.` : ""),
+  };
+}
+
+/** A share so small is the same measurement read again. */
+const SAME_ML = 1e-6;
+
+/** What a mould is planned with instead of its measurement, or that it was measured anew since. */
+export function ownFillText(
+  own: NonNullable<Cavity["own"]>,
+  measuredMl: number,
+  units: Units,
+): string {
+  return Math.abs(measuredMl / own.ofMl - 1) < SAME_ML
+    ? `Planned with ${showWith(units.VOLUME, measuredMl * own.times)}, learned from ${evenings(own.evenings)}.`
+    : "What was learned no longer counts: it was measured anew.";
+}
+
+/** What one evening says of a pace, or of what a mould takes. */
+export function behindText({ lowest, highest, looks }: Behind, of: "pace" | "fill"): string {
+  const said = (times: number) =>
+    of === "pace"
+      ? off(times, "slower", "quicker", "as on the label")
+      : off(times, "more", "less", "as measured");
+  const by = of === "pace" ? "look" : "piece";
+  const counted = `${looks} ${by}${looks === 1 ? "" : "s"}`;
+  if (lowest !== undefined && highest !== undefined && lowest > highest) {
+    return `left out: its looks contradict each other (${counted})`;
+  }
+  if (lowest === undefined || highest === undefined) {
+    const times = lowest ?? highest ?? 1;
+    // What is slower than "10 % slower" is more of it; what is slower than "10 % quicker" is less.
+    const more = lowest === undefined ? times < 1 : times >= 1;
+    return `${said(times)}${more ? ", or more" : " at most"} (${counted})`;
+  }
+  const [from, to] = [said(lowest), said(highest)];
+  return `${from === to ? from : `between ${from} and ${to}`} (${counted})`;
 }
 
 /** The room as it was read beside what it is told to be; null where nobody knows enough. */
@@ -37,7 +91,7 @@ export function roomText(room: RoomFelt, units: Units): string | null {
     return null;
   }
   const difference = (kelvin: number) => showWith(units.TEMPERATURE_DIFFERENCE, kelvin, 1);
-  const by = room.evenings === 1 ? "1 evening" : `${room.evenings} evenings`;
+  const by = evenings(room.evenings);
   if (Math.abs(room.warmerK) < 0.25) {
     return `Your room is as you say, by its readings on ${by}.`;
   }

@@ -4,6 +4,7 @@ import static calmpour.app.Seen.button;
 import static calmpour.app.Seen.field;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import calmpour.app.RunningApp.Answer;
 import calmpour.app.store.JournalWriter;
@@ -281,6 +282,69 @@ class JournalTest {
     assertThat(pourable()).isEqualTo(label);
     Answer few = app.put("/api/journal/paces/brisk-nobody-has/FLUID?learned=true", Map.of());
     assertThat(few.status()).isEqualTo(404);
+  }
+
+  /** Every mould of this world takes more or less than it was measured to; nobody says so. */
+  @Test
+  void weighedPoursTeachWhatMouldsTake() {
+    JsonNode fills = app.get("/api/journal/fills").body();
+    assertThat(fills.size()).isGreaterThanOrEqualTo(4);
+    long right =
+        fills
+            .valueStream()
+            .filter(f -> {
+              double takes = World.takes(f.get("mouldId").asString());
+              return f.at("/learned/lowest").asDouble() <= takes
+                  && takes <= f.at("/learned/highest").asDouble();
+            })
+            .count();
+    assertThat(right).isGreaterThanOrEqualTo(fills.size() - 1);
+    double measured = wanted("Bar pull");
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=hands"));
+    keys(page, "^Which evenings\\? Bar pull").click();
+    assertThat(
+            page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Evenings behind"))
+                .getByRole(AriaRole.LINK))
+        .hasCount(4);
+    keys(page, "^Plan with it: Bar pull").click();
+    assertThat(keys(page, "^As measured: Bar pull")).isVisible();
+    assertThat(wanted("Bar pull") / measured).isCloseTo(times(fills, "Bar pull"), within(1e-6));
+    page.navigate(app.url("/moulds/bar-pull"));
+    assertThat(page.getByText(Pattern.compile("Planned with .* learned from 4 evenings")))
+        .isVisible();
+    page.navigate(app.url("/journal?part=hands"));
+    assertThat(keys(page, "^As measured: Bar pull")).isVisible();
+    Seen.readableOnAnyWidth(page, "moulds that were learned");
+    page.setViewportSize(1280, 800);
+    keys(page, "^As measured: Bar pull").click();
+    assertThat(keys(page, "^Plan with it: Bar pull")).isVisible();
+    assertThat(wanted("Bar pull")).isEqualTo(measured);
+    assertThat(app.put("/api/journal/fills/nobody-has/main?learned=true", Map.of()).status())
+        .isEqualTo(404);
+  }
+
+  private static double times(JsonNode fills, String name) {
+    return fills
+        .valueStream()
+        .filter(f -> f.get("name").asString().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .at("/learned/times")
+        .asDouble();
+  }
+
+  /** What a mould of a session of the demo is planned to hold, mL. */
+  private static double wanted(String mould) {
+    return app.post("/api/plan", RunningApp.demoDocument("sessions/pantry-knobs"))
+        .body()
+        .at("/plan/pieces")
+        .valueStream()
+        .filter(p -> p.get("mouldName").asString().equals(mould))
+        .findFirst()
+        .orElseThrow()
+        .get("mouldMl")
+        .asDouble();
   }
 
   private static JsonNode pace(String resin) {

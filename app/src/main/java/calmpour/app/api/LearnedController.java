@@ -1,6 +1,7 @@
 package calmpour.app.api;
 
 import calmpour.app.store.JournalCounts;
+import calmpour.app.work.FillDesk;
 import calmpour.app.work.JournalDesk;
 import calmpour.app.work.PaceDesk;
 import calmpour.core.journal.HandSpeeds;
@@ -22,11 +23,13 @@ public class LearnedController {
   private final JournalDesk desk;
   private final JournalCounts journal;
   private final PaceDesk paces;
+  private final FillDesk fills;
 
-  LearnedController(JournalDesk desk, JournalCounts journal, PaceDesk paces) {
+  LearnedController(JournalDesk desk, JournalCounts journal, PaceDesk paces, FillDesk fills) {
     this.desk = desk;
     this.journal = journal;
     this.paces = paces;
+    this.fills = fills;
   }
 
   /** How long hands really take, by what was told at the bench. */
@@ -68,5 +71,37 @@ public class LearnedController {
       throw new NotFoundException("this resin is not on the shelf (any more)");
     }
     return paces.paces();
+  }
+
+  /** The evenings behind a resin's pace. */
+  @GetMapping("/paces/{resin}/{of}/evenings")
+  List<JournalCounts.Behind> behindPace(@PathVariable String resin, @PathVariable Looked.Of of) {
+    return journal.behindPace(resin, of);
+  }
+
+  /** The evenings behind what a mould takes. */
+  @GetMapping("/fills/{mould}/{cavity}/evenings")
+  List<JournalCounts.Behind> behindFill(@PathVariable String mould, @PathVariable String cavity) {
+    return journal.behindFill(mould, cavity);
+  }
+
+  /** What moulds really take, by pours that were weighed. */
+  @GetMapping("/fills")
+  List<FillDesk.MouldFill> fills() {
+    return fills.fills();
+  }
+
+  /**
+   * Plans with what was learned of a mould, or with its measurement again.
+   *
+   * @param learned false for the measurement
+   */
+  @PutMapping("/fills/{mould}/{cavity}")
+  List<FillDesk.MouldFill> fillWith(
+      @PathVariable String mould, @PathVariable String cavity, @RequestParam boolean learned) {
+    if (!fills.planWith(mould, cavity, learned)) {
+      throw new NotFoundException("this mould is not on the shelf (any more)");
+    }
+    return fills.fills();
   }
 }

@@ -5,6 +5,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_CUP;
 import static calmpour.app.store.generated.Tables.JOURNAL_DOSE;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
+import static calmpour.app.store.generated.Tables.JOURNAL_FILL;
 import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
 import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
 import static calmpour.app.store.generated.Tables.JOURNAL_MARK;
@@ -12,6 +13,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
 import static calmpour.app.store.generated.Tables.RUN;
 
+import calmpour.core.journal.Filled;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.PieceCode;
@@ -42,7 +44,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class JournalWriter {
   /** What this version of the program works out of an evening; higher: all are worked out anew. */
-  static final int ENGINE = 4;
+  static final int ENGINE = 5;
 
   private final DSLContext db;
   private final Formats formats;
@@ -117,6 +119,15 @@ public class JournalWriter {
                   .set(JOURNAL_LOOK.LOWEST, l.lowest())
                   .set(JOURNAL_LOOK.HIGHEST, l.highest())
                   .set(JOURNAL_LOOK.LOOKS, l.looks())
+                  .execute());
+      Filled.of(run, asRun)
+          .forEach(f ->
+              dsl.insertInto(JOURNAL_FILL)
+                  .set(JOURNAL_FILL.RUN_ID, kept.id())
+                  .set(JOURNAL_FILL.MOULD_ID, f.mouldId())
+                  .set(JOURNAL_FILL.CAVITY_ID, f.cavityId())
+                  .set(JOURNAL_FILL.TIMES, f.times())
+                  .set(JOURNAL_FILL.LOOKS, f.looks())
                   .execute());
       HandSpeeds.of(run, kept.events())
           .forEach(h ->
@@ -311,6 +322,7 @@ public class JournalWriter {
             JOURNAL_BATCH,
             JOURNAL_CUP,
             JOURNAL_DOSE,
+            JOURNAL_FILL,
             JOURNAL_HAND,
             JOURNAL_LOOK,
             JOURNAL_PIECE,

@@ -6,7 +6,7 @@ import calmpour.app.store.ShelfStore;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
-import calmpour.core.journal.LearnedPace;
+import calmpour.core.journal.LearnedTimes;
 import calmpour.core.journal.Looked;
 import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.OwnPace;
@@ -25,7 +25,7 @@ import org.springframework.stereotype.Component;
 public class PaceDesk {
   private static final int MOST_KNOWN = 100;
 
-  private static final Range ENOUGH = new Range(LearnedPace.FEWEST_EVENINGS, Integer.MAX_VALUE);
+  private static final Range ENOUGH = new Range(LearnedTimes.FEWEST_EVENINGS, Integer.MAX_VALUE);
 
   private final JournalDesk desk;
   private final JournalCounts journal;
@@ -33,7 +33,7 @@ public class PaceDesk {
   private final WorkshopClock clock;
 
   /** By what it was learned from: it takes a while, and the looks change with an evening only. */
-  private final Map<List<Looked>, LearnedPace> known = new HashMap<>();
+  private final Map<List<Looked>, LearnedTimes> known = new HashMap<>();
 
   PaceDesk(JournalDesk desk, JournalCounts journal, ShelfStore shelf, WorkshopClock clock) {
     this.desk = desk;
@@ -54,7 +54,7 @@ public class PaceDesk {
       String resinId,
       String name,
       Looked.Of of,
-      LearnedPace learned,
+      LearnedTimes learned,
       double labelMinutes,
       double labelHours,
       OwnPace.@Nullable Pace taken) {}
@@ -107,7 +107,7 @@ public class PaceDesk {
   }
 
   private OwnPace.Pace pace(List<Looked> looks) {
-    LearnedPace learned = LearnedPace.of(looks);
+    LearnedTimes learned = LearnedTimes.of(looks);
     new Check().within("evenings", learned.evenings(), ENOUGH).orThrow();
     return new OwnPace.Pace(
         learned.times(),
@@ -116,11 +116,11 @@ public class PaceDesk {
         LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
   }
 
-  private synchronized LearnedPace learned(List<Looked> its) {
+  private synchronized LearnedTimes learned(List<Looked> its) {
     if (known.size() > MOST_KNOWN) {
       known.clear();
     }
-    return known.computeIfAbsent(its, LearnedPace::of);
+    return known.computeIfAbsent(its, LearnedTimes::of);
   }
 
   private static List<Looked> of(List<Looked> looks, String resinId, Looked.Of of) {

@@ -30,7 +30,8 @@ import org.jspecify.annotations.Nullable;
  * @param looks it is told by, 1 or more
  */
 public record Looked(
-    String resinId, Of of, @Nullable Double lowest, @Nullable Double highest, int looks) {
+    String resinId, Of of, @Nullable Double lowest, @Nullable Double highest, int looks)
+    implements Bounds {
 
   /** Which pace. */
   public enum Of {
@@ -38,11 +39,6 @@ public record Looked(
     FLUID,
     /** Until it comes out of its mould. */
     HARD
-  }
-
-  /** Looks that contradict each other: one of them was a slip, nobody knows which. */
-  public boolean contradicts() {
-    return lowest != null && highest != null && lowest >= highest;
   }
 
   /** One for each resin and pace that was looked at. */

@@ -23,6 +23,6 @@ public record RoomFelt(
         Quantile.of(warmerK, 0.25),
         Quantile.of(warmerK, 0.75),
         warmerK.size(),
-        warmerK.size() >= LearnedPace.FEWEST_EVENINGS);
+        warmerK.size() >= LearnedTimes.FEWEST_EVENINGS);
   }
 }

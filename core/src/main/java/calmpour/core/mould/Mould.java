@@ -71,6 +71,16 @@ public record Mould(
     return cavities.stream().filter(c -> c.id().equals(cavityId)).findFirst().orElse(null);
   }
 
+  /** The same with this in place of its cavity of that id. */
+  public Mould with(Cavity cavity) {
+    return new Mould(
+        id,
+        name,
+        cavities.stream().map(c -> c.id().equals(cavity.id()) ? cavity : c).toList(),
+        make,
+        state);
+  }
+
   /** What is written beside a cavity: the mould alone where it has but one kind. */
   public String nameOf(Cavity cavity) {
     return cavities.size() == 1 ? name : name + ", " + cavity.name();

@@ -69,9 +69,17 @@ public final class World {
   private static final double DULL_A_CAST = 0.02;
   private static final double DULL_AT_MOST = 0.6;
 
+  /** A mould takes more or less than it was measured to, of its logarithm. */
+  private static final double MEASURED_SD = 0.04;
+
   private static final int IN_HOURS = 3_600;
 
   private World() {}
+
+  /** How many times as much as it was measured to a mould of this world takes; nobody tells. */
+  public static double takes(String mouldId) {
+    return Math.exp(MEASURED_SD * new SplittableRandom(mouldId.hashCode()).nextGaussian());
+  }
 
   /** What really went wrong on an evening. */
   public enum Truth {
@@ -382,12 +390,26 @@ public final class World {
         for (Cup cup : batch.cups()) {
           for (Cup.Pour pour : cup.pours()) {
             if (TaskId.pour(pour.id()).equals(task.id())) {
-              return near(pour.massG() * (1 + chance.nextDouble(-0.02, 0.02)));
+              return near(pour.massG() * takes(pour) * (1 + chance.nextDouble(-0.02, 0.02)));
             }
           }
         }
       }
       return null;
+    }
+
+    /** As much as planned, where the plan knew what the mould takes or did not. */
+    private double takes(Cup.Pour pour) {
+      Plan.PieceView view = run.plan().pieces().get(pour.line());
+      double known =
+          run.workshop().moulds().stream()
+              .filter(m -> m.id().equals(view.mouldId()))
+              .map(m -> m.cavity(view.cavityId()))
+              .map(c -> c == null ? null : c.learned())
+              .mapToDouble(own -> own == null ? 1 : own.times())
+              .findFirst()
+              .orElse(1);
+      return World.takes(view.mouldId()) / known;
     }
 
     private static double near(double grams) {

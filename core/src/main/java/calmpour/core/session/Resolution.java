@@ -140,15 +140,7 @@ public final class Resolution {
       return cavity;
     }
     try {
-      return new Cavity(
-          cavity.id(),
-          cavity.name(),
-          cavity.count(),
-          cavity.measure(),
-          cavity.depthMm(),
-          cavity.lengthMm(),
-          inner,
-          cavity.bed());
+      return cavity.around(inner);
     } catch (InvalidValuesException doesNotFit) {
       doesNotFit.problems().forEach(p -> found.problem(p.under(at + ".work")));
       return null;

@@ -57,7 +57,8 @@ final class PourNotes {
                 .given("thickness with edges and drip", null, thick, "mm", Origin.CHOSEN);
             return;
           }
-          step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", Origin.MEASURED);
+          Origin known = line.cavity().learned() == null ? Origin.MEASURED : Origin.LEARNED;
+          step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", known);
           double off = line.uncertainShare() * line.measured().volumeMl();
           step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
           if (fill == null && !flat) {

@@ -32,7 +32,7 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
 import org.junit.jupiter.api.Test;
 
 /** The pace of a resin, by looks of which the truth is known. */
-class LearnedPaceTest {
+class LearnedTimesTest {
   private static final ResinSystem RESIN =
       Samples.resin(
           ResinKind.CASTING, 40, 100, 23, new CureTimes(null, null, null, 24.0, 10.0, 72.0));
@@ -72,7 +72,7 @@ class LearnedPaceTest {
       for (int e = 0; e < 8; e++) {
         evenings.add(evening(random, truth, sd));
       }
-      LearnedPace learned = LearnedPace.of(evenings);
+      LearnedTimes learned = LearnedTimes.of(evenings);
       holds += learned.lowest() <= truth && truth <= learned.highest() ? 1 : 0;
       width[i] = learned.highest() / learned.lowest();
     }
@@ -87,12 +87,12 @@ class LearnedPaceTest {
     for (double off : List.of(0.94, 0.97, 1.0, 1.02, 1.03, 1.06)) {
       evenings.add(between(1.12 * off * 0.98, 1.12 * off * 1.02));
     }
-    double before = LearnedPace.of(evenings).times();
+    double before = LearnedTimes.of(evenings).times();
     assertThat(before).isCloseTo(1.12, within(0.02));
     evenings.add(between(2.8, 3.0));
-    assertThat(LearnedPace.of(evenings).times()).isCloseTo(before, within(0.03));
+    assertThat(LearnedTimes.of(evenings).times()).isCloseTo(before, within(0.03));
     evenings.add(between(1.3, 1.1));
-    LearnedPace left = LearnedPace.of(evenings);
+    LearnedTimes left = LearnedTimes.of(evenings);
     assertThat(left.contradictory()).isOne();
     assertThat(left.evenings()).isEqualTo(7);
   }
@@ -112,7 +112,7 @@ class LearnedPaceTest {
       sum += prior * seen;
       mean += prior * seen * pace;
     }
-    LearnedPace one = LearnedPace.of(List.of(between(1.1, null)));
+    LearnedTimes one = LearnedTimes.of(List.of(between(1.1, null)));
     assertThat(one.enough()).isFalse();
     // The middle lies a little below the mean of what is skewed; both are within a per cent.
     assertThat(Math.log(one.times())).isCloseTo(mean / sum, within(0.03));

@@ -3,9 +3,10 @@ package calmpour.core.journal;
 import java.util.List;
 
 /**
- * How much slower or quicker than its label a resin is, by the evenings on which somebody looked.
+ * How many times as long as its label says a resin takes, or as much as measured a mould, by the
+ * evenings on which somebody looked.
  *
- * @param times as long as on the label, in the middle of what is thought
+ * @param times as told, in the middle of what is thought
  * @param lowest it lies between them in 19 of 20 cases
  * @param highest likewise
  * @param sd of its logarithm
@@ -14,7 +15,7 @@ import java.util.List;
  * @param looks on all that count
  * @param enough whether there are evenings enough to plan with it
  */
-public record LearnedPace(
+public record LearnedTimes(
     double times,
     double lowest,
     double highest,
@@ -29,7 +30,7 @@ public record LearnedPace(
   /** The most informative evenings of a resin; more cost time and tell nothing more. */
   private static final int MOST_EVENINGS = 100;
 
-  /** What a label may be off before anything was seen, of its logarithm (starting value). */
+  /** What was told may be off before anything was seen, of its logarithm (starting value). */
   private static final double LABEL_SD = 0.25;
 
   /** What one evening differs from the next, of its logarithm, one as likely as the other. */
@@ -44,15 +45,15 @@ public record LearnedPace(
   private static final double TAIL = 0.025;
 
   /**
-   * What is thought of the pace, given what each evening says of it. An evening is off the resin's
-   * own pace by something with heavy tails (Student's distribution with three degrees of freedom),
-   * so that a wrong reading is taken for one (K. L. Lange, R. J. A. Little, J. M. G. Taylor, J. Am.
-   * Stat. Assoc. 84 (1989) 881); how far evenings differ is averaged over. Worked out on a grid.
+   * What is thought of it, given what each evening says. An evening is off what it mostly is by
+   * something with heavy tails (Student's distribution with three degrees of freedom), so that a
+   * wrong reading is taken for one (K. L. Lange, R. J. A. Little, J. M. G. Taylor, J. Am. Stat.
+   * Assoc. 84 (1989) 881); how far evenings differ is averaged over. Worked out on a grid.
    *
-   * @param evenings of one resin and one pace
+   * @param evenings of one resin and one pace, or of one cavity
    */
-  public static LearnedPace of(List<Looked> evenings) {
-    List<Looked> counts =
+  public static LearnedTimes of(List<? extends Bounds> evenings) {
+    List<? extends Bounds> counts =
         evenings.stream()
             .filter(e -> !e.contradicts())
             .sorted((a, b) -> Double.compare(width(a), width(b)))
@@ -65,7 +66,7 @@ public record LearnedPace(
       double pace = -WIDEST + i * STEP;
       for (int s = 0; s < EVENING_SDS.length; s++) {
         double sum = -pace * pace / (2 * LABEL_SD * LABEL_SD);
-        for (Looked evening : counts) {
+        for (Bounds evening : counts) {
           sum += Math.log(LEAST + likelihood(evening, pace, EVENING_SDS[s]));
         }
         log[i * EVENING_SDS.length + s] = sum;
@@ -89,24 +90,24 @@ public record LearnedPace(
       double off = -WIDEST + i * STEP - mean;
       variance += weight[i] * off * off;
     }
-    return new LearnedPace(
+    return new LearnedTimes(
         Math.exp(quantile(weight, 0.5)),
         Math.exp(quantile(weight, TAIL)),
         Math.exp(quantile(weight, 1 - TAIL)),
         Math.sqrt(variance),
         counts.size(),
         evenings.size() - (int) evenings.stream().filter(e -> !e.contradicts()).count(),
-        counts.stream().mapToInt(Looked::looks).sum(),
+        counts.stream().mapToInt(Bounds::looks).sum(),
         counts.size() >= FEWEST_EVENINGS);
   }
 
-  private static double width(Looked evening) {
+  private static double width(Bounds evening) {
     return evening.lowest() == null || evening.highest() == null
         ? Double.MAX_VALUE
         : Math.log(evening.highest() / evening.lowest());
   }
 
-  private static double likelihood(Looked evening, double pace, double sd) {
+  private static double likelihood(Bounds evening, double pace, double sd) {
     double below =
         evening.highest() == null ? 1 : student((Math.log(evening.highest()) - pace) / sd);
     double above = evening.lowest() == null ? 0 : student((Math.log(evening.lowest()) - pace) / sd);

@@ -1,0 +1,38 @@
+import { useState } from "react";
+import type { MouldFill, Trouble } from "../api/client";
+import { useBehindFill, useLearnedFills, usePlanWithFill } from "../api/queries";
+import { Fetched } from "../ui/Fetched";
+import { useUnits } from "../units/UnitsProvider";
+import { fillText } from "../words/learned";
+import { EveningsBehind, LearnedList } from "./LearnedList";
+
+/** What moulds really take, beside what they were measured to; planned with only when the maker says so. */
+export function LearnedFills() {
+  const units = useUnits();
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const planWith = usePlanWithFill(setTrouble);
+  return (
+    <Fetched query={useLearnedFills()} loading="Reading the pours…">
+      {(fills) => (
+        <LearnedList
+          title="Your moulds"
+          none="Nothing yet. Weigh what goes into a mould as you pour it: after three evenings what it really takes stands here."
+          before="As measured"
+          trouble={trouble}
+          rows={fills.map((fill) => ({
+            key: `${fill.mouldId} ${fill.cavityId}`,
+            ...fillText(fill, units),
+            enough: fill.learned.enough,
+            taken: fill.taken !== undefined,
+            onPlan: (learned) => planWith(fill, learned),
+            behind: () => <Behind fill={fill} />,
+          }))}
+        />
+      )}
+    </Fetched>
+  );
+}
+
+function Behind({ fill }: { fill: MouldFill }) {
+  return <EveningsBehind query={useBehindFill(fill.mouldId, fill.cavityId)} of="fill" />;
+}
