@@ -19,14 +19,16 @@ import { LearnedRoom } from "./LearnedRoom";
 import { WithoutRecord } from "./WithoutRecord";
 import { Yields } from "./Yields";
 
-type Part = "evenings" | "yields" | "hands" | "fault";
+const PARTS = ["evenings", "yields", "hands", "fault"] as const;
+type Part = (typeof PARTS)[number];
 
 /** What was done and what came of it: found as one types, counted, and looked into. */
 export function JournalScreen() {
   const [part, setPart] = useAddressed("part");
   const [wanted, setWanted] = useState<JournalWanted>({});
   const query = useJournal(wanted);
-  const shown = (part ?? "evenings") as Part;
+  // An address that nobody knows any more leads to what is read most.
+  const shown: Part = PARTS.find((known) => known === part) ?? "evenings";
   const { found } = query;
   const pending = found?.pending ?? 0;
   const some = Object.values(wanted).some((v) => v !== undefined && v !== "");

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import { useState } from "react";
 import { useParams } from "react-router";
-import { api, ask, type JournalPiecePage, type LookOver, type Trouble } from "../api/client";
+import type { JournalPiecePage, LookOver } from "../api/client";
 import { useJournalPiece } from "../api/queries";
 import { MouldSection } from "../drawing/MouldSection";
 import { boardScale } from "../drawing/boardScale";
@@ -19,6 +19,8 @@ import { faultWords, lookCodes, spotWords, VERDICTS } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
 import { GradeMark } from "../drawing/GradeMark";
 import { Suspects } from "./Suspects";
+import { Pictures } from "./Pictures";
+import { useTell } from "./useTell";
 import { WhatBecame } from "./WhatBecame";
 
 const LookOverKeys = later(() => import("../record/LookOverKeys").then((m) => m.LookOverKeys));
@@ -44,25 +46,15 @@ function Piece({ page }: { page: JournalPiecePage }) {
   const look = piece.lookedOver;
   const name = view.count > 1 ? `${piece.mouldName}, ${ordinal(piece.cavity)}` : piece.mouldName;
   const [looking, setLooking] = useState(false);
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const { tell, trouble } = useTell(page.runId);
   const keep = async ({ text, ...seen }: LookOver) => {
-    const now = new Date().toISOString();
-    const event = {
-      id: crypto.randomUUID(),
-      at: now,
-      kind: "LOOKED_OVER" as const,
+    const told = await tell({
+      kind: "LOOKED_OVER",
       of: piece.piece,
       codes: lookCodes(seen),
       ...(text === undefined ? {} : { text }),
-    };
-    const answer = await ask(
-      api.POST("/api/runs/{id}/events", {
-        params: { path: { id: page.runId } },
-        body: { events: [event], sentAt: now },
-      }),
-    );
-    setTrouble(answer.status === "trouble" ? answer.trouble : null);
-    if (answer.status === "ok") {
+    });
+    if (told) {
       setLooking(false);
     }
   };
@@ -101,15 +93,7 @@ function Piece({ page }: { page: JournalPiecePage }) {
                 }))}
               />
             )}
-            {page.pictures.map((n) => (
-              <Box
-                key={n}
-                component="img"
-                alt={`${name}, picture ${n}`}
-                src={`/api/runs/${page.runId}/pieces/${piece.piece}/photos/${n}`}
-                sx={{ maxWidth: 220, maxHeight: 220, borderRadius: 1 }}
-              />
-            ))}
+            <Pictures runId={page.runId} piece={piece.piece} numbers={page.pictures} name={name} />
           </Box>
           <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 1, fontWeight: 700 }}>
             <GradeMark grade={look?.verdict} />

@@ -2,11 +2,12 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import { api, ask, type Became, type JournalPiecePage, type Trouble } from "../api/client";
+import type { Became, JournalPiecePage } from "../api/client";
 import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
 import { BECAME } from "../words/record";
 import { dayAndTime, span } from "../words/time";
+import { useTell } from "./useTell";
 
 const LONGEST = 300;
 
@@ -14,7 +15,7 @@ const LONGEST = 300;
 export function WhatBecame({ page }: { page: JournalPiecePage }) {
   const { piece } = page;
   const [text, setText] = useState("");
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const { tell, trouble } = useTell(page.runId);
   const begun = new Date(page.begunAt).getTime();
   const moment = (seconds: number) => new Date(begun + seconds * 1000);
   const { became } = piece;
@@ -24,25 +25,15 @@ export function WhatBecame({ page }: { page: JournalPiecePage }) {
     became && handedOver && piece.readySeconds !== undefined
       ? piece.readySeconds - became.atSeconds
       : 0;
-  const tell = async (what: Became["what"]) => {
-    const at = new Date().toISOString();
+  const become = async (what: Became["what"]) => {
     const line = text.trim();
-    const event = {
-      id: crypto.randomUUID(),
-      at,
-      kind: "BECAME" as const,
+    const told = await tell({
+      kind: "BECAME",
       of: piece.piece,
       codes: [what],
       ...(line === "" ? {} : { text: line }),
-    };
-    const answer = await ask(
-      api.POST("/api/runs/{id}/events", {
-        params: { path: { id: page.runId } },
-        body: { events: [event], sentAt: at },
-      }),
-    );
-    setTrouble(answer.status === "trouble" ? answer.trouble : null);
-    if (answer.status === "ok") {
+    });
+    if (told) {
       setText("");
     }
   };
@@ -92,7 +83,7 @@ export function WhatBecame({ page }: { page: JournalPiecePage }) {
             variant={what === now ? "contained" : "outlined"}
             aria-pressed={what === now}
             disabled={text.length > LONGEST}
-            onClick={() => void tell(what)}
+            onClick={() => void become(what)}
             sx={{ minHeight: 56 }}
           >
             {BECAME[what]}

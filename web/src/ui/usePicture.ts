@@ -32,7 +32,9 @@ export function usePicture(address: string, has: boolean) {
     } catch {
       setTrouble({
         title: "No picture",
-        detail: "This is not a picture that can be read. Choose a JPEG or PNG.",
+        detail: /hei[cf]/i.test(`${file.type} ${file.name}`)
+          ? "HEIC pictures cannot be read here. Save it as a JPEG and choose that."
+          : "This is not a picture that can be read. Choose a JPEG or PNG.",
         status: 0,
         errors: [],
       });

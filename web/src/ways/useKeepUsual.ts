@@ -7,13 +7,13 @@ export function useKeepUsual(view: UsualView | undefined) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [saving, setSaving] = useState(false);
   const put = useCallback(
-    async (usual: Usual) => {
-      if (!view) {
+    async (usual: Usual, over = view) => {
+      if (!over) {
         return false;
       }
       setSaving(true);
       const answer = await ask(
-        api.PUT("/api/usual", { params: { query: { revision: view.revision } }, body: usual }),
+        api.PUT("/api/usual", { params: { query: { revision: over.revision } }, body: usual }),
       );
       setSaving(false);
       setTrouble(answer.status === "trouble" ? answer.trouble : null);

@@ -23,7 +23,7 @@ const evenings = (count: number) => `${count} ${count === 1 ? "evening" : "eveni
 /** A resin's pace beside its label: what it is of, what was learned, and by how much it was told. */
 export function paceText({ name, of, learned, labelMinutes, labelHours, taken }: ResinPace) {
   const label = of === "FLUID" ? labelMinutes : labelHours * 60;
-  const slower = off(learned.times, "slower", "quicker", "as on the label");
+  const slower = off(learned.times, "slower", "quicker", "As on the label");
   const left =
     learned.contradictory === 0
       ? ""
@@ -40,10 +40,11 @@ export function paceText({ name, of, learned, labelMinutes, labelHours, taken }:
 /** What a mould takes beside what it was measured to, by weighed pours. */
 export function fillText({ name, learned, measuredMl, taken }: MouldFill, units: Units) {
   const ml = (times: number) => showWith(units.VOLUME, measuredMl * times);
-  const more = off(learned.times, "more", "less", "as measured");
+  const more = off(learned.times, "more", "less", "As measured");
+  const instead = percent(learned.times) === 0 ? ml(1) : `${ml(learned.times)} instead of ${ml(1)}`;
   return {
     what: name,
-    learned: `${more}: ${ml(learned.times)} instead of ${ml(1)}, most likely ${ml(learned.lowest)} to ${ml(learned.highest)}.`,
+    learned: `${more}: ${instead}, most likely ${ml(learned.lowest)} to ${ml(learned.highest)}.`,
     by:
       `${evenings(learned.evenings)}, ${learned.looks} pieces.` +
       (taken ? ` Planned with since ${day(taken.since)}: ${ml(taken.times)}.` : ""),

@@ -33,12 +33,15 @@ export function WorkshopScreen() {
 /** Somebody may be typing on, ms. */
 const TYPING = 600;
 
+const CONFLICT = 409;
+
 function OurWays({ view, resins }: { view: UsualView; resins: Resin[] }) {
   const units = useUnits();
   const [usual, setUsual] = useState<Usual>(view.usual);
   /** As it was before each change on this screen. */
   const [past, setPast] = useState<Usual[]>([]);
   const { put, saving, trouble: refused } = useKeepUsual(view);
+  const { refetch } = useUsual();
   const dirty = !same(usual, view.usual);
   // What was refused and then taken back is no trouble any more.
   const trouble = dirty ? refused : null;
@@ -58,6 +61,20 @@ function OurWays({ view, resins }: { view: UsualView; resins: Resin[] }) {
     setPast((p) => [...p, usual]);
     setUsual(next);
   };
+  // Another window has kept something else meanwhile: one of the two has to be chosen.
+  const elsewhere = trouble?.status === CONFLICT;
+  const takeTheirs = async () => {
+    const { data } = await refetch();
+    if (data) {
+      change(data.usual);
+    }
+  };
+  const keepMine = async () => {
+    const { data } = await refetch();
+    if (data) {
+      await put(usual, data);
+    }
+  };
   const ways = usualWays(usual);
   const starting = usualWays(view.starting);
   const errors: FieldError[] = trouble?.errors ?? [];
@@ -71,7 +88,9 @@ function OurWays({ view, resins }: { view: UsualView; resins: Resin[] }) {
         </Typography>
         <Box role="status" sx={{ color: trouble ? "error.main" : "text.secondary" }}>
           {trouble
-            ? "Not kept: something below cannot be used."
+            ? elsewhere
+              ? "Not kept yet."
+              : "Not kept: something below cannot be used."
             : dirty
               ? "Keeping…"
               : past.length > 0
@@ -91,7 +110,22 @@ function OurWays({ view, resins }: { view: UsualView; resins: Resin[] }) {
           Undo
         </Button>
       </Box>
-      {trouble && errors.length === 0 && <Told trouble={trouble} onRetry={() => void put(usual)} />}
+      {trouble && elsewhere && (
+        <Box>
+          <Told trouble={trouble} />
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", px: 1, mt: 0.5 }}>
+            <Button variant="outlined" onClick={() => void keepMine()}>
+              Keep what stands here
+            </Button>
+            <Button variant="outlined" onClick={() => void takeTheirs()}>
+              Take what the other window says
+            </Button>
+          </Box>
+        </Box>
+      )}
+      {trouble && !elsewhere && errors.length === 0 && (
+        <Told trouble={trouble} onRetry={() => void put(usual)} />
+      )}
       {first && !dirty && <WhatItChanges before={usualWays(first)} after={ways} />}
       <Box
         sx={{

@@ -323,7 +323,15 @@ class MouldApiTest {
         new byte[][] {ascii("no picture"), Arrays.copyOf(jpeg, 400), new byte[26_000_000]}) {
       assertThat(app.bytes("PUT", path, "image/jpeg", bad).status()).isEqualTo(422);
     }
+    byte[] heic = ascii("\0\0\0\u0018ftypheic\0\0\0\0mif1heic and what follows");
+    assertThat(app.bytes("PUT", path, "image/jpeg", heic).body().toString()).contains("JPEG");
     assertThat(app.download(path)).isEqualTo(kept);
+    // As many points as the largest camera has: made smaller while it is read.
+    ByteArrayOutputStream huge = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(12_000, 9_000, BufferedImage.TYPE_BYTE_BINARY), "png", huge);
+    assertThat(app.bytes("PUT", path, "image/png", huge.toByteArray()).status()).isEqualTo(204);
+    assertThat(ImageIO.read(new ByteArrayInputStream(app.download(path))).getWidth())
+        .isEqualTo(1_024);
     assertThat(app.delete(path).status()).isEqualTo(204);
     assertThat(app.get(path).status()).isEqualTo(404);
     assertThat(app.bytes("PUT", "/api/moulds/none/photo", "image/jpeg", jpeg).status())

@@ -13,11 +13,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -87,6 +89,31 @@ class PieceRecordTest extends DemoScreens {
       assertThat(tell(run, "CORRECTED", odd).status()).as("%s", odd).isEqualTo(422);
     }
     assertThat(weighed(run).get("was")).hasSize(1);
+  }
+
+  @Test
+  void aPictureIsTakenAwayInTwoPresses() throws Exception {
+    String run = poured();
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB), "png", png);
+    for (int number = 1; number <= 2; number++) {
+      String address = "/api/runs/" + run + "/pieces/1.1/photos/" + number;
+      assertThat(demo.bytes("PUT", address, "image/png", png.toByteArray()).status())
+          .isEqualTo(204);
+    }
+    Page page = browser.page(1280, 800);
+    page.navigate(demo.url("/journal/" + run + "/1.1"));
+    Locator pictures =
+        page.getByRole(
+            AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("picture \\d$")));
+    assertThat(pictures).hasCount(2);
+    button(page, "Remove picture 1").click();
+    button(page, "Keep it").click();
+    assertThat(pictures).hasCount(2);
+    button(page, "Remove picture 1").click();
+    button(page, "Remove picture 1 for good").click();
+    assertThat(pictures).hasCount(1);
+    assertThat(button(page, "Remove picture 2")).isVisible();
   }
 
   @Test

@@ -98,6 +98,39 @@ class WorkshopTest {
     assertThat(app.get("/api/usual").body().at("/usual/habits/restMinutes").asInt()).isEqualTo(8);
   }
 
+  /** What two windows changed at once: the second chooses which of the two holds. */
+  @Test
+  void aWorkshopChangedInTwoWindowsKeepsWhatIsChosen() {
+    Page one = open("/workshop");
+    Page two = open("/workshop");
+    field(two, "Room").waitFor();
+    field(one, "Room").fill("19");
+    assertThat(one.getByText("Kept.")).isVisible();
+    field(two, "Room").fill("25");
+    assertThat(two.getByRole(AriaRole.ALERT)).containsText("Another window has changed");
+    button(two, "Keep what stands here").click();
+    assertThat(two.getByText("Kept.")).isVisible();
+    assertThat(roomC()).isEqualTo(25);
+
+    one.reload();
+    assertThat(field(one, "Room")).hasValue("25");
+    field(one, "Room").fill("17");
+    assertThat(one.getByText("Kept.")).isVisible();
+    field(two, "Room").fill("24");
+    assertThat(two.getByRole(AriaRole.ALERT)).containsText("Another window has changed");
+    button(two, "Take what the other window says").click();
+    assertThat(field(two, "Room")).hasValue("17");
+    assertThat(two.getByText("Kept.")).isVisible();
+    assertThat(roomC()).isEqualTo(17);
+    // What was typed here is one key away.
+    button(two, "Undo").click();
+    assertThat(field(two, "Room")).hasValue("24");
+  }
+
+  private static double roomC() {
+    return app.get("/api/usual").body().at("/usual/room/temperatureC").asDouble();
+  }
+
   @Test
   void theRoomOfAWorkshopIsReadableAtAnyWidth() {
     Page page = open("/workshop");

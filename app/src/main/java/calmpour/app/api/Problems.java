@@ -64,9 +64,7 @@ class Problems extends ResponseEntityExceptionHandler {
         HttpStatus.CONFLICT,
         "saved-elsewhere",
         "Saved somewhere else in the meantime",
-        "Another window has saved this. Open it again, or save a session under another name ("
-            + conflict.getMessage()
-            + ").");
+        conflict.told());
   }
 
   @ExceptionHandler

@@ -140,7 +140,7 @@ public class SessionController {
     return sessions
         .update(id, revision, session, keep(session, before))
         .map(this::opened)
-        .orElseThrow(() -> new SavedElsewhereException(before.revision(), revision));
+        .orElseThrow(SavedElsewhereException::session);
   }
 
   /** Throws a session away; it lies in the bin until that is emptied. */

@@ -45,6 +45,6 @@ public class UsualController {
     return store
         .update(revision, usual)
         .map(UsualView::of)
-        .orElseThrow(() -> new SavedElsewhereException(store.find().revision(), revision));
+        .orElseThrow(SavedElsewhereException::usual);
   }
 }

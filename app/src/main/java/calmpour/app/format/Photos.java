@@ -1,5 +1,7 @@
 package calmpour.app.format;
 
+import static java.nio.charset.StandardCharsets.US_ASCII;
+
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -8,6 +10,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
+import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -25,6 +28,12 @@ public final class Photos {
 
   /** No camera at a bench takes more; a bomb claims more. */
   private static final long MOST_PIXELS = 120_000_000;
+
+  /** A box begins with its length, then its name and its brand of four letters each. */
+  private static final int BOX_NAME = 4;
+
+  private static final Set<String> HEIC_BRANDS =
+      Set.of("heic", "heix", "hevc", "heim", "heis", "mif1", "msf1");
 
   private Photos() {}
 
@@ -48,6 +57,10 @@ public final class Photos {
     }
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(given))) {
       Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+      if (heic(given)) {
+        throw new NoPhotoException(
+            "HEIC pictures cannot be read here. Save it as a JPEG and choose that.");
+      }
       if (!readers.hasNext()) {
         throw new NoPhotoException("This is not a picture that can be read. Choose a JPEG or PNG.");
       }
@@ -61,6 +74,13 @@ public final class Photos {
     } catch (IOException | IndexOutOfBoundsException broken) {
       throw new NoPhotoException("This picture is damaged. Was it copied to its end?");
     }
+  }
+
+  /** By the brand in its first box (ISO/IEC 23008-12, 10.2). */
+  private static boolean heic(byte[] given) {
+    String begins =
+        new String(given, BOX_NAME, Math.max(0, Math.min(8, given.length - BOX_NAME)), US_ASCII);
+    return begins.startsWith("ftyp") && HEIC_BRANDS.contains(begins.substring(4));
   }
 
   private static BufferedImage read(ImageReader reader) throws IOException {
