@@ -6,6 +6,8 @@ import { changeWords, standWords } from "../words/stands";
 import { measured, measureOfPart } from "../words/measured";
 import { cardLines } from "../words/says";
 import { dosesOf, runMeasure, stepWords, waitWords, windowWords } from "../words/steps";
+import { FirstEvening } from "../ui/FirstEvening";
+import { leads } from "../ui/leading";
 import { Checklist, READY } from "./Checklist";
 import { Doses } from "./Doses";
 import { Ended } from "./Ended";
@@ -72,18 +74,21 @@ export function BenchMain(props: Props) {
   const { state } = stands;
   if (!props.ready) {
     return (
-      <Checklist
-        plan={plan}
-        checked={checked}
-        onCheck={(item, ticked) => {
-          wakeSound();
-          tell({ kind: "CHECKED", of: item, ...(ticked ? {} : { value: 0 }) });
-        }}
-        onReady={() => {
-          wakeSound();
-          tell({ kind: "CHECKED", of: READY });
-        }}
-      />
+      <>
+        {leads() && <FirstEvening />}
+        <Checklist
+          plan={plan}
+          checked={checked}
+          onCheck={(item, ticked) => {
+            wakeSound();
+            tell({ kind: "CHECKED", of: item, ...(ticked ? {} : { value: 0 }) });
+          }}
+          onReady={() => {
+            wakeSound();
+            tell({ kind: "CHECKED", of: READY });
+          }}
+        />
+      </>
     );
   }
   if (props.weighing && shown) {

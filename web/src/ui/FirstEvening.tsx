@@ -1,12 +1,15 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useState } from "react";
 import { useLocation } from "react-router";
 import { stopAt } from "../words/firstEvening";
+import { keepLeading, leads } from "./leading";
 
-/** Leads through a first evening: one line for the screen that is open. */
-export function FirstEvening({ onEnd }: { onEnd: () => void }) {
+/** Leads through a first evening: one line for the screen that is open, until it is hidden. */
+export function FirstEvening() {
+  const [on, setOn] = useState(leads);
   const stop = stopAt(useLocation().pathname);
-  return stop === null ? null : (
+  return stop === null || !on ? null : (
     <Box
       component="aside"
       aria-label="Your first evening"
@@ -26,7 +29,13 @@ export function FirstEvening({ onEnd }: { onEnd: () => void }) {
     >
       <Box sx={{ fontWeight: 700, flexShrink: 0 }}>{stop.title}</Box>
       <Box sx={{ minWidth: 0 }}>{stop.text}</Box>
-      <Button onClick={onEnd} sx={{ ml: "auto", flexShrink: 0 }}>
+      <Button
+        onClick={() => {
+          keepLeading(false);
+          setOn(false);
+        }}
+        sx={{ ml: "auto", flexShrink: 0 }}
+      >
         {stop.title.startsWith("5") ? "That was it" : "Hide this"}
       </Button>
     </Box>

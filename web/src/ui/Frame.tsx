@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
 import { type ReactNode, useState } from "react";
 import { useLocation } from "react-router";
-import { keepLeading, leads } from "./leading";
+import { leads } from "./leading";
 import { Going } from "./Going";
 import { later } from "./later";
 import { reminds } from "./reminds";
@@ -30,7 +30,6 @@ export function Frame({ children }: { children: ReactNode }) {
   const [, room = ""] = useLocation().pathname.split("/");
   const [guided, setGuided] = useState<string | null>(null);
   // Looked up anew with every address: it begins when a first plan was made.
-  const [leading, setLeading] = useState(true);
   const here = room === "" || room === "first" ? "plan" : room;
   return (
     <Box sx={{ maxWidth: 1480, mx: "auto", px: { xs: 1.5, md: 2.5 }, pb: 2 }}>
@@ -84,14 +83,7 @@ export function Frame({ children }: { children: ReactNode }) {
       </Box>
       {guided === here && <GuidePanel room={here} onClose={() => setGuided(null)} />}
       {reminds() && <Reminders />}
-      {leading && room !== "first" && leads() && (
-        <FirstEvening
-          onEnd={() => {
-            keepLeading(false);
-            setLeading(false);
-          }}
-        />
-      )}
+      {room !== "first" && leads() && <FirstEvening />}
       <main>{children}</main>
     </Box>
   );

@@ -11,7 +11,7 @@ const STOPS = {
   },
   bench: {
     title: "2 of 5: the bench",
-    text: "Tick what you have put ready. Then one step at a time: weigh, stir, pour. The space bar or the large key says done; “Undo” takes it back. Something goes wrong? “Trouble” tells what helps.",
+    text: "Tick what you have put ready. Then one step at a time: space or the large key says done, “Undo” takes it back, “Trouble” helps.",
   },
   today: {
     title: "3 of 5: the wait",
@@ -23,7 +23,7 @@ const STOPS = {
   },
   journal: {
     title: "5 of 5: the journal",
-    text: "Your piece stands here with all that went into it. From three evenings on it says what your resin, your room and your hands really do.",
+    text: "Your piece stands here with all that went into it. From three evenings on it says what your resin, your moulds, your room and your hands really do.",
   },
 } satisfies Record<string, Stop>;
 

@@ -113,7 +113,7 @@ export const GUIDES: Record<string, Guide> = {
         "How many came out well",
         "counts by mould, colour, resin or month, compares two, and finds worn moulds",
       ],
-      ["Learned", "your resins, room and hands, planned with when you say so"],
+      ["Learned", "your resins, moulds, room and hands, planned with when you say so"],
     ],
     example:
       "Cloudy Harbour knobs: the room was 17 °C that evening. Cold comes first; the next test is one piece at 23 °C.",

@@ -106,14 +106,17 @@ export function MixingCup({
         )}
         <CupHeat place={at} plan={bench.plan} />
         {lone && (
-          <Place cup={lone} bench={bench}>
-            <CupName cup={lone} bench={bench} wrong={isWrong(bench.plan, lone)} />
-            <Doses cup={lone} />
-            {lone.tint.loading.length > 0 && <Loading cup={lone} />}
-            <CupLook cup={lone} />
-            <Until cup={lone} until={until} />
-            <Portions cup={lone} bench={bench} />
-          </Place>
+          // As narrow as what stands under it, so that its bar and its moulds stand under its name.
+          <Box sx={{ width: "fit-content", maxWidth: "100%", textAlign: "center" }}>
+            <Place cup={lone} bench={bench}>
+              <CupName cup={lone} bench={bench} wrong={isWrong(bench.plan, lone)} />
+              <Doses cup={lone} />
+              {lone.tint.loading.length > 0 && <Loading cup={lone} />}
+              <CupLook cup={lone} />
+              <Until cup={lone} until={until} />
+              <Portions cup={lone} bench={bench} />
+            </Place>
+          </Box>
         )}
       </Box>
     </Box>
