@@ -267,8 +267,25 @@ final class StillToDo {
     for (String use : uses(task)) {
       start = Math.max(start, taken.getOrDefault(use, 0));
     }
-    return start - now >= LEAVES_SECONDS && rules != null
-        ? rules.there(start, task.takesSeconds())
-        : start;
+    if (start - now < LEAVES_SECONDS || rules == null) {
+      return start;
+    }
+    int there = rules.there(start, task.takesSeconds());
+    // Whoever pours at another hour than they said is there for what would be over by then.
+    return BY_CLOCK.contains(task.kind()) && there > latest(task) ? start : there;
+  }
+
+  /** When it has to begin at the latest, by what it waits for, s. */
+  private int latest(Task task) {
+    int latest = Integer.MAX_VALUE;
+    for (Lag lag : lags(task)) {
+      TaskId of = waitsFor(lag);
+      Task before = of == null || of.equals(task.id()) ? null : laid.get(of);
+      Integer within = lag.atMostSeconds();
+      if (before != null && within != null) {
+        latest = Math.min(latest, before.endSeconds() + within);
+      }
+    }
+    return latest;
   }
 }

@@ -7,6 +7,9 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import calmpour.core.session.Arrangement;
+import calmpour.core.session.Hours;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -38,6 +41,33 @@ class RunTest extends Evening {
     assertThat(state().steps())
         .filteredOn(RunState.Step::hands)
         .allMatch(s -> Math.abs(s.startSeconds() - task(s.taskId()).startSeconds()) <= 1);
+  }
+
+  /**
+   * Poured in the morning by somebody who is there in the evening: a check is not put off to it.
+   */
+  @Test
+  void whatWouldBeOverByThenStaysWhereItIsAtOtherHours() {
+    Run other =
+        new Run(
+            RUN.session()
+                .withArrangement(Arrangement.FREE.withHours(Hours.daily(18 * 60, 22 * 60))),
+            RUN.workshop(),
+            RUN.plan(),
+            RUN.begunAt());
+    upTo(Task.Kind.COVER);
+    RunState state = RUNS.state(other, events, now);
+    assertThat(state.steps())
+        .filteredOn(s -> s.kind() == Task.Kind.LOOK && s.status() == RunState.Status.TO_DO)
+        .isNotEmpty()
+        .allSatisfy(s ->
+            assertThat(s.startSeconds()).isCloseTo(task(s.taskId()).startSeconds(), within(300)));
+    assertThat(state.steps())
+        .filteredOn(s -> s.kind() == Task.Kind.DEMOULD)
+        .isNotEmpty()
+        .allSatisfy(s ->
+            assertThat(RUN.begunAt().plusSeconds(s.startSeconds()).atZone(ZoneOffset.UTC).getHour())
+                .isBetween(18, 21));
   }
 
   @Test
