@@ -21,6 +21,6 @@ export default defineConfig({
       },
     },
   },
-  // For work on the screens: npm run dev beside a running server.
-  server: { proxy: { "/api": "http://127.0.0.1:4870" } },
+  // For work on the screens: npm run dev beside a running server, which lets in only what comes from its own address.
+  server: { proxy: { "/api": { target: "http://127.0.0.1:4870", changeOrigin: false } } },
 });

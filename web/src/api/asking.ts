@@ -240,13 +240,14 @@ export function useAssumed(session: Session, wanted: boolean): Answered<Weight[]
 
 /** What a cavity comes to while it is being typed. */
 export function useMeasured(cavity: Cavity): Answered<MeasureAnswer> {
-  const { measure, depthMm, lengthMm, inner, bed } = cavity;
+  const { measure, depthMm, lengthMm, inner, bed, own } = cavity;
   const body = {
     measure,
     ...(depthMm === undefined ? {} : { depthMm }),
     ...(lengthMm === undefined ? {} : { lengthMm }),
     ...(inner === undefined ? {} : { inner }),
     ...(bed === undefined ? {} : { bed }),
+    ...(own === undefined ? {} : { own }),
   };
   return useAnswer(
     ["measured", body],

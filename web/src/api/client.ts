@@ -4,6 +4,7 @@ import type { components, paths } from "./schema";
 type S = components["schemas"];
 export type Session = S["Session"];
 export type Piece = S["Piece"];
+export type TrialTold = S["TrialTold"];
 export type Layer = S["Layer"];
 export type Fill = S["Fill"];
 export type Mould = S["Mould"];

@@ -17,6 +17,7 @@ import {
   type JournalFound,
   type JournalWanted,
   type MouldFill,
+  type LearnedHand,
   type ResinPace,
   type Trouble,
   type TwoCounts,
@@ -132,6 +133,8 @@ export const useYields = (by: YieldBy) =>
     api.GET("/api/journal/yields", { params: { query: { by } } }),
   );
 
+export const useTrials = () => useKept(["journal", "trials"], () => api.GET("/api/journal/trials"));
+
 export const useMouldLives = () =>
   useKept(["journal", "moulds"], () => api.GET("/api/journal/moulds"));
 
@@ -176,6 +179,16 @@ export function usePlanWithFill(onTrouble: (trouble: Trouble | null) => void) {
       return client.invalidateQueries();
     });
 }
+
+/** The evenings behind how long hands take for a step. */
+export const useBehindHands = (speed: LearnedHand["speed"]) =>
+  useKept(["journal", "behind", "hands", speed], () =>
+    api.GET("/api/journal/hands/{speed}/evenings", { params: { path: { speed } } }),
+  );
+
+/** The evenings on which the room was read. */
+export const useBehindRoom = () =>
+  useKept(["journal", "behind", "room"], () => api.GET("/api/journal/room/evenings"));
 
 /** The evenings behind a resin's pace. */
 export const useBehindPace = (resin: string, of: ResinPace["of"]) =>

@@ -46,8 +46,10 @@ export function DesignSection(props: Props) {
   const bottom = top + paths.depthPx;
   const turn = turned ? `translate(0 ${top + bottom}) scale(1 -1)` : undefined;
   const where = (side: "FLOOR" | "OPEN") => ((side === "FLOOR") !== turned ? bottom : top);
+  // Where the drawing lay when the handle was taken: a plan that comes meanwhile may push it down.
+  const held = useRef<DOMRect | null>(null);
   const fromEvent = (event: PointerEvent) => {
-    const box = svg.current?.getBoundingClientRect();
+    const box = held.current ?? svg.current?.getBoundingClientRect();
     const at = box ? ((event.clientY - box.top) / box.height) * height : 0;
     const upright = turned ? top + bottom - at : at;
     return view.depthMm - (upright - top) / pxPerMm;
@@ -172,6 +174,7 @@ export function DesignSection(props: Props) {
           soft={ink?.soft}
           sheet={palette?.background.paper}
           toMm={fromEvent}
+          onHold={() => (held.current = svg.current?.getBoundingClientRect() ?? null)}
           onLevel={(mm) => props.onLevel(i, mm)}
         />
       ))}
@@ -331,6 +334,8 @@ interface GripProps {
   soft: string | undefined;
   sheet: string | undefined;
   toMm: (event: PointerEvent) => number;
+  /** The handle was taken. */
+  onHold: () => void;
   onLevel: (mm: number) => void;
 }
 
@@ -369,6 +374,7 @@ function Grip(props: GripProps) {
       onPointerDown={(e) => {
         if (e.button === 0) {
           dragging.current = true;
+          props.onHold();
           e.currentTarget.setPointerCapture(e.pointerId);
         }
       }}

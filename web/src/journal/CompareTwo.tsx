@@ -83,8 +83,8 @@ export function CompareTwo({ rows }: { rows: Yield[] }) {
         Compare two
       </Box>
       <Box>
-        A trial: the same evening, one thing changed, a control beside it. Count both, and see
-        whether the difference is more than chance.
+        Any two counts, for example of a trial that was not planned here: whether they differ by
+        more than chance.
       </Box>
       {side("First", one, setOne)}
       {side("Second", other, setOther)}

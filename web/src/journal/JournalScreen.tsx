@@ -12,6 +12,7 @@ import { Empty, Told } from "../ui/Told";
 import { DayField } from "../ui/When";
 import { FAULTS } from "../words/record";
 import { Evenings } from "./Evenings";
+import { LearnedHabit } from "./LearnedHabit";
 import { LearnedHands } from "./LearnedHands";
 import { LearnedFills } from "./LearnedFills";
 import { LearnedPaces } from "./LearnedPaces";
@@ -65,6 +66,7 @@ export function JournalScreen() {
       {shown === "yields" && pending === 0 && <Yields />}
       {shown === "hands" && pending === 0 && (
         <>
+          <LearnedHabit />
           <LearnedPaces />
           <LearnedFills />
           <LearnedRoom />
@@ -105,7 +107,7 @@ function Nothing({ sought, onAll }: { sought: boolean; onAll: () => void }) {
     </Empty>
   ) : (
     <Empty title="Nothing in the journal yet">
-      <p>Every evening you pour stands here by itself, with what became of each piece.</p>
+      <p>Every evening you pour is kept here by itself, with what became of each piece.</p>
       <Button variant="contained" href="/sessions">
         Choose a session
       </Button>

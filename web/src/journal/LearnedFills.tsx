@@ -16,7 +16,7 @@ export function LearnedFills() {
       {(fills) => (
         <LearnedList
           title="Your moulds"
-          none="Nothing yet. Weigh what goes into a mould as you pour it: after three evenings what it really takes stands here."
+          none="Nothing yet. Weigh what goes into a mould as you pour it: after three evenings this says what it really takes."
           before="As measured"
           trouble={trouble}
           rows={fills.map((fill) => ({

@@ -2,11 +2,13 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Hands, LearnedHand } from "../api/client";
-import { useLearnedHands, useUsual } from "../api/queries";
+import { useBehindHands, useLearnedHands, useUsual } from "../api/queries";
 import { Fetched } from "../ui/Fetched";
 import { Empty, Told } from "../ui/Told";
 import { useKeepUsual } from "../ways/useKeepUsual";
 import { secondsText, SPEEDS } from "../words/journal";
+import { useAlwaysLearned } from "./LearnedHabit";
+import { EveningsBehind } from "./LearnedList";
 
 /** Less of a difference is none, as a share. */
 const SAME = 0.03;
@@ -18,7 +20,7 @@ export function LearnedHands() {
       {(rows) =>
         rows.length === 0 ? (
           <Empty title="Nothing learned yet">
-            <p>After three evenings at the bench your own speeds stand here.</p>
+            <p>After three evenings at the bench your own speeds are shown here.</p>
           </Empty>
         ) : (
           <Rows rows={rows} />
@@ -32,6 +34,8 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
   const usual = useUsual().data;
   const { put, trouble } = useKeepUsual(usual);
   const [before, setBefore] = useState<Partial<Hands>>({});
+  const always = useAlwaysLearned();
+  const [open, setOpen] = useState<LearnedHand["speed"] | null>(null);
   const take = async (field: keyof Hands, seconds: number, was: number | undefined) => {
     if (
       usual &&
@@ -49,9 +53,7 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
       <Box component="h2" sx={{ typography: "h2", m: 0 }}>
         Your hands
       </Box>
-      <Box>
-        The middle step of each evening, and the middle evening. Used in plans only when you say so.
-      </Box>
+      <Box>The middle step of each evening, and the middle evening.</Box>
       {trouble && <Told trouble={trouble} />}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {rows.map((row) => {
@@ -87,8 +89,17 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
                 {row.evenings} {row.evenings === 1 ? "evening" : "evenings"}, {row.steps} steps
                 {planned !== undefined && `; planned with ${secondsText(planned)}`}
               </Box>
+              <Button
+                aria-label={`Which evenings? ${words}`}
+                aria-expanded={open === row.speed}
+                onClick={() => setOpen(open === row.speed ? null : row.speed)}
+              >
+                Which evenings?
+              </Button>
               {!row.enough ? (
                 <span>too few evenings yet</span>
+              ) : always ? (
+                <span>planned with, always</span>
               ) : was !== undefined ? (
                 <Button
                   aria-label={`As before: ${words}`}
@@ -107,10 +118,19 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
                   Plan with it
                 </Button>
               )}
+              {open === row.speed && (
+                <Box sx={{ flexBasis: "100%" }}>
+                  <OfHands speed={row.speed} />
+                </Box>
+              )}
             </Box>
           );
         })}
       </Box>
     </Box>
   );
+}
+
+function OfHands({ speed }: { speed: LearnedHand["speed"] }) {
+  return <EveningsBehind query={useBehindHands(speed)} of="hands" />;
 }

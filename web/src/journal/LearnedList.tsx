@@ -6,8 +6,10 @@ import { type ReactNode, useState } from "react";
 import type { Behind, Trouble } from "../api/client";
 import { Fetched } from "../ui/Fetched";
 import { Told } from "../ui/Told";
-import { behindText } from "../words/learned";
+import { useUnits } from "../units/UnitsProvider";
+import { behindText, type BehindOf } from "../words/learned";
 import { dayName } from "../words/dates";
+import { useAlwaysLearned } from "./LearnedHabit";
 
 export interface LearnedRow {
   key: string;
@@ -57,6 +59,7 @@ export function LearnedList({ title, none, before, rows, trouble }: Props) {
 
 function Row({ row, before }: { row: LearnedRow; before: string }) {
   const [open, setOpen] = useState(false);
+  const always = useAlwaysLearned();
   return (
     <Box
       component="li"
@@ -85,6 +88,8 @@ function Row({ row, before }: { row: LearnedRow; before: string }) {
         </Button>
         {!row.enough ? (
           <span>too few evenings yet</span>
+        ) : always ? (
+          <span>planned with, always</span>
         ) : row.taken ? (
           <Button aria-label={`${before}: ${row.what}`} onClick={() => row.onPlan(false)}>
             {before}
@@ -110,8 +115,9 @@ export function EveningsBehind({
   of,
 }: {
   query: UseQueryResult<Behind[], Trouble>;
-  of: "pace" | "fill";
+  of: BehindOf;
 }) {
+  const units = useUnits();
   return (
     <Fetched query={query} loading="Looking the evenings up…">
       {(evenings) => (
@@ -121,7 +127,7 @@ export function EveningsBehind({
               <Link href={`/pour/${evening.runId}/record`}>
                 {dayName(evening.day)}, {evening.name}
               </Link>
-              : {behindText(evening, of)}
+              : {behindText(evening, of, units)}
             </li>
           ))}
         </Box>

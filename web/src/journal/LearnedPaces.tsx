@@ -14,7 +14,7 @@ export function LearnedPaces() {
       {(paces) => (
         <LearnedList
           title="Your resins"
-          none="Nothing yet. On the bench, or on an evening’s page, say how a cup or a piece is: after three evenings its own clock stands here."
+          none="Nothing yet. On the bench, or on an evening’s page, say how a cup or a piece is: after three evenings its own clock is shown here."
           before="As on the label"
           trouble={trouble}
           rows={paces.map((pace) => ({

@@ -2,13 +2,14 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { RoomFelt } from "../api/client";
-import { useLearnedRoom, useUsual } from "../api/queries";
+import { useBehindRoom, useLearnedRoom, useUsual } from "../api/queries";
 import { Fetched } from "../ui/Fetched";
 import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { useKeepUsual } from "../ways/useKeepUsual";
-import { roomText } from "../words/learned";
+import { AS_TOLD_K, roomText } from "../words/learned";
+import { EveningsBehind } from "./LearnedList";
 
 /** How warm the room really is. */
 export function LearnedRoom() {
@@ -24,6 +25,7 @@ function Room({ room }: { room: RoomFelt }) {
   const usual = useUsual().data;
   const { put, trouble } = useKeepUsual(usual);
   const [before, setBefore] = useState<number | null>(null);
+  const [open, setOpen] = useState(false);
   const text = roomText(room, units);
   if (text === null || !usual) {
     return null;
@@ -43,17 +45,29 @@ function Room({ room }: { room: RoomFelt }) {
       {trouble && <Told trouble={trouble} />}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center" }}>
         <span>{text}</span>
+        <Button
+          aria-label="Which evenings? Your room"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+        >
+          Which evenings?
+        </Button>
         {before !== null ? (
           <Button onClick={() => void set(before, null)}>As before</Button>
         ) : (
           room.enough &&
-          Math.abs(room.warmerK) >= 0.25 && (
+          Math.abs(room.warmerK) >= AS_TOLD_K && (
             <Button variant="outlined" onClick={() => void set(warmer, told)}>
               Plan with {showWith(units.TEMPERATURE, warmer, 1)}
             </Button>
           )
         )}
       </Box>
+      {open && <OfRoom />}
     </Box>
   );
+}
+
+function OfRoom() {
+  return <EveningsBehind query={useBehindRoom()} of="room" />;
 }

@@ -108,6 +108,11 @@ function Piece({ page }: { page: JournalPiecePage }) {
           <Box sx={{ color: "text.secondary" }}>
             Piece {page.castNumber} out of this mould in the journal
           </Box>
+          {page.trials.map((t) => (
+            <Box key={t.trial}>
+              {t.changed ? `A trial: ${t.trial}` : `As usual, beside the trial “${t.trial}”`}
+            </Box>
+          ))}
           <Box sx={{ display: "flex", gap: 2, alignItems: "center", mt: 1, flexWrap: "wrap" }}>
             <Button
               variant="outlined"
@@ -184,7 +189,9 @@ function Piece({ page }: { page: JournalPiecePage }) {
         </Sheet>
       )}
       {look?.verdict !== "GOOD" && page.wrong.length === 0 && look && (
-        <Box>Say what is wrong with it under “Look again”, and its causes stand here.</Box>
+        <Box>
+          Say what is wrong with it under “Look again”, and its likely causes are shown here.
+        </Box>
       )}
       {looking && (
         <LookOverKeys

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import type { WhatWentWrong } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
+import { inUnits } from "../words/inUnits";
 import { CAUSES, clueText, missingText, NEXT_TESTS, worthText } from "../words/journal";
 import { faultWords } from "../words/record";
 
@@ -46,7 +47,7 @@ export function Suspects({ wrong }: { wrong: WhatWentWrong }) {
         </Box>
       )}
       <Box sx={{ mt: 0.5 }}>
-        <b>Next:</b> {NEXT_TESTS[wrong.next]} Keep one piece as before beside it.
+        <b>Next:</b> {inUnits(NEXT_TESTS[wrong.next], units)} Keep one piece as before beside it.
       </Box>
     </Box>
   );

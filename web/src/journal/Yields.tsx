@@ -10,6 +10,7 @@ import { yieldText } from "../words/journal";
 import { CompareTwo } from "./CompareTwo";
 import { HowGood } from "./HowGood";
 import { MouldLives } from "./MouldLives";
+import { Trials } from "./Trials";
 
 const WIDTH = 260;
 const HEIGHT = 22;
@@ -45,6 +46,7 @@ export function Yields() {
                 mishap, so the bars are rather too narrow; and where many lines are compared, one in
                 twenty differs by chance.
               </Box>
+              <Trials />
               <CompareTwo rows={rows} />
               <MouldLives />
             </>

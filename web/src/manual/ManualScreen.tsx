@@ -3,6 +3,8 @@ import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import { parser, type Token } from "marked";
 import { Empty } from "../ui/Told";
+import { useUnits } from "../units/UnitsProvider";
+import { inUnits } from "../words/inUnits";
 import { DRAWINGS } from "./drawings";
 import { drawingOf, PAGES, type Page } from "./pages";
 
@@ -99,10 +101,11 @@ function Text({ page }: { page: Page }) {
 }
 
 function Part({ token }: { token: Token }) {
+  const units = useUnits();
   const drawing = drawingOf(token);
   return drawing === null ? (
     // Our own pages, built in: no word of it comes from a maker.
-    <div dangerouslySetInnerHTML={{ __html: parser([token]) }} />
+    <div dangerouslySetInnerHTML={{ __html: inUnits(parser([token]), units) }} />
   ) : (
     <div>{DRAWINGS[drawing]}</div>
   );

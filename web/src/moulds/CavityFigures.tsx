@@ -57,7 +57,7 @@ export function CavityFigures({ name, method, answer, own }: Props) {
         </Box>
         {own && (
           <Box>
-            {ownFillText(own, answer.volumeMl, units)}{" "}
+            {ownFillText(own, answer.plannedMl, units)}{" "}
             <Link href="/journal?part=hands">Learned</Link>
           </Box>
         )}

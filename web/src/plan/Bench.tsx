@@ -1,3 +1,4 @@
+// Longer than 400 lines: what may be done to the open session stands in one place, with the sheets it is done from.
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useCallback, useMemo, useState } from "react";
@@ -16,6 +17,7 @@ import {
   withPiece,
   withPieces,
 } from "../session/pieces";
+import { withTrial } from "../session/trials";
 import { useMend } from "../session/useMend";
 import { usePlan } from "../session/usePlan";
 import type { useSessionEditor } from "../session/useSessionEditor";
@@ -288,6 +290,10 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
                     onBringBack={bringBack(chosen)}
                     onChange={(piece, field) => setPiece(selected, piece, field)}
                     onEvery={(change) => edit(withPieces(session, pieces.map(change)), null)}
+                    onTrial={(trial) => {
+                      setSelected(pieces.length);
+                      edit(withTrial(session, selected, trial), null);
+                    }}
                     onRemove={() => remove(selected)}
                     onRemoveLayer={(layer) =>
                       edit(withoutPieceLayer(session, selected, layer), null)

@@ -5,6 +5,9 @@ import type { Plan } from "../api/client";
 import { Cautions } from "../ui/Cautions";
 import { LOW } from "./low";
 
+/** A small screen wide enough for two columns: all of it is seen at once, whatever is said above it. */
+const SNUG = "@media (max-height: 840px) and (min-width: 900px)";
+
 /** Ticked when everything else is: from here on the bench shows steps. */
 export const READY = "READY";
 
@@ -47,6 +50,7 @@ export function Checklist({ plan, checked, onCheck, onReady }: Props) {
           typography: "h1",
           m: 0,
           fontSize: { xs: "1.5rem", md: "2.2rem" },
+          [SNUG]: { fontSize: "1.6rem" },
           [LOW]: { fontSize: "1.2rem" },
         }}
       >
@@ -79,6 +83,7 @@ export function Checklist({ plan, checked, onCheck, onReady }: Props) {
                 textAlign: "left",
                 fontSize: { xs: "1.05rem", md: "1.25rem" },
                 gap: 1.5,
+                [SNUG]: { minHeight: 46, fontSize: "1.05rem", lineHeight: 1.15 },
               }}
             >
               <Box aria-hidden sx={{ width: 28, fontSize: "1.6rem", lineHeight: 1 }}>
@@ -99,6 +104,7 @@ export function Checklist({ plan, checked, onCheck, onReady }: Props) {
           mt: "auto",
           minHeight: 84,
           fontSize: "1.5rem",
+          [SNUG]: { minHeight: 68 },
           flexShrink: 0,
           [LOW]: { minHeight: 56, fontSize: "1.2rem" },
         }}

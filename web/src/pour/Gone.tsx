@@ -7,7 +7,7 @@ import { Over } from "./Over";
 const WHAT = {
   THICK: "is too thick to pour",
   GELLED: "has gelled",
-  WARM: "is above 60 °C",
+  WARM: "is too warm to pour",
 } as const;
 
 const NOW = {

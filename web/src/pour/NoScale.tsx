@@ -28,7 +28,7 @@ export function NoScale() {
             <li>
               Start Calm Pour with that address: <code>./run --own --scale HOST:PORT</code>
             </li>
-            <li>From then on its weight stands here, with a mark where to stop.</li>
+            <li>From then on its weight is shown here, with a mark where to stop.</li>
           </Box>
           <Button
             variant="contained"

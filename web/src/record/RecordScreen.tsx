@@ -118,7 +118,7 @@ function Record({ looked }: { looked: LookedBack }) {
     );
     setTrouble(answer.status === "trouble" ? answer.trouble : null);
     if (answer.status === "ok") {
-      setSaid(`${answer.value.tags} tags lie in ${answer.value.lies}.`);
+      setSaid(`${answer.value.tags} tags are kept in ${answer.value.lies}.`);
     }
   };
   const name = (p: PieceOut) => cavityName(plan, p.line, p.cavity);

@@ -180,7 +180,7 @@ function Sessions({ lines }: { lines: SessionLine[] }) {
         <BinLines lines={bin.filter((l) => matches(l, sought))} onBack={bringBack} />
       ) : lines.length === 0 ? (
         <Empty title="Nothing kept yet">
-          <p>Sessions you save stand here, the latest first.</p>
+          <p>Sessions you save are kept here, the latest first.</p>
           <Button variant="outlined" href="/plan/new">
             Plan a session
           </Button>

@@ -3,6 +3,7 @@ import type { ResinView } from "../api/client";
 import { WrongMark } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { expectedText, factText, partText } from "../words/clock";
+import { inUnits } from "../words/inUnits";
 
 type Clock = NonNullable<ResinView["clock"]>;
 
@@ -60,7 +61,7 @@ export function ResinClock({ clock }: { clock: Clock }) {
         <summary>What the clock is made of</summary>
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
           {clock.parts.map((part) => (
-            <li key={part.what}>{partText(part)}</li>
+            <li key={part.what}>{inUnits(partText(part), units)}</li>
           ))}
         </Box>
       </details>

@@ -153,7 +153,7 @@ function Board<T extends Material>({ kind, shelf, editor: Editor }: BoardProps<T
             aria-label="From the demo"
             sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mb: 1.5 }}
           >
-            {copies.length === 0 && <span>Everything of the demo stands here already.</span>}
+            {copies.length === 0 && <span>Everything of the demo is here already.</span>}
             {copies.map((copy) => (
               <Button
                 key={copy.id}

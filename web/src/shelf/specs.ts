@@ -138,7 +138,7 @@ export const PART_SPECS: FieldSpec[] = [
 
 export const LOT_SPECS: FieldSpec[] = [
   { path: "code", label: "Lot", kind: "text", needed: true, width: 130 },
-  { path: "openedOn", label: "Opened on", kind: "date", width: 165 },
+  { path: "openedOn", label: "Opened on", kind: "date", width: 185 },
   { path: "leftG", label: "Left", kind: "number", quantity: "MASS" },
   { path: "price", label: "Price", kind: "number", width: 100 },
   { path: "boughtG", label: "for", kind: "number", quantity: "MASS" },

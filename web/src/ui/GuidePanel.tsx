@@ -1,11 +1,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
+import { useUnits } from "../units/UnitsProvider";
 import { GUIDES } from "../words/guide";
+import { inUnits } from "../words/inUnits";
 
 /** What the screen is for, its keys, and an example. */
 export function GuidePanel({ room, onClose }: { room: string; onClose: () => void }) {
   const guide = GUIDES[room];
+  const units = useUnits();
   if (!guide) {
     return null;
   }
@@ -45,7 +48,7 @@ export function GuidePanel({ room, onClose }: { room: string; onClose: () => voi
         ))}
       </Box>
       <Box component="p" sx={{ m: 0, color: "text.secondary" }}>
-        For example: {guide.example}
+        For example: {inUnits(guide.example, units)}
       </Box>
       <Box component="p" sx={{ m: 0, mt: 1 }}>
         <Link href={`/manual/${guide.page}`}>Read on in the manual</Link>

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import { errorsUnder, type FieldError } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
 import { Fields } from "../ui/Fields";
+import { inUnits } from "../words/inUnits";
 import type { Group, Ways } from "./group";
 import { HoursFields } from "./HoursFields";
 import { RoomFields } from "./RoomFields";
@@ -45,7 +46,7 @@ export function GroupFields({ group, ways, errors, onChange }: Props) {
           key={line}
           sx={{ color: "text.secondary", fontSize: "0.87rem", mt: 0.5, maxWidth: 900 }}
         >
-          {line}
+          {inUnits(line, units)}
         </Box>
       ))}
     </Box>

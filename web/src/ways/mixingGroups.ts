@@ -189,11 +189,11 @@ export const MIXING_GROUPS: readonly Group[] = [
       }[habits.mixing?.warming ?? "NONE"],
       {
         NONE: "Bubbles rise while the mix rests; nothing is warmed for it.",
-        FLAME: "A flame over the cup: half a minute of hands, about 1 °C.",
+        FLAME: "A flame over the cup: half a minute of hands, about 1 °C warmer.",
         HOT_AIR:
-          "Hot air on the mixed cup: a minute of hands, and about 6 °C that cost time to pour.",
-        LAMP: "A lamp over the cup: five minutes of hands, and about 4 °C that cost time to pour.",
-        TRAY: "Thinned out in a tray under hot air and poured back: four minutes, and about 8 °C that cost time to pour. Bubbles have the shortest way.",
+          "Hot air on the mixed cup: a minute of hands, about 6 °C warmer, which costs time to pour.",
+        LAMP: "A lamp over the cup: five minutes of hands, about 4 °C warmer, which costs time to pour.",
+        TRAY: "Thinned out in a tray under hot air and poured back: four minutes, about 8 °C warmer, which costs time to pour. Bubbles have the shortest way.",
         VACUUM: "Vacuum: six minutes, no warmth. Some epoxies only foam.",
         MACHINE: "A machine that removes bubbles: four minutes, no warmth. Some epoxies only foam.",
       }[habits.mixing?.release ?? "NONE"],

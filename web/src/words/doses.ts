@@ -69,5 +69,5 @@ export function stockText(dose: Dose, units: Units): string {
     return "";
   }
   const unit = `${dose.scoops === undefined ? "drop" : "quarter scoop"}${stock.counted === 1 ? "" : "s"}`;
-  return `${stock.counted} ${unit} of ${dose.colourantName} into ${showWith(units.MASS, stock.resinG, 1)} of the mix; of that ${showWith(units.MASS, stock.takeG, 2)} go into the cup, ${showWith(units.MASS, stock.leftG, 1)} stay over.`;
+  return `${stock.counted} ${unit} of ${dose.colourantName} into ${showWith(units.MASS, stock.resinG, 1)} of the mix; of that ${showWith(units.MASS, stock.takeG, 2)} go into the cup, ${showWith(units.MASS, stock.leftG, 1)} are left over.`;
 }

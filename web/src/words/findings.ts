@@ -35,7 +35,7 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "BATCH_ENLARGED":
       return `${capital(place)}: ${showWith(units.MASS, finding.value, 0)} are mixed where ${showWith(units.MASS, finding.limit, 0)} are needed, because of the steps of scale or marks.`;
     case "POUR_IN_PARTS":
-      return `${capital(place)}: takes ${finding.value} cups for one pour.`;
+      return `${capital(place)} needs ${finding.value} cups for one pour.`;
     case "CUP_TWICE":
       return `${capital(place)}: two pairs of hands at one cup or one cavity; it is free ${span(finding.limit - finding.value)} later.`;
     case "NOT_SURE_ENOUGH":
@@ -93,7 +93,7 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "PIECE_GETS_HOT":
       return `${capital(place)} warms itself to about ${showWith(units.TEMPERATURE, finding.value, 0)} in its mould. Pour it in thinner layers, cool the room, or take a slower resin.`;
     case "OUT_OF_ORDER":
-      return `${capital(place)} comes before what it needs is done, ${span(finding.limit - finding.value)} too early.`;
+      return `${capital(place)}: ${span(finding.limit - finding.value)} too early. What it needs is not done yet.`;
     case "JOIN_TOO_EARLY":
       return `${capital(place)}: the layer below needs ${span(finding.limit - finding.value)} more before this join.`;
     case "JOIN_TOO_LATE":
@@ -102,43 +102,43 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
       }
       return `${capital(place)}: the layer below is ${span(over)} past this join.`;
     case "EMBED_TOO_EARLY":
-      return `${capital(place)}, ${span(finding.limit - finding.value)} before the layer would hold it.`;
+      return `${capital(place)}: ${span(finding.limit - finding.value)} too early. The layer does not hold it yet.`;
     case "EMBED_TOO_LATE":
       if (finding.severity === "NEAR") {
-        return `${capital(place)}, only ${span(-over)} before the layer no longer wets it.`;
+        return `${capital(place)}: only ${span(-over)} to spare. After that the layer no longer wets it.`;
       }
-      return `${capital(place)}, ${span(over)} after the layer would still wet it.`;
+      return `${capital(place)}: ${span(over)} too late. The layer no longer wets it.`;
     case "WET_TOO_LATE":
       return `${capital(place)} ends ${span(finding.value - finding.limit)} after its layer is too thick to flow: fewer pieces at once, or a smaller batch.`;
     case "NUDGE_TOO_LATE":
-      return `${capital(place)} comes ${span(over)} later than it helps.`;
+      return `${capital(place)}: ${span(over)} too late. The layer no longer gives way.`;
     case "LOOK_TOO_LATE":
-      return `${capital(place)} comes ${span(over)} later than bubbles wait.`;
+      return `${capital(place)}: ${span(over)} too late. The bubbles no longer come out.`;
     case "AFTER_GEL":
       if (finding.severity === "NEAR") {
-        return `${capital(place)}, only ${span(-over)} before the first of it gels.`;
+        return `${capital(place)}: only ${span(-over)} to spare. After that the first of it has gelled.`;
       }
       return `${capital(place)} ends ${span(over)} after the gel.`;
     case "NOT_YET_DRY":
       return `${capital(place)}: what lies below it needs ${span(finding.limit - finding.value)} more to dry.`;
     case "NOT_YET_CURED":
-      return `${capital(place)}: it is hard ${span(finding.limit - finding.value)} later.`;
+      return `${capital(place)}: ${span(finding.limit - finding.value)} too early. It is not hard yet.`;
     case "FINISHED_TOO_EARLY":
-      return `${capital(place)} comes ${span(finding.limit - finding.value)} before its wait is over.`;
+      return `${capital(place)}: ${span(finding.limit - finding.value)} too early. Its wait is not over.`;
     case "TASK_MISSING":
       return `${capital(place)} is not in this plan, and it has to be.`;
     case "HANDS_TWICE":
-      return `${capital(place)} begins while the hands have something else, for ${span(finding.limit - finding.value)} more.`;
+      return `${capital(place)}: ${span(finding.limit - finding.value)} too early. The hands are busy until then.`;
     case "HANDS_BOOKED":
-      return `${capital(place)} falls into the work of ${otherName(finding)}.`;
+      return `${capital(place)}: ${otherName(finding)} needs your hands at that time.`;
     case "MAKER_AWAY":
-      return `${capital(place)} falls into hours when nobody is there.`;
+      return `${capital(place)}: nobody is there at that time.`;
     case "NO_SUCH_TOOL":
       return `${capital(place)}: you have none on the shelf yet.`;
     case "TOOL_OVERFULL":
       return `${capital(place)}: it holds ${finding.limit} at once.`;
     case "TOOL_TWICE":
-      return `${capital(place)} begins while another load is in, for ${span(finding.limit - finding.value)} more.`;
+      return `${capital(place)}: ${span(finding.limit - finding.value)} too early. Another load is in until then.`;
     case "BOARD_FULL":
       return `${finding.value} pieces stand at once, and the level boards have room for ${finding.limit}.`;
     case "MOULD_TWICE":
@@ -150,9 +150,9 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "MOULD_NOT_FOR_POT":
       return `${capital(place)} is not fit for the pressure pot: air in its rubber would bend the piece.`;
     case "CAVITY_SHORT":
-      return `${capital(place)} gets ${showWith(units.VOLUME, finding.value)} of ${showWith(units.VOLUME, finding.limit)}.`;
+      return `${capital(place)} gets too little: ${showWith(units.VOLUME, finding.value)} of ${showWith(units.VOLUME, finding.limit)}.`;
     case "CAVITY_OVERFULL":
-      return `${capital(place)} gets ${showWith(units.VOLUME, finding.value)}, and takes ${showWith(units.VOLUME, finding.limit)}.`;
+      return `${capital(place)} gets too much: ${showWith(units.VOLUME, finding.value)}, and it holds ${showWith(units.VOLUME, finding.limit)}.`;
     case "MASS_BALANCE":
       return `The grams of ${place} do not add up: ${showWith(units.MASS, finding.value, 3)} beside ${showWith(units.MASS, finding.limit, 3)}.`;
     case "LOADING_OVER_LIMIT":
@@ -160,10 +160,10 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "TOO_LITTLE_RESIN":
       return `${amountOf(finding.value - finding.limit, finding, units)} too little resin: this needs ${amountOf(finding.value, finding, units)}, and there is ${amountOf(finding.limit, finding, units)}.`;
     case "RESIN_LEFT_OVER":
-      return `${amountOf(finding.value, finding, units)} of ${amountOf(finding.limit, finding, units)} would stay over.`;
+      return `${amountOf(finding.value, finding, units).replace(/ of [AB]$/, "")} of ${amountOf(finding.limit, finding, units)} would be left over.`;
     case "STOCK_SHORT":
       if (finding.severity === "NEAR") {
-        return `${capital(place)}: nearly all of it goes, ${showWith(units.MASS, finding.value, 0)} of ${showWith(units.MASS, finding.limit, 0)}.`;
+        return `${capital(place)} is nearly used up: ${showWith(units.MASS, finding.value, 0)} of ${showWith(units.MASS, finding.limit, 0)}.`;
       }
       return finding.unit === "g"
         ? `${capital(place)} runs out: ${showWith(units.MASS, finding.value, 0)} wanted, ${showWith(units.MASS, finding.limit, 0)} left on the shelf.`
@@ -236,12 +236,17 @@ export function latePours(plan: Plan): string[] {
     .map(({ cup, its }) => {
       const over = its.map((f) => f.value - f.limit);
       const first = its[0] ? placeText(its[0].place, plan) : "";
-      return its.length === 1
-        ? `${capital(first)} is ${minutes(Math.max(...over))} too late.`
-        : `${its.length} of ${cup.pours.length} pours of ${cupName(
-            plan.batches.flatMap((b) => b.cups),
-            cup,
-          )} are too late, from ${first} on: by ${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}.`;
+      if (its.length === 1) {
+        return `${capital(first)} is ${minutes(Math.max(...over))} too late.`;
+      }
+      const of = cupName(
+        plan.batches.flatMap((b) => b.cups),
+        cup,
+      );
+      const by = `${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}`;
+      return its.length === cup.pours.length
+        ? `All ${its.length} pours of ${of} are too late, by ${by}.`
+        : `${its.length} of ${cup.pours.length} pours of ${of} are too late, by ${by}. The first is ${first}.`;
     });
 }
 
@@ -287,7 +292,7 @@ export function mendText(
       const at = readPlace(mend.target ?? "");
       const line = at.of === "line" ? at.line - 1 : 0;
       const was = session.pieces?.[line]?.count ?? 0;
-      const name = plan?.pieces[line]?.mouldName ?? `line ${line + 1}`;
+      const name = plan ? lineName(plan, line) : `line ${line + 1}`;
       return `${mend.value} ${name} instead of ${was}`;
     }
     case "FEWER_OF_ALL":
@@ -310,13 +315,26 @@ export function mendText(
       return "Bubbles with a soft tool";
     case "LEAVE_OUT": {
       const piece = plan?.pieces[mend.value];
-      return piece ? `Leave out ${piece.count} ${piece.mouldName}` : "Leave it out";
+      return plan && piece
+        ? `Leave out ${piece.count} ${lineName(plan, mend.value)}`
+        : "Leave it out";
     }
     case "CURE_ON_BENCH":
       return "Cure it on the bench";
     case "OPEN_SHELF":
       return mend.target?.startsWith("mould/") ? "Open the mould" : "Open the shelf";
   }
+}
+
+/** A line of pieces by its mould, with its colours where another line fills the same mould. */
+function lineName(plan: Plan, line: number): string {
+  const piece = plan.pieces[line];
+  if (!piece) {
+    return `line ${line + 1}`;
+  }
+  const alike = plan.pieces.filter((p) => p.mouldName === piece.mouldName).length > 1;
+  const colours = new Set(piece.layers.flatMap((l) => l.colours.map((c) => c.colourName)));
+  return alike ? `${piece.mouldName} (${[...colours].join(", ")})` : piece.mouldName;
 }
 
 function otherName(finding: Finding): string {

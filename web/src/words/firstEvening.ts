@@ -23,7 +23,7 @@ const STOPS = {
   },
   journal: {
     title: "5 of 5: the journal",
-    text: "Your piece stands here with all that went into it. From three evenings on it says what your resin, your moulds, your room and your hands really do.",
+    text: "Your piece is kept here with all that went into it. From three evenings on it says what your resin, your moulds, your room and your hands really do.",
   },
 } satisfies Record<string, Stop>;
 

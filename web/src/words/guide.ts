@@ -13,7 +13,7 @@ export interface Guide {
 export const GUIDES: Record<string, Guide> = {
   today: {
     title: "Today",
-    what: "What is due: pieces to take out, next layers, looks, moulds to put away. What is overdue comes first, with what can still be done.",
+    what: "What is due: pieces to take out, next layers, checks, moulds to put away. What is overdue comes first, with what can still be done.",
     keys: [["Tap a line", "opens the evening it belongs to"]],
     example:
       "The Harbour knobs poured on Saturday at 10:22 come out on Sunday from 13:52. Nobody has to be there in the night.",
@@ -24,7 +24,7 @@ export const GUIDES: Record<string, Guide> = {
     what: "Say which moulds you fill and in which colours; the grams of A and B, the cups, the order and the days follow. Whatever you change, the plan is worked out anew.",
     keys: [
       ["+ a mould", "puts one on the board: from the shelf, or new"],
-      ["A mould", "opens its layers, colours, embeds and finish"],
+      ["A mould", "opens its layers, colours, embeds, finish and trials"],
       ["change", "when, where, which resin, what there is of it, and how this session works"],
       ["A cup", "opens what is stirred in; type drops, scoops, grams or %"],
       ["Ctrl Z, Ctrl Shift Z", "undo and redo, outside a text field"],
@@ -111,9 +111,9 @@ export const GUIDES: Record<string, Guide> = {
       ["An evening", "looks over many pieces at once, and corrects what was told wrong"],
       [
         "How many came out well",
-        "counts by mould, colour, resin or month, compares two, and finds worn moulds",
+        "counts by mould, colour, resin or month, says what trials showed, and finds worn moulds",
       ],
-      ["Learned", "your resins, moulds, room and hands, planned with when you say so"],
+      ["Learned", "your resins, moulds, room and hands, planned with when you say so, or always"],
     ],
     example:
       "Cloudy Harbour knobs: the room was 17 °C that evening. Cold comes first; the next test is one piece at 23 °C.",

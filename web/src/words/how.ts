@@ -43,7 +43,7 @@ const FORMULAS: Record<Derivation["formula"], string> = {
   PART_MASS_FROM_VOLUME: "Volume times density.",
   PART_VOLUME_FROM_MASS: "Mass over density.",
   PARTS_TOGETHER: "A and B together.",
-  RATIO_ERROR: "How far the rounded A to B is from the label’s; positive when A is heavy.",
+  RATIO_ERROR: "How far the rounded A to B is from the label’s; positive when there is too much A.",
   WORKING_TIME_HALVING:
     "Rule of thumb, from the first contact of A and B: half the time for every 10 °C more, somewhat longer for a smaller mass; time in the mixing cup counts at its own rate.",
   WORKING_TIME_ENGINE:

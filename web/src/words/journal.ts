@@ -8,6 +8,7 @@ import type {
   NextTest,
   HowPlansHeld,
   PlansHeld,
+  TrialTold,
   TwoCounts,
   Weighed,
   Yield,
@@ -79,8 +80,8 @@ export const NEXT_TESTS: Record<NextTest, string> = {
 
 /** A fact as it is said where it is there, where it is not, and where nobody noted it. */
 const CLUES: Record<Clue, [there: string, not: string, asked: string]> = {
-  A_HEAVY: ["A was heavy", "A was not heavy", "whether A and B were weighed"],
-  B_HEAVY: ["B was heavy", "B was not heavy", "whether A and B were weighed"],
+  A_HEAVY: ["too much A was weighed", "not too much A", "whether A and B were weighed"],
+  B_HEAVY: ["too much B was weighed", "not too much B", "whether A and B were weighed"],
   STIRRED_SHORT: ["stirred too short", "stirred as planned", "how long it was stirred"],
   ONE_CUP: ["mixed in one cup", "mixed in two cups", "in how many cups it was mixed"],
   LAST_FROM_ITS_CUP: ["last from its cup", "not the last from its cup", "its place in the cup"],
@@ -269,6 +270,18 @@ export function comparedText(
   return needed === 0 || more <= 0
     ? `${both}: may well be chance.`
     : `${both}: may well be chance. About ${more} more of each would tell.`;
+}
+
+/** What a trial has come to so far. */
+export function trialText(trial: TrialTold): string {
+  const by = trial.evenings === 1 ? "" : ` On ${trial.evenings} evenings.`;
+  const open =
+    trial.unseen === 0
+      ? ""
+      : ` ${trial.unseen} ${trial.unseen === 1 ? "piece is" : "pieces are"} not looked over yet.`;
+  return trial.compared
+    ? `Good: ${comparedText(trial.good, trial.looked, trial.controlGood, trial.controlLooked, trial.compared)}${by}${open}`
+    : `Nothing to compare yet.${open}`;
 }
 
 const LATE: readonly [words: string, below: number][] = [

@@ -32,21 +32,34 @@ describe("what was learned", () => {
     expect(fillText({ ...fill, taken: own }, METRIC).by).toContain("since 28 Nov: 17.2 mL");
   });
 
-  it("counts only beside the measurement it was learned with", () => {
-    expect(ownFillText(own, 16.2, METRIC)).toBe("Planned with 17.2 mL, learned from 4 evenings.");
-    expect(ownFillText(own, 16.9, METRIC)).toMatch(/measured anew/);
+  it("says what is planned with, or that it was measured anew", () => {
+    expect(ownFillText(own, 17.2, METRIC)).toBe("Planned with 17.2 mL, learned from 4 evenings.");
+    expect(ownFillText(own, undefined, METRIC)).toMatch(/measured anew/);
   });
 
   it("tells what one evening says, from one side or both", () => {
     const evening = { runId: "r", name: "Knobs", day: "2026-11-20", looks: 2 };
-    expect(behindText({ ...evening, lowest: 1.04 }, "pace")).toBe("4 % slower, or more (2 looks)");
-    expect(behindText({ ...evening, highest: 1.1 }, "pace")).toMatch(/^10 % slower at most/);
-    expect(behindText({ ...evening, lowest: 0.9 }, "pace")).toMatch(/^10 % quicker at most/);
-    expect(behindText({ ...evening, lowest: 0.97, highest: 1.1 }, "pace")).toBe(
-      "between 3 % quicker and 10 % slower (2 looks)",
+    expect(behindText({ ...evening, lowest: 1.04 }, "pace", METRIC)).toBe(
+      "4 % slower, or more (2 checks)",
     );
-    expect(behindText({ ...evening, lowest: 1.2, highest: 1.1 }, "pace")).toMatch(/left out/);
-    expect(behindText({ ...evening, lowest: 1.05, highest: 1.05, looks: 1 }, "fill")).toBe(
+    expect(behindText({ ...evening, highest: 1.1 }, "pace", METRIC)).toMatch(
+      /^10 % slower at most/,
+    );
+    expect(behindText({ ...evening, lowest: 0.9 }, "pace", METRIC)).toMatch(
+      /^10 % quicker at most/,
+    );
+    expect(behindText({ ...evening, lowest: 0.97, highest: 1.1 }, "pace", METRIC)).toBe(
+      "between 3 % quicker and 10 % slower (2 checks)",
+    );
+    expect(behindText({ ...evening, lowest: 1.2, highest: 1.1 }, "pace", METRIC)).toMatch(
+      /left out/,
+    );
+    expect(behindText({ ...evening, lowest: 34.2 }, "hands", METRIC)).toBe("34 s (2 steps)");
+    expect(behindText({ ...evening, lowest: -0.8 }, "room", METRIC)).toBe(
+      "0.8 °C colder than told",
+    );
+    expect(behindText({ ...evening, lowest: 0.1 }, "room", METRIC)).toBe("as told");
+    expect(behindText({ ...evening, lowest: 1.05, highest: 1.05, looks: 1 }, "fill", METRIC)).toBe(
       "5 % more (1 piece)",
     );
   });

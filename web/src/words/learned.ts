@@ -1,6 +1,10 @@
 import type { Behind, Cavity, MouldFill, ResinPace, RoomFelt } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { dateFormat } from "./dates";
+import { secondsText } from "./journal";
+
+/** Less of a difference no room thermometer tells, K. */
+export const AS_TOLD_K = 0.25;
 
 /** Minutes or hours as one says them. */
 function time(minutes: number): string {
@@ -27,12 +31,12 @@ export function paceText({ name, of, learned, labelMinutes, labelHours, taken }:
   const left =
     learned.contradictory === 0
       ? ""
-      : `; ${learned.contradictory} left out, its looks contradict each other`;
+      : `; ${learned.contradictory} left out, its checks contradict each other`;
   return {
     what: `${name}: ${of === "FLUID" ? "pot life" : "out of the mould"}`,
     learned: `${slower}: ${time(label * learned.times)} instead of ${time(label)}, most likely ${time(label * learned.lowest)} to ${time(label * learned.highest)}.`,
     by:
-      `${evenings(learned.evenings)}, ${learned.looks} looks${left}.` +
+      `${evenings(learned.evenings)}, ${learned.looks} ${learned.looks === 1 ? "check" : "checks"}${left}.` +
       (taken ? ` Planned with since ${day(taken.since)}: ${time(label * taken.times)}.` : ""),
   };
 }
@@ -46,35 +50,49 @@ export function fillText({ name, learned, measuredMl, taken }: MouldFill, units:
     what: name,
     learned: `${more}: ${instead}, most likely ${ml(learned.lowest)} to ${ml(learned.highest)}.`,
     by:
-      `${evenings(learned.evenings)}, ${learned.looks} pieces.` +
+      `${evenings(learned.evenings)}, ${learned.looks} ${learned.looks === 1 ? "piece" : "pieces"}.` +
       (taken ? ` Planned with since ${day(taken.since)}: ${ml(taken.times)}.` : ""),
   };
 }
 
-/** A share so small is the same measurement read again. */
-const SAME_ML = 1e-6;
-
-/** What a mould is planned with instead of its measurement, or that it was measured anew since. */
+/** What a mould is planned with instead of its measurement; null where it was measured anew since. */
 export function ownFillText(
   own: NonNullable<Cavity["own"]>,
-  measuredMl: number,
+  plannedMl: number | undefined,
   units: Units,
 ): string {
-  return Math.abs(measuredMl / own.ofMl - 1) < SAME_ML
-    ? `Planned with ${showWith(units.VOLUME, measuredMl * own.times)}, learned from ${evenings(own.evenings)}.`
-    : "What was learned no longer counts: it was measured anew.";
+  return plannedMl === undefined
+    ? "What was learned no longer counts: it was measured anew."
+    : `Planned with ${showWith(units.VOLUME, plannedMl)}, learned from ${evenings(own.evenings)}.`;
 }
 
-/** What one evening says of a pace, or of what a mould takes. */
-export function behindText({ lowest, highest, looks }: Behind, of: "pace" | "fill"): string {
+/** What was learned of something, by the evenings behind it. */
+export type BehindOf = "pace" | "fill" | "hands" | "room";
+
+/** What one evening says of a pace, of what a mould takes, of hands or of the room. */
+export function behindText(behind: Behind, of: BehindOf, units: Units): string {
+  const { lowest = 0, looks } = behind;
+  switch (of) {
+    case "hands":
+      return `${secondsText(lowest)} (${looks} ${looks === 1 ? "step" : "steps"})`;
+    case "room":
+      return Math.abs(lowest) < AS_TOLD_K
+        ? "as told"
+        : `${showWith(units.TEMPERATURE_DIFFERENCE, Math.abs(lowest), 1)} ${lowest > 0 ? "warmer" : "colder"} than told`;
+    default:
+      return timesText(behind, of);
+  }
+}
+
+function timesText({ lowest, highest, looks }: Behind, of: "pace" | "fill"): string {
   const said = (times: number) =>
     of === "pace"
       ? off(times, "slower", "quicker", "as on the label")
       : off(times, "more", "less", "as measured");
-  const by = of === "pace" ? "look" : "piece";
+  const by = of === "pace" ? "check" : "piece";
   const counted = `${looks} ${by}${looks === 1 ? "" : "s"}`;
   if (lowest !== undefined && highest !== undefined && lowest > highest) {
-    return `left out: its looks contradict each other (${counted})`;
+    return `left out: its ${by}s contradict each other (${counted})`;
   }
   if (lowest === undefined || highest === undefined) {
     const times = lowest ?? highest ?? 1;
@@ -93,7 +111,7 @@ export function roomText(room: RoomFelt, units: Units): string | null {
   }
   const difference = (kelvin: number) => showWith(units.TEMPERATURE_DIFFERENCE, kelvin, 1);
   const by = evenings(room.evenings);
-  if (Math.abs(room.warmerK) < 0.25) {
+  if (Math.abs(room.warmerK) < AS_TOLD_K) {
     return `Your room is as you say, by its readings on ${by}.`;
   }
   return `Your room is ${difference(Math.abs(room.warmerK))} ${room.warmerK > 0 ? "warmer" : "colder"} than you say, by its readings on ${by} (mostly ${difference(room.lowestK)} to ${difference(room.highestK)}).`;

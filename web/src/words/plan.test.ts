@@ -98,7 +98,7 @@ describe("the title sentence", () => {
 describe("findings", () => {
   it("tells late pours a cup at a time, with the first and by how much", () => {
     expect(latePours(plan([late("1.2.1", 0.5), late("1.3.1", 2)]))).toEqual([
-      "2 of 3 pours of Ember are too late, from Ember into Switch toggle, second on: by 0.5 min to 2 min.",
+      "2 of 3 pours of Ember are too late, by 0.5 min to 2 min. The first is Ember into Switch toggle, second.",
     ]);
     expect(latePours(plan([]))).toEqual([]);
   });

@@ -104,7 +104,7 @@ export function costText(cost: CureCost): string {
   const much = Math.abs(off) < 0.05 ? "changes nothing" : off < 0 ? `costs ${by}` : `gives ${by}`;
   switch (cost.measure) {
     case "WARMING":
-      return `The temperature A and B meet at ${much} of working time.`;
+      return `Colder or warmer parts: that ${much} of working time.`;
     case "LAMP":
       return `The lamp or hot air ${much} of working time; what it puts into the cup is assumed.`;
     case "SPLITTING":
@@ -148,7 +148,7 @@ export function placingText(placing: Placing, what: string, units: Units): strin
   const does = {
     FLOATS: "rises",
     SINKS: "sinks",
-    HOVERS: "hangs about",
+    HOVERS: "hardly moves",
   }[placing.tendency];
   const ends = {
     FLOOR: `${does} to the floor`,

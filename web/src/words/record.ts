@@ -107,7 +107,7 @@ export function deviationWords(d: Deviation, plan: Plan, session: Session, units
   const by = d.by ?? 0;
   switch (d.code) {
     case "RATIO_OFF":
-      return `Batch ${d.of} was ${Math.abs(by).toFixed(1)} % heavy in ${by > 0 ? "A" : "B"}.`;
+      return `Batch ${d.of} had ${Math.abs(by).toFixed(1)} % too much ${by > 0 ? "A" : "B"}.`;
     case "ADDED": {
       const [batch, part] = (d.of ?? "").split("/");
       return `${showWith(units.MASS, by)} of ${part} were added to batch ${batch} to mend its ratio.`;

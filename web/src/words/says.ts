@@ -182,8 +182,10 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return "A part is coloured already: clear cups get its colour too.";
     case "DRAIN":
       return "Drain both bottles of the kit fully, or the ratio shifts.";
+    case "TRIAL":
+      return `A trial: ${text}. The others as usual.`;
     case "PUMPED":
-      return `By pump: ${value} ${value === 1 ? "stroke" : "strokes"} of ${text}.`;
+      return `Or both parts by pump: ${value} ${value === 1 ? "stroke" : "strokes"} of ${text}.`;
     case "OPEN_LONG":
       return `${text}: open for ${Math.round(value)} months. Try a little first: damp stock foams.`;
     case "SECOND_CUP_ASKED":

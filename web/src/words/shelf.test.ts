@@ -45,7 +45,7 @@ describe("where an embed comes to rest", () => {
   it("is told once where all resins agree, and resin by resin where they do not", () => {
     expect(tendencyText(embed("SINKS", "SINKS"), shelf)).toBe("sinks in every resin here");
     expect(tendencyText(embed("SINKS", "HOVERS"), shelf)).toBe(
-      "sinks in Slow, hangs about in Deep",
+      "sinks in Slow, hardly moves in Deep",
     );
   });
 });

@@ -35,7 +35,7 @@ export function labelDoubt(doubt: Doubt, units: Units): string {
   }
 }
 
-const TENDENCIES = { FLOATS: "floats", HOVERS: "hangs about", SINKS: "sinks" } as const;
+const TENDENCIES = { FLOATS: "floats", HOVERS: "hardly moves", SINKS: "sinks" } as const;
 
 /** What an embed does, resin by resin where they differ. */
 export function tendencyText(embed: ShelfView["embeds"][number], shelf: ShelfView): string {

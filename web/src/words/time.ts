@@ -1,4 +1,5 @@
 import { dateFormat } from "./dates";
+
 /** The clock at a moment of the plan, where its day is told beside it. */
 export function clockOnly(startsAt: Date, seconds: number, zoneId: string): string {
   return dateFormat({ hour: "2-digit", minute: "2-digit" }, zoneId).format(

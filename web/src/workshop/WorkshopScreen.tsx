@@ -115,7 +115,7 @@ function OurWays({ view, resins }: { view: UsualView; resins: Resin[] }) {
           <Told trouble={trouble} />
           <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", px: 1, mt: 0.5 }}>
             <Button variant="outlined" onClick={() => void keepMine()}>
-              Keep what stands here
+              Keep what is on this screen
             </Button>
             <Button variant="outlined" onClick={() => void takeTheirs()}>
               Take what the other window says

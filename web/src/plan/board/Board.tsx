@@ -128,6 +128,13 @@ export function Board(props: Props) {
                 )}
               </Box>
               {view && plan && <Out plan={plan} piece={i} when={props} name={name} />}
+              {piece.trial !== undefined && (
+                <Box
+                  sx={{ fontSize: "0.82rem", lineHeight: 1.2, maxWidth: 140, textAlign: "center" }}
+                >
+                  trial: {piece.trial}
+                </Box>
+              )}
             </Box>
           );
         })}

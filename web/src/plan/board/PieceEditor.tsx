@@ -16,6 +16,7 @@ import { Fig } from "../how/How";
 import { Designs } from "./Designs";
 import { LayerRow } from "./LayerRow";
 import { PieceWorkEditor } from "./PieceWorkEditor";
+import { TrialField } from "./TrialField";
 
 interface Props {
   line: number;
@@ -29,6 +30,8 @@ interface Props {
   onBringBack: (() => void) | null;
   onChange: (piece: Piece, field: string | null) => void;
   onEvery: (change: (piece: Piece) => Piece) => void;
+  /** Half of its pieces become a trial. */
+  onTrial: (trial: string) => void;
   onRemove: () => void;
   onRemoveLayer: (layer: number) => void;
   onClose: () => void;
@@ -201,6 +204,12 @@ export function PieceEditor(props: Props) {
         errors={errors}
         at={`${at}.work`}
         onChange={(work) => props.onChange({ ...piece, work }, null)}
+      />
+      <TrialField
+        piece={piece}
+        error={errorAt(`${at}.trial`)}
+        onChange={(next) => props.onChange(next, `${at}.trial`)}
+        onTrial={props.onTrial}
       />
     </Box>
   );

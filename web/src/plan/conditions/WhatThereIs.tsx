@@ -38,6 +38,10 @@ export function WhatThereIs({ session, shelf, errors, onChange }: Props) {
       ? (p.lots ?? []).reduce((sum, l) => sum + (l.leftG ?? 0), 0)
       : undefined,
   );
+  const both = (a: number | undefined, b: number | undefined) =>
+    a !== undefined && has?.partAG === a && has.partBG === b;
+  const told: How =
+    how !== "parts" ? how : both(kitA, kitB) ? "kit" : both(leftA, leftB) ? "left" : "parts";
   const choose = (to: How) => {
     switch (to) {
       case "enough":
@@ -71,7 +75,7 @@ export function WhatThereIs({ session, shelf, errors, onChange }: Props) {
       <TextField
         select
         label="There is"
-        value={how}
+        value={told}
         onChange={(e) => choose(e.target.value as How)}
         sx={{ width: 190 }}
       >

@@ -73,7 +73,7 @@ export function CupsSheet(props: Props) {
           />
         ) : (
           <Box sx={{ color: "text.secondary" }}>
-            The batch and its cups stand here as soon as there is something to pour.
+            The batch and its cups are shown here as soon as there is something to pour.
           </Box>
         )}
       </Box>

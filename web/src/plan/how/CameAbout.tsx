@@ -11,6 +11,7 @@ import { commonEnd, commonHottest } from "../../drawing/curveScale";
 import { Told } from "../../ui/Told";
 import { useUnits } from "../../units/UnitsProvider";
 import { formulaText, originText } from "../../words/how";
+import { inUnits } from "../../words/inUnits";
 import { withUnit } from "../../words/numbers";
 
 interface Props {
@@ -98,7 +99,7 @@ function Steps({ derivation }: { derivation: Derivation }) {
       <Box sx={{ fontSize: "1.3rem", fontWeight: 700 }}>
         {said(derivation.value, derivation.unit)}
       </Box>
-      <Box sx={{ mb: 0.75 }}>{formulaText(derivation.formula)}</Box>
+      <Box sx={{ mb: 0.75 }}>{inUnits(formulaText(derivation.formula), units)}</Box>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {derivation.inputs.map((input, i) => (
           <Given key={i} input={input} />

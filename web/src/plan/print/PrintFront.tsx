@@ -77,7 +77,7 @@ export function PrintFront({ session, plan, startsAt, zoneId, at }: Props) {
       <Box component="h2" sx={{ mt: 1.5, mb: 0.5 }}>
         Moulds, each to its lines
       </Box>
-      <Moulds plan={plan} />
+      <Moulds plan={plan} session={session} />
       {plan.bench && plan.bench.length > 0 && (
         <Box sx={{ breakInside: "avoid" }}>
           <Box component="h2" sx={{ mt: 1.5, mb: 0.5 }}>
@@ -169,7 +169,7 @@ function Cups({
 }
 
 /** Every kind of mould in section, with the line that each layer is poured to. */
-function Moulds({ plan }: { plan: Plan }) {
+function Moulds({ plan, session }: { plan: Plan; session: Session }) {
   const units = useUnits();
   const drawn = plan.pieces.filter((p) => p.section.length > 1);
   if (drawn.length === 0) {
@@ -201,6 +201,9 @@ function Moulds({ plan }: { plan: Plan }) {
           <Box sx={{ fontWeight: 700 }}>
             {piece.count} × {piece.mouldName}
           </Box>
+          {session.pieces?.[i]?.trial !== undefined && (
+            <Box sx={{ maxWidth: MOULDS.widest * 2 }}>A trial: {session.pieces[i].trial}</Box>
+          )}
           {piece.layers.map((layer, n) => (
             <Box key={n}>
               {layer.colourName} {measured(units, measure, layer.massG)}

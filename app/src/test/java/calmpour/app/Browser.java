@@ -19,7 +19,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Headless Chromium, watched: what leaves the machine or fails in a page is remembered. */
 final class Browser implements AutoCloseable {
-  private static final double PATIENT_MS = 15_000;
+  /** A plan of seconds takes longer where two servers and two browsers share two busy cores. */
+  private static final double PATIENT_MS = 30_000;
 
   /**
    * The address bar's own pages, which stand hidden behind every window and cost a third of what

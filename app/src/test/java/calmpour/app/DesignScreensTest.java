@@ -49,9 +49,14 @@ class DesignScreensTest extends DemoScreens {
     page.mouse().move(grip.x + 18, grip.y + grip.height / 2);
     page.mouse().down();
     page.mouse().move(grip.x + 18, grip.y + grip.height / 2 + 20);
+    // A plan that comes meanwhile may push the drawing down: what is in the hand stays there.
+    page.evaluate("document.body.style.paddingTop = '60px'");
     page.mouse().move(grip.x + 18, grip.y + grip.height / 2 + 40);
     page.mouse().up();
+    page.evaluate("document.body.style.paddingTop = ''");
     assertThat(first).not().containsText("4.5 mL");
+    // Twice as far down as after the first half of the way.
+    assertThat(slider(page)).hasAttribute("aria-valuenow", Pattern.compile("^[12](\\.\\d+)?$"));
     double mm = Double.parseDouble(slider(page).getAttribute("aria-valuenow"));
     assertThat(mm).isLessThan(6);
     // The same by keys, a tenth of a millimetre at a time.
@@ -61,6 +66,29 @@ class DesignScreensTest extends DemoScreens {
     assertThat(slider(page)).hasAttribute("aria-valuetext", higher + " mm");
     button(page, "Undo").click();
     assertThat(first).containsText("4.5 mL");
+  }
+
+  /** Half of them otherwise, the others beside them; a line that is too long says so. */
+  @Test
+  void aTrialIsSetUpOnThePlan() {
+    Page page = opened("A trial of pushes", 1280);
+    button(page, "+ a trial").click();
+    assertThat(button(page, "Make the trial")).isDisabled();
+    field(page, "A trial: done otherwise with half of them").fill("teased a second time");
+    button(page, "Make the trial").click();
+    assertThat(page.getByText("trial: teased a second time")).isVisible();
+    assertThat(page.getByLabel("2 of Bell push", new Page.GetByLabelOptions().setExact(true)))
+        .hasCount(2);
+    Locator its = field(page, "A trial: done otherwise with these");
+    assertThat(its).hasValue("teased a second time");
+    its.fill("x".repeat(61));
+    assertThat(page.getByText("1 letter too many.")).isVisible();
+    its.fill("brushed first");
+    assertThat(page.getByText("trial: brushed first")).isVisible();
+    Seen.readableOnAnyWidth(page, "a trial on the plan");
+    page.setViewportSize(1280, 900);
+    button(page, "No trial").click();
+    assertThat(page.getByText("trial: brushed first")).not().isVisible();
   }
 
   /**
@@ -102,6 +130,7 @@ class DesignScreensTest extends DemoScreens {
   void whatIsDoneWhileItFlowsIsPlanned() {
     Page page = opened("Drawn in", 1280);
     group(page, "First layer").getByRole(AriaRole.BUTTON, named("+ work on the wet face")).click();
+    assertThat(group(page, "Wet work 1")).isVisible();
     assertThat(mark(page, "[Ww]ork on the wet face")).isVisible();
     choose(page, "While it flows", "hot air until it laces");
     within(group(page, "Wet work 1"), "With").fill("the small nozzle");

@@ -114,7 +114,7 @@ class EaseTest extends DemoScreens {
         .click();
     assertThat(page.getByText("too little resin")).hasCount(0);
     field(page, "A and B together").fill("260");
-    assertThat(told).containsText("would stay over");
+    assertThat(told).containsText("would be left over");
     page.getByRole(
             AriaRole.BUTTON,
             new Page.GetByRoleOptions().setName(Pattern.compile("instead of \\d+$")))
@@ -146,7 +146,7 @@ class EaseTest extends DemoScreens {
     // Out of the bottles: both parts as they are left, and no more pieces than moulds could hold.
     choose(page, "There is", "what is left in the bottles");
     assertThat(field(page, "Of A")).not().hasValue("");
-    assertThat(told).containsText("would stay over");
+    assertThat(told).containsText("would be left over");
     assertThat(
             page.getByRole(
                 AriaRole.BUTTON,

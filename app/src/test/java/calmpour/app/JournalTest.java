@@ -35,6 +35,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What was done and what came of it, in a demo of its own, carried out by the world. */
 class JournalTest {
@@ -49,6 +50,7 @@ class JournalTest {
   @BeforeAll
   static void start() {
     app = RunningApp.demo(data);
+    told.add(PastEvenings.tried(app, "garden-row-labels", 1, "letters brushed first"));
     told.addAll(PastEvenings.pour(app, List.of("pantry-knobs", "fern-bell-pushes"), 4));
   }
 
@@ -282,6 +284,154 @@ class JournalTest {
     assertThat(pourable()).isEqualTo(label);
     Answer few = app.put("/api/journal/paces/brisk-nobody-has/FLUID?learned=true", Map.of());
     assertThat(few.status()).isEqualTo(404);
+  }
+
+  /** As many evenings as were counted, and the figure lies between theirs. */
+  @Test
+  void handsAndRoomNameTheirEvenings() {
+    JsonNode hands = app.get("/api/journal/hands").body();
+    assertThat(hands.size()).isPositive();
+    for (JsonNode row : hands) {
+      between(
+          app.get("/api/journal/hands/" + row.get("speed").asString() + "/evenings").body(),
+          row.get("evenings").asInt(),
+          row.get("seconds").asDouble());
+    }
+    JsonNode room = app.get("/api/journal/room").body();
+    between(
+        app.get("/api/journal/room/evenings").body(),
+        room.get("evenings").asInt(),
+        room.get("warmerK").asDouble());
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=hands"));
+    keys(page, "^Which evenings\\? pour, a cavity").click();
+    assertThat(page.getByText(Pattern.compile(": \\d[\\d.]* s \\(\\d+ steps?\\)$")).first())
+        .isVisible();
+    keys(page, "^Which evenings\\? Your room").click();
+    assertThat(page.getByText(Pattern.compile("warmer than told|colder than told")).first())
+        .isVisible();
+  }
+
+  private static void between(JsonNode evenings, int counted, double figure) {
+    assertThat(evenings.size()).isEqualTo(counted);
+    double[] each =
+        evenings.valueStream().mapToDouble(e -> e.get("lowest").asDouble()).sorted().toArray();
+    assertThat(figure).isBetween(each[0], each[each.length - 1]);
+  }
+
+  /** Said once, and every figure of enough evenings is planned with; the room never is. */
+  @Test
+  void whatWasLearnedIsPlannedWithAlwaysWhereItIsWanted() {
+    JsonNode before = app.get("/api/usual").body().get("usual");
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=hands"));
+    keys(page, "^always$").click();
+    assertThat(page.getByText("planned with, always").first()).isVisible();
+    assertThat(keys(page, "^Plan with it")).hasCount(0);
+    Seen.readableOnAnyWidth(page, "what is always planned with");
+    try {
+      JsonNode usual = app.get("/api/usual").body().get("usual");
+      assertThat(usual.get("room")).isEqualTo(before.get("room"));
+      int taken = 0;
+      for (JsonNode fill : app.get("/api/journal/fills").body()) {
+        taken += taken(fill);
+      }
+      for (JsonNode pace : app.get("/api/journal/paces").body()) {
+        taken += taken(pace);
+      }
+      assertThat(taken).isGreaterThanOrEqualTo(2);
+      for (JsonNode row : app.get("/api/journal/hands").body()) {
+        String speed = "/hands/" + camel(row.get("speed").asString());
+        double seconds =
+            row.get("enough").asBoolean()
+                ? row.get("seconds").asDouble()
+                : before.at(speed).asDouble();
+        assertThat(usual.at(speed).asDouble())
+            .as(row.toString())
+            .isCloseTo(seconds, within(Math.max(0.06, 0.031 * seconds)));
+      }
+    } finally {
+      putBack(before);
+    }
+    page.reload();
+    assertThat(keys(page, "^Plan with it: Bar pull")).isVisible();
+  }
+
+  /** 1 where a figure of enough evenings is another one than was told, and is planned with. */
+  private static int taken(JsonNode row) {
+    double learned = row.at("/learned/times").asDouble();
+    if (!row.at("/learned/enough").asBoolean() || Math.abs(learned - 1) <= 0.03) {
+      assertThat(row.has("taken")).isFalse();
+      return 0;
+    }
+    assertThat(row.at("/taken/times").asDouble()).isCloseTo(learned, within(0.03 * learned));
+    return 1;
+  }
+
+  private static String camel(String name) {
+    return Pattern.compile("_([a-z])")
+        .matcher(name.toLowerCase(java.util.Locale.ROOT))
+        .replaceAll(m -> m.group(1).toUpperCase(java.util.Locale.ROOT));
+  }
+
+  private static void putBack(JsonNode usual) {
+    int revision = app.get("/api/usual").body().get("revision").asInt();
+    assertThat(app.put("/api/usual?revision=" + revision, usual).status()).isEqualTo(200);
+    for (JsonNode fill : app.get("/api/journal/fills").body()) {
+      app.put(
+          "/api/journal/fills/%s/%s?learned=false"
+              .formatted(fill.get("mouldId").asString(), fill.get("cavityId").asString()),
+          Map.of());
+    }
+    for (JsonNode pace : app.get("/api/journal/paces").body()) {
+      app.put(
+          "/api/journal/paces/%s/%s?learned=false"
+              .formatted(pace.get("resinId").asString(), pace.get("of").asString()),
+          Map.of());
+    }
+  }
+
+  /** The second line was tried, the first one of the same mould stood beside it. */
+  @Test
+  void aTrialIsComparedWithWhatStoodBesideIt() {
+    JsonNode trials = app.get("/api/journal/trials").body();
+    assertThat(trials.size()).isEqualTo(1);
+    JsonNode trial = trials.get(0);
+    assertThat(trial.get("trial").asString()).isEqualTo("letters brushed first");
+    assertThat(trial.get("good").asInt()).isEqualTo(looked("2.", "GOOD"));
+    assertThat(trial.get("looked").asInt()).isEqualTo(looked("2.", "")).isEqualTo(4);
+    assertThat(trial.get("controlGood").asInt()).isEqualTo(looked("1.", "GOOD"));
+    assertThat(trial.get("controlLooked").asInt()).isEqualTo(looked("1.", "")).isEqualTo(8);
+    assertThat(trial.get("unseen").asInt()).isZero();
+    assertThat(pieces(journal(word("letters brushed")))).isEqualTo(4);
+    String evening = journal(word("letters brushed")).get(0).get("id").asString();
+    JsonNode beside = app.get("/api/journal/pieces/" + evening + "/1.1").body();
+    assertThat(beside.at("/trials/0/trial").asString()).isEqualTo("letters brushed first");
+    assertThat(beside.at("/trials/0/changed").asBoolean()).isFalse();
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=yields"));
+    assertThat(
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Trials"))
+                .getByRole(AriaRole.LISTITEM))
+        .containsText(
+            "letters brushed firstGood: %d of 4 against %d of 8: "
+                .formatted(looked("2.", "GOOD"), looked("1.", "GOOD")));
+    Seen.readableOnAnyWidth(page, "trials");
+    ObjectNode session = RunningApp.demoDocument("sessions/garden-row-labels");
+    ((ObjectNode) session.at("/pieces/1")).put("trial", "x".repeat(61));
+    Answer refused = app.post("/api/plan", session);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.error(0).get("field").asString()).isEqualTo("pieces[1].trial");
+  }
+
+  /** Pieces of a line of that evening that were looked at with such a code. */
+  private static int looked(String line, String code) {
+    return (int)
+        told.getFirst().events().stream()
+            .filter(e -> e.kind() == RunEvent.Kind.LOOKED_OVER)
+            .filter(e -> e.of() != null && e.of().startsWith(line))
+            .filter(e -> code.isEmpty() || e.codes().contains(code))
+            .count();
   }
 
   /** Every mould of this world takes more or less than it was measured to; nobody says so. */

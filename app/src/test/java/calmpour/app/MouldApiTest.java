@@ -1,5 +1,6 @@
 package calmpour.app;
 
+import static java.lang.Double.NaN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -286,6 +287,24 @@ class MouldApiTest {
     assertThat(deep.status()).isEqualTo(422);
     assertThat(deep.error(0).get("field").asString()).isEqualTo("measure.levels[0].depthMm");
     assertThat(deep.error(0).get("message").asString()).contains("20 mm");
+  }
+
+  /**
+   * What was learned counts beside the measurement it was learned with, whatever lies in it now.
+   */
+  @Test
+  void whatWasLearnedOfACavityCountsUntilItIsMeasuredAnew() {
+    String learned =
+        "'own':{'times':1.1,'sd':0.02,'evenings':4,'since':'2026-11-28','ofMl':20},"
+            + "'measure':{'method':'TOLD','toldMl':%s}";
+    assertThat(plannedMl("{" + learned.formatted("20") + "}")).isCloseTo(22, within(1e-9));
+    assertThat(plannedMl("{'bed':{'bulkMl':8,'massG':5.2}," + learned.formatted("20") + "}"))
+        .isCloseTo(22 - 5.2 / 2.6, within(1e-9));
+    assertThat(plannedMl("{" + learned.formatted("21") + "}")).isNaN();
+  }
+
+  private static double plannedMl(String request) {
+    return app.post("/api/moulds/measure", json(request)).body().path("plannedMl").asDouble(NaN);
   }
 
   @Test

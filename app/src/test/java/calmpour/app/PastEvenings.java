@@ -6,6 +6,7 @@ import calmpour.core.plan.Planner;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.practice.World;
 import calmpour.core.run.Run;
+import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -24,8 +25,27 @@ final class PastEvenings {
         app.bean(JsonMapper.class)
             .treeToValue(RunningApp.demoDocument("sessions/" + session), Session.class)
             .withStartsAt(FIRST.plusDays(daysLater));
+    return planned(app, its);
+  }
+
+  private static Run planned(RunningApp app, Session its) {
     WorkedPlan worked = app.bean(Planner.class).work(its, app.bean(ShelfStore.class).workshop());
     return new Run(its, worked.job().used(), worked.plan(), its.startsAtInstant());
+  }
+
+  /** Pours a session of which one line is a trial, a year before the others. */
+  static World.Told tried(RunningApp app, String session, int line, String trial) {
+    Session its =
+        app.bean(JsonMapper.class)
+            .treeToValue(RunningApp.demoDocument("sessions/" + session), Session.class)
+            .withStartsAt(FIRST.minusYears(1));
+    List<Piece> pieces = new ArrayList<>(its.pieces());
+    pieces.set(line, pieces.get(line).withTrial(trial));
+    Run run = planned(app, its.withPieces(pieces));
+    World.Told evening = World.carryOut(run, line, true);
+    RunStore runs = app.bean(RunStore.class);
+    runs.append(runs.begin(null, run).id(), evening.events());
+    return evening;
   }
 
   /** Pours some evenings and waits until the journal has them. */

@@ -108,7 +108,7 @@ class WorkshopTest {
     assertThat(one.getByText("Kept.")).isVisible();
     field(two, "Room").fill("25");
     assertThat(two.getByRole(AriaRole.ALERT)).containsText("Another window has changed");
-    button(two, "Keep what stands here").click();
+    button(two, "Keep what is on this screen").click();
     assertThat(two.getByText("Kept.")).isVisible();
     assertThat(roomC()).isEqualTo(25);
 

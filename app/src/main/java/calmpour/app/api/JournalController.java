@@ -16,6 +16,7 @@ import calmpour.core.journal.PieceCode;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.Proportion;
 import calmpour.core.journal.SaidSure;
+import calmpour.core.journal.TrialPieces;
 import calmpour.core.journal.WhatWentWrong;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
@@ -146,6 +147,7 @@ public class JournalController {
       int castNumber,
       List<Integer> pictures,
       String code,
+      List<TrialPieces.InTrial> trials,
       List<WhatWentWrong> wrong) {}
 
   /** A cup with what was stirred into it. */
@@ -196,6 +198,9 @@ public class JournalController {
             .map(PiecePhotos.OfPiece::number)
             .toList(),
         PieceCode.of(kept.id(), id),
+        TrialPieces.of(kept.run().session(), plan).stream()
+            .filter(t -> t.line() == id.line() - 1)
+            .toList(),
         one.wrong());
   }
 
@@ -302,7 +307,16 @@ public class JournalController {
    * @param differs whether by more than chance
    * @param needed how many of each would tell shares like these apart; 0 where they are the same
    */
-  public record TwoCounts(double lowest, double highest, boolean differs, int needed) {}
+  public record TwoCounts(double lowest, double highest, boolean differs, int needed) {
+    static TwoCounts of(Proportion one, Proportion other) {
+      double[] between = one.difference(other);
+      return new TwoCounts(
+          between[0],
+          between[1],
+          one.differsFrom(other),
+          Proportion.neededOfEach(one.share(), other.share()));
+    }
+  }
 
   /** Whether two counts differ by more than chance, and how many more would tell. */
   @GetMapping("/compare")
@@ -317,14 +331,7 @@ public class JournalController {
         .within("count", (double) count, new Range(0, Math.max(1, of)))
         .within("otherCount", (double) otherCount, new Range(0, Math.max(1, otherOf)))
         .orThrow();
-    Proportion one = Proportion.of(count, of);
-    Proportion other = Proportion.of(otherCount, otherOf);
-    double[] between = one.difference(other);
-    return new TwoCounts(
-        between[0],
-        between[1],
-        one.differsFrom(other),
-        Proportion.neededOfEach(one.share(), other.share()));
+    return TwoCounts.of(Proportion.of(count, of), Proportion.of(otherCount, otherOf));
   }
 
   /** All pieces as a table that other programs read. */

@@ -1,5 +1,6 @@
 package calmpour.app.api;
 
+import calmpour.app.store.JournalBehind;
 import calmpour.app.store.JournalCounts;
 import calmpour.app.work.FillDesk;
 import calmpour.app.work.JournalDesk;
@@ -22,12 +23,19 @@ import org.springframework.web.bind.annotation.RestController;
 public class LearnedController {
   private final JournalDesk desk;
   private final JournalCounts journal;
+  private final JournalBehind behind;
   private final PaceDesk paces;
   private final FillDesk fills;
 
-  LearnedController(JournalDesk desk, JournalCounts journal, PaceDesk paces, FillDesk fills) {
+  LearnedController(
+      JournalDesk desk,
+      JournalCounts journal,
+      JournalBehind behind,
+      PaceDesk paces,
+      FillDesk fills) {
     this.desk = desk;
     this.journal = journal;
+    this.behind = behind;
     this.paces = paces;
     this.fills = fills;
   }
@@ -37,6 +45,18 @@ public class LearnedController {
   List<HandSpeeds.Learned> hands() {
     desk.catchUp();
     return HandSpeeds.learn(journal.hands());
+  }
+
+  /** The evenings behind how long hands take for a step. */
+  @GetMapping("/hands/{speed}/evenings")
+  List<JournalBehind.Behind> behindHands(@PathVariable HandSpeeds.Speed speed) {
+    return behind.hands(speed);
+  }
+
+  /** The evenings on which the room was read. */
+  @GetMapping("/room/evenings")
+  List<JournalBehind.Behind> behindRoom() {
+    return behind.room();
   }
 
   /** How much warmer the room is than it is told to be. */
@@ -75,14 +95,14 @@ public class LearnedController {
 
   /** The evenings behind a resin's pace. */
   @GetMapping("/paces/{resin}/{of}/evenings")
-  List<JournalCounts.Behind> behindPace(@PathVariable String resin, @PathVariable Looked.Of of) {
-    return journal.behindPace(resin, of);
+  List<JournalBehind.Behind> behindPace(@PathVariable String resin, @PathVariable Looked.Of of) {
+    return behind.pace(resin, of);
   }
 
   /** The evenings behind what a mould takes. */
   @GetMapping("/fills/{mould}/{cavity}/evenings")
-  List<JournalCounts.Behind> behindFill(@PathVariable String mould, @PathVariable String cavity) {
-    return journal.behindFill(mould, cavity);
+  List<JournalBehind.Behind> behindFill(@PathVariable String mould, @PathVariable String cavity) {
+    return behind.fill(mould, cavity);
   }
 
   /** What moulds really take, by pours that were weighed. */

@@ -15,6 +15,7 @@ import calmpour.core.mould.Measurement;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMaking;
 import calmpour.core.mould.MouldState;
+import calmpour.core.mould.OwnFill;
 import calmpour.core.mould.Section;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -56,6 +57,7 @@ public class MouldController {
   /**
    * A measurement while it is being typed.
    *
+   * @param own what weighed pours said of it, where that was taken over; null for nothing
    * @param mixDensity of what will be poured, for an inner mould's ballast; null for 1.1 g/mL
    */
   public record MeasureRequest(
@@ -64,6 +66,7 @@ public class MouldController {
       @Nullable Double lengthMm,
       @Nullable InnerMould inner,
       @Nullable ChipBed bed,
+      @Nullable OwnFill own,
       @Nullable Double mixDensity) {
     public static final Range MIX_DENSITY = new Range(0.7, 2.5);
 
@@ -85,6 +88,8 @@ public class MouldController {
    * @param quartersMm depths that a quarter, half and three quarters of the volume reach
    * @param wet whether the mould has to be dried now
    * @param inner what an inner mould does; null without one
+   * @param plannedMl what it is planned with, learned from weighed pours; null where nothing was
+   *     taken over or where it was measured anew since
    */
   public record MeasureAnswer(
       double totalMl,
@@ -97,13 +102,15 @@ public class MouldController {
       List<Section.SectionRow> section,
       List<Double> quartersMm,
       List<Measured.Doubt> doubts,
-      InnerMould.@Nullable Effect inner) {}
+      InnerMould.@Nullable Effect inner,
+      @Nullable Double plannedMl) {}
 
   @PostMapping("/measure")
   MeasureAnswer measure(@RequestBody MeasureRequest request) {
     Measurement by = request.measure();
     Measured bare = Measured.of(by, request.depthMm(), request.lengthMm());
     Measured measured = bare;
+    Double plannedMl = null;
     if (by.tellsOne()) {
       Cavity cavity =
           new Cavity(
@@ -116,6 +123,8 @@ public class MouldController {
               request.inner(),
               request.bed());
       measured = cavity.measured();
+      Cavity learned = cavity.taking(request.own());
+      plannedMl = learned.learned() == null ? null : learned.measured().volumeMl();
     }
     double mix = request.mixDensity() == null ? MeasureRequest.USUAL_MIX : request.mixDensity();
     return new MeasureAnswer(
@@ -129,7 +138,8 @@ public class MouldController {
         thinned(measured.section().rows()),
         quarters(measured.profile()),
         measured.doubts(),
-        request.inner() == null ? null : request.inner().effect(bare, mix));
+        request.inner() == null ? null : request.inner().effect(bare, mix),
+        plannedMl);
   }
 
   private static List<Double> quarters(DepthProfile profile) {

@@ -1,6 +1,7 @@
 package calmpour.app.api;
 
 import calmpour.app.store.UsualStore;
+import calmpour.app.work.AlwaysLearned;
 import calmpour.core.session.Usual;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -14,9 +15,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/usual")
 public class UsualController {
   private final UsualStore store;
+  private final AlwaysLearned always;
 
-  UsualController(UsualStore store) {
+  UsualController(UsualStore store, AlwaysLearned always) {
     this.store = store;
+    this.always = always;
   }
 
   /**
@@ -42,9 +45,11 @@ public class UsualController {
    */
   @PutMapping
   UsualView change(@RequestParam int revision, @RequestBody Usual usual) {
-    return store
-        .update(revision, usual)
-        .map(UsualView::of)
-        .orElseThrow(SavedElsewhereException::usual);
+    if (store.update(revision, usual).isEmpty()) {
+      throw SavedElsewhereException.usual();
+    }
+    // Where it is so from now on, what is known by now is planned with at once.
+    always.take();
+    return UsualView.of(store.find());
   }
 }

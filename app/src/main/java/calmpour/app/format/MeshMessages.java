@@ -46,7 +46,7 @@ public final class MeshMessages {
                   + " in the drawing program.";
           case REPEATED ->
               where
-                  + " triangles stand in this file twice, so its volume would be counted twice. Remove"
+                  + " triangles are in this file twice, so its volume would be counted twice. Remove"
                   + " doubled faces in the drawing program.";
           case OVERLAPPING ->
               "Parts of this model run through each other, so the room they share would be counted"

@@ -26,7 +26,7 @@ enum Messages {
   RECIPE_IS_NOTHING("The recipe adds up to nothing: give at least one colourant a share."),
   CUP_KEEPS_ALL("A cup that keeps {0} g keeps all that it holds: {2} g. Weigh it again."),
   CUP_HOLDS_TOO_LITTLE(
-      "“{0}” is so small that next to all it holds would stay on its walls. Lay out a larger one."),
+      "“{0}” is so small that nearly all it holds would stay on its walls. Lay out a larger one."),
   CUP_OVERFLOWS("That would be {0} mL, and this cup holds {2} to its brim. Take a larger one."),
   MOULD_TAKES_MORE(
       "This mould takes {2} g, and a cup has only {0} g. Mix more, or split it into fewer cups."),

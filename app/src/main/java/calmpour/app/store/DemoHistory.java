@@ -8,6 +8,7 @@ import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.practice.World;
 import calmpour.core.run.Run;
+import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -19,6 +20,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +45,11 @@ class DemoHistory {
 
   private static final LocalTime MORNING = LocalTime.of(9, 30);
   private static final long SEED = 20_261_128;
+
+  /** On the later of these half of the first line is a trial. Nothing in this world comes of it. */
+  private static final String TRIED_WITH = "Row labels";
+
+  private static final String TRIAL = "letters brushed in twice";
 
   /** Poured a day ago; */
   private static final String OUT_BY_NOW = "Fluted knobs";
@@ -130,9 +137,22 @@ class DemoHistory {
     LocalDate today = LocalDate.now(clock.withZone(ZoneId.of(template.zoneId())));
     LocalDate day = today.minusDays(AGO_DAYS + (long) EVERY_DAYS * (EVENINGS - 1 - evening));
     Room room = template.room();
-    return template
+    boolean tried = evening >= EVENINGS / 2 && template.name().startsWith(TRIED_WITH);
+    return (tried ? template.withPieces(withTrial(template.pieces())) : template)
         .withStartsAt(day.atTime(evening % 3 == 0 ? MORNING : EVENING))
         .withRoom(new Room(roomC, room.humidityPercent(), null));
+  }
+
+  private static List<Piece> withTrial(List<Piece> pieces) {
+    List<Piece> all = new ArrayList<>(pieces);
+    Piece whole = all.getFirst();
+    int changed = whole.count() / 2;
+    if (changed == 0) {
+      return pieces;
+    }
+    all.set(0, whole.withCount(whole.count() - changed));
+    all.add(whole.withCount(changed).withTrial(TRIAL));
+    return all;
   }
 
   private void carryOut(Session session, Workshop workshop, long seed, Map<String, Integer> casts) {

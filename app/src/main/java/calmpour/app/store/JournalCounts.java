@@ -18,7 +18,6 @@ import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.SaidSure;
 import calmpour.core.run.LookOver;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -27,9 +26,7 @@ import java.util.List;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.jooq.Field;
-import org.jooq.Records;
 import org.jooq.impl.DSL;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /** What the journal comes to, counted and gathered over all evenings. */
@@ -226,57 +223,6 @@ public class JournalCounts {
         .from(JOURNAL_EVENING)
         .where(JOURNAL_EVENING.ROOM_READ_C.isNotNull())
         .fetch(row -> row.value1() - row.value2());
-  }
-
-  /**
-   * An evening behind something that was learned.
-   *
-   * @param lowest so many times as told, or more; null where it says nothing of the kind
-   * @param highest so many times as told, or less; null likewise
-   * @param looks it is told by
-   */
-  public record Behind(
-      String runId,
-      String name,
-      LocalDate day,
-      @Nullable Double lowest,
-      @Nullable Double highest,
-      int looks) {}
-
-  /** The evenings behind a resin's pace, the latest first. */
-  public List<Behind> behindPace(String resinId, Looked.Of of) {
-    return db.select(
-            JOURNAL_EVENING.RUN_ID,
-            JOURNAL_EVENING.NAME,
-            JOURNAL_EVENING.LOCAL_DAY,
-            JOURNAL_LOOK.LOWEST,
-            JOURNAL_LOOK.HIGHEST,
-            JOURNAL_LOOK.LOOKS)
-        .from(JOURNAL_LOOK)
-        .join(JOURNAL_EVENING)
-        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_LOOK.RUN_ID))
-        .where(JOURNAL_LOOK.RESIN_ID.eq(resinId))
-        .and(JOURNAL_LOOK.PACE.eq(of.name()))
-        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
-        .fetch(Records.mapping(Behind::new));
-  }
-
-  /** The evenings behind what a cavity takes, the latest first. */
-  public List<Behind> behindFill(String mouldId, String cavityId) {
-    return db.select(
-            JOURNAL_EVENING.RUN_ID,
-            JOURNAL_EVENING.NAME,
-            JOURNAL_EVENING.LOCAL_DAY,
-            JOURNAL_FILL.TIMES,
-            JOURNAL_FILL.TIMES,
-            JOURNAL_FILL.LOOKS)
-        .from(JOURNAL_FILL)
-        .join(JOURNAL_EVENING)
-        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_FILL.RUN_ID))
-        .where(JOURNAL_FILL.MOULD_ID.eq(mouldId))
-        .and(JOURNAL_FILL.CAVITY_ID.eq(cavityId))
-        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
-        .fetch(Records.mapping(Behind::new));
   }
 
   /** What moulds took of what they were measured to, evening by evening. */

@@ -11,6 +11,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
 import static calmpour.app.store.generated.Tables.JOURNAL_MARK;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
 import static calmpour.app.store.generated.Tables.RUN;
 
 import calmpour.core.journal.Filled;
@@ -18,6 +19,7 @@ import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.PieceCode;
 import calmpour.core.journal.Quantile;
+import calmpour.core.journal.TrialPieces;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
@@ -248,6 +250,7 @@ public class JournalWriter {
 
   private static void pieces(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
     Plan plan = kept.run().plan();
+    List<TrialPieces.InTrial> trials = TrialPieces.of(kept.run().session(), plan);
     for (AsRun.PieceOut piece : asRun.pieces()) {
       if (piece.poured() == 0) {
         continue;
@@ -280,6 +283,15 @@ public class JournalWriter {
               JOURNAL_PIECE.BECAME_DAY, became == null ? null : day(kept.run(), became.atSeconds()))
           .execute();
       marks(dsl, kept.id(), piece);
+      trials.stream()
+          .filter(t -> t.line() == piece.line())
+          .forEach(t ->
+              dsl.insertInto(JOURNAL_TRIAL)
+                  .set(JOURNAL_TRIAL.RUN_ID, kept.id())
+                  .set(JOURNAL_TRIAL.PIECE, piece.piece().toString())
+                  .set(JOURNAL_TRIAL.TRIAL, t.trial())
+                  .set(JOURNAL_TRIAL.CHANGED, t.changed())
+                  .execute());
       for (LookOver.Fault fault : look == null ? List.<LookOver.Fault>of() : look.faults()) {
         dsl.insertInto(JOURNAL_FAULT)
             .set(JOURNAL_FAULT.RUN_ID, kept.id())
@@ -328,7 +340,8 @@ public class JournalWriter {
             JOURNAL_PIECE,
             JOURNAL_POUR,
             JOURNAL_FAULT,
-            JOURNAL_MARK)) {
+            JOURNAL_MARK,
+            JOURNAL_TRIAL)) {
       db.selectFrom(table).orderBy(table.fields()[0], table.fields()[1]).fetch().stream()
           .map(row -> table.getName() + row.intoMap())
           .sorted()

@@ -23,13 +23,17 @@ final class Sought {
 
   private Sought() {}
 
-  /** Every word about it in small letters: mould, evening, resins, colours, faults, its line. */
+  /**
+   * Every word about it in small letters: mould, evening, resins, colours, trial, faults, its line.
+   */
   static String words(Run run, AsRun asRun, AsRun.PieceOut piece) {
     Set<String> words = new LinkedHashSet<>();
     words.add(piece.mouldName());
     words.add(run.session().name());
     asRun.batches().forEach(b -> words.add(b.resinName()));
     words.addAll(colours(asRun, piece));
+    String trial = run.session().pieces().get(piece.line()).trial();
+    words.add(trial == null ? "" : trial);
     LookOver look = piece.lookedOver();
     if (look != null) {
       look.faults().forEach(f -> words.add(f.name().replace('_', ' ')));

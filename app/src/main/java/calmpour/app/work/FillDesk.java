@@ -93,6 +93,28 @@ public class FillDesk {
     return true;
   }
 
+  /** Plans with all that enough evenings tell otherwise than what is planned with. */
+  void takeLearned() {
+    List<Filled> fills = journal.fills();
+    for (Mould mould : shelf.<Mould>all(ShelfKind.MOULD)) {
+      Mould now = mould;
+      for (Cavity cavity : mould.cavities()) {
+        List<Filled> its = of(fills, mould.id(), cavity.id());
+        OwnFill own = cavity.learned();
+        LearnedTimes learned = its.isEmpty() ? null : LearnedTimes.of(its);
+        if (learned != null
+            && learned.differsFrom(own == null ? null : own.times())
+            && OwnFill.TIMES.contains(learned.times())
+            && OwnFill.SD.contains(learned.sd())) {
+          now = now.with(cavity.taking(own(cavity, its)));
+        }
+      }
+      if (!now.equals(mould)) {
+        shelf.put(ShelfKind.MOULD, now);
+      }
+    }
+  }
+
   private OwnFill own(Cavity cavity, List<Filled> fills) {
     LearnedTimes learned = LearnedTimes.of(fills);
     new Check().within("evenings", learned.evenings(), ENOUGH).orThrow();

@@ -21,6 +21,7 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /**
@@ -37,12 +38,18 @@ public class JournalDesk {
   private final RunStore runs;
   private final JournalWriter journal;
   private final RunReader reader;
+  private final ApplicationEventPublisher told;
   private final AtomicBoolean busy = new AtomicBoolean();
 
   /** Evenings that cannot be read; they stay as they are and are not tried again and again. */
   private final Set<String> unreadable = new HashSet<>();
 
-  JournalDesk(RunStore runs, JournalWriter journal, RunReader reader) {
+  /** Evenings were worked out that were not in the journal before. */
+  public record Read() {}
+
+  JournalDesk(
+      RunStore runs, JournalWriter journal, RunReader reader, ApplicationEventPublisher told) {
+    this.told = told;
     this.runs = runs;
     this.journal = journal;
     this.reader = reader;
@@ -56,7 +63,7 @@ public class JournalDesk {
   public int catchUp() {
     List<String> stale = stale();
     if (stale.size() <= AT_ONCE && !busy.get()) {
-      stale.forEach(this::workOut);
+      workOutAll(stale);
       return 0;
     }
     if (busy.compareAndSet(false, true)) {
@@ -65,7 +72,7 @@ public class JournalDesk {
           .name("journal")
           .start(() -> {
             try {
-              stale.forEach(this::workOut);
+              workOutAll(stale);
             } finally {
               busy.set(false);
             }
@@ -77,7 +84,14 @@ public class JournalDesk {
   /** Throws all tables away and works them out from the events again; waits until it is done. */
   public void rebuild() {
     journal.forget();
-    stale().forEach(this::workOut);
+    workOutAll(stale());
+  }
+
+  private void workOutAll(List<String> stale) {
+    stale.forEach(this::workOut);
+    if (!stale.isEmpty()) {
+      told.publishEvent(new Read());
+    }
   }
 
   private synchronized List<String> stale() {

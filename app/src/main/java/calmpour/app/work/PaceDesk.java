@@ -96,14 +96,34 @@ public class PaceDesk {
     if (resin == null) {
       return false;
     }
-    OwnPace.Pace pace = learned ? pace(of(journal.looks(), resinId, of)) : null;
+    put(resin, of, learned ? pace(of(journal.looks(), resinId, of)) : null);
+    return true;
+  }
+
+  private void put(ResinSystem resin, Looked.Of of, OwnPace.@Nullable Pace pace) {
     OwnPace own =
         of == Looked.Of.FLUID
             ? new OwnPace(pace, resin.ownHard())
             : new OwnPace(resin.ownFluid(), pace);
     boolean none = own.fluid() == null && own.hard() == null;
     shelf.put(ShelfKind.RESIN, resin.withOwn(none ? null : own));
-    return true;
+  }
+
+  /** Plans with all that enough evenings tell otherwise than what is planned with. */
+  void takeLearned() {
+    List<Looked> looks = journal.looks();
+    for (Looked.Of of : Looked.Of.values()) {
+      for (ResinSystem resin : shelf.<ResinSystem>all(ShelfKind.RESIN)) {
+        List<Looked> its = of(looks, resin.id(), of);
+        OwnPace.Pace now = of == Looked.Of.FLUID ? resin.ownFluid() : resin.ownHard();
+        if (!its.isEmpty()
+            && learned(its).differsFrom(now == null ? null : now.times())
+            && OwnPace.TIMES.contains(learned(its).times())
+            && OwnPace.SD.contains(learned(its).sd())) {
+          put(resin, of, pace(its));
+        }
+      }
+    }
   }
 
   private OwnPace.Pace pace(List<Looked> looks) {

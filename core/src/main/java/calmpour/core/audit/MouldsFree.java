@@ -71,7 +71,7 @@ final class MouldsFree implements Rule {
     List<Booking> bookings =
         facts.job().bookings().stream()
             .filter(b -> b.what() == Booking.Thing.MOULD)
-            .filter(b -> b.id().equals(line.mould().id() + "/" + line.cavity().id()))
+            .filter(b -> b.id().equals(line.mould().keyOf(line.cavity())))
             .toList();
     List<Integer> moments = new ArrayList<>(stays.stream().map(Stay::from).toList());
     bookings.forEach(b -> moments.add((int) Duration.between(start, b.from()).toSeconds()));

@@ -64,7 +64,7 @@ public record Filled(String mouldId, String cavityId, double times, int looks) i
       Plan.PieceView view = run.plan().pieces().get(pour.line());
       Double before = ownTimes(run, pour.line(), view);
       if (sums != null && sums.planned > 0 && sums.real > 0 && before != null) {
-        String of = view.mouldId() + "/" + view.cavityId();
+        String of = Mould.key(view.mouldId(), view.cavityId());
         views.put(of, view);
         told.computeIfAbsent(of, k -> new ArrayList<>()).add(sums.real / sums.planned * before);
       }

@@ -1,5 +1,6 @@
 package calmpour.core.journal;
 
+import calmpour.core.check.InvalidValuesException;
 import calmpour.core.habit.Hands;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
@@ -56,6 +57,35 @@ public final class HandSpeeds {
         case EMBED_SECONDS -> hands.embedSeconds();
         case DEMOULD_SECONDS_PIECE -> hands.demouldSecondsPiece();
       };
+    }
+
+    private Hands in(Hands hands, double seconds) {
+      return switch (this) {
+        case WEIGH_SECONDS_PART -> hands.withWeighSecondsPart(seconds);
+        case SPLIT_SECONDS_CUP -> hands.withSplitSecondsCup(seconds);
+        case TINT_SECONDS_CUP -> hands.withTintSecondsCup(seconds);
+        case POUR_SECONDS_CAVITY -> hands.withPourSecondsCavity(seconds);
+        case POUR_SECONDS_ML -> hands.withPourSecondsMl(seconds);
+        case BUBBLE_SECONDS_CAVITY -> hands.withBubbleSecondsCavity(seconds);
+        case COVER_SECONDS -> hands.withCoverSeconds(seconds);
+        case EMBED_SECONDS -> hands.withEmbedSeconds(seconds);
+        case DEMOULD_SECONDS_PIECE -> hands.withDemouldSecondsPiece(seconds);
+      };
+    }
+
+    /** The same hands where no plan may have such a speed. */
+    private Hands within(Hands hands, double seconds) {
+      try {
+        return in(hands, told(seconds));
+      } catch (InvalidValuesException beyondWhatIsPlanned) {
+        return hands;
+      }
+    }
+
+    /** Speeds are told to the tenth of a second, a millilitre to the hundredth. */
+    private double told(double seconds) {
+      double steps = this == POUR_SECONDS_ML ? 100 : 10;
+      return Math.max(1, Math.round(seconds * steps)) / steps;
     }
 
     private static List<Speed> of(Task.Kind kind) {
@@ -151,6 +181,18 @@ public final class HandSpeeds {
       return null;
     }
     return Duration.between(from, to).toMillis() / 1000.0 / task.takesSeconds();
+  }
+
+  /** The same hands with every speed that enough evenings tell otherwise. */
+  public static Hands with(Hands hands, List<Learned> learned) {
+    Hands now = hands;
+    for (Learned one : learned) {
+      double planned = one.speed().planned(now);
+      if (one.enough() && Math.abs(one.seconds() - planned) > LearnedTimes.SAME * planned) {
+        now = one.speed().within(now, one.seconds());
+      }
+    }
+    return now;
   }
 
   /** What all evenings say together, in the order of the work. */

@@ -1,6 +1,7 @@
 package calmpour.core.journal;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How many times as long as its label says a resin takes, or as much as measured a mould, by the
@@ -26,6 +27,9 @@ public record LearnedTimes(
     boolean enough) {
   /** Never learned from fewer evenings. */
   public static final int FEWEST_EVENINGS = 3;
+
+  /** Less of a difference changes no plan: what is planned with stays as it is, as a share. */
+  public static final double SAME = 0.03;
 
   /** The most informative evenings of a resin; more cost time and tell nothing more. */
   private static final int MOST_EVENINGS = 100;
@@ -129,5 +133,15 @@ public record LearnedTimes(
       sum += weight[i];
     }
     return WIDEST;
+  }
+
+  /**
+   * Whether there are evenings enough to plan with it, and it is another figure than that.
+   *
+   * @param taken what is planned with; null for what was told
+   */
+  public boolean differsFrom(@Nullable Double taken) {
+    double now = taken == null ? 1 : taken;
+    return enough && Math.abs(times / now - 1) > SAME;
   }
 }

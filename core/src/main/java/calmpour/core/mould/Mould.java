@@ -85,4 +85,14 @@ public record Mould(
   public String nameOf(Cavity cavity) {
     return cavities.size() == 1 ? name : name + ", " + cavity.name();
   }
+
+  /** A kind of cavity of this mould, among all the moulds of a workshop. */
+  public String keyOf(Cavity cavity) {
+    return key(id, cavity.id());
+  }
+
+  /** The same by its ids. */
+  public static String key(String mouldId, String cavityId) {
+    return mouldId + "/" + cavityId;
+  }
 }

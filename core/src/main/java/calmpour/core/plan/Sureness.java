@@ -48,12 +48,12 @@ final class Sureness {
               mends));
     }
     if (plan.arranged() != null && plan.arranged().beginsSeconds() > 0) {
-      told.add(later(job, plan.arranged().beginsSeconds()));
+      told.add(later(job, plan, plan.arranged().beginsSeconds()));
     }
     return told;
   }
 
-  private static Finding later(Job job, int beginsSeconds) {
+  private static Finding later(Job job, Plan plan, int beginsSeconds) {
     Finding later =
         new Finding(
             Finding.Severity.NOTE,
@@ -68,8 +68,19 @@ final class Sureness {
     return job.bookings().stream()
         .filter(b -> b.to().isAfter(job.session().startsAtInstant()) && !b.to().isAfter(begins))
         .filter(b -> b.to().plus(JUST_BEFORE).isAfter(begins))
+        .filter(b -> needs(job, plan, b))
         .max(Comparator.comparing(Booking::to))
         .map(later::because)
         .orElse(later);
+  }
+
+  /** Whether it is something that this session uses as well. */
+  private static boolean needs(Job job, Plan plan, Booking other) {
+    return switch (other.what()) {
+      case HANDS -> true;
+      case TOOL -> plan.tasks().stream().anyMatch(t -> other.id().equals(t.toolId()));
+      case MOULD ->
+          job.lines().stream().anyMatch(l -> l.mould().keyOf(l.cavity()).equals(other.id()));
+    };
   }
 }

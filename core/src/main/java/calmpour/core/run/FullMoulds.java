@@ -1,5 +1,6 @@
 package calmpour.core.run;
 
+import calmpour.core.mould.Mould;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
@@ -59,7 +60,7 @@ public final class FullMoulds {
       for (PieceGroup group : PieceGroup.of(run.plan().batches(), line, piece.count())) {
         int still = (int) group.cavities().stream().filter(filled::contains).count();
         if (still > 0 && !out.contains(group.taskId(Task.Kind.DEMOULD).text())) {
-          full.merge(piece.mouldId() + "/" + piece.cavityId(), still, Integer::sum);
+          full.merge(Mould.key(piece.mouldId(), piece.cavityId()), still, Integer::sum);
         }
       }
     }
@@ -76,7 +77,7 @@ public final class FullMoulds {
     Map<String, Integer> wanted = new HashMap<>();
     Map<String, Job.Line> lines = new HashMap<>();
     for (Job.Line line : Resolution.of(session, workshop).lines()) {
-      String cavity = line.mould().id() + "/" + line.cavity().id();
+      String cavity = line.mould().keyOf(line.cavity());
       wanted.merge(cavity, line.piece().count(), Integer::sum);
       lines.put(cavity, line);
     }

@@ -17,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param count pieces and so cavities
  * @param layers from the floor of the mould up
  * @param work what belongs to it beside its layers; null for nothing
+ * @param trial what is done otherwise with these than with the others of their mould, in the
+ *     maker's words; null where they are no trial
  */
 @RecordBuilder
 public record Piece(
@@ -24,19 +26,31 @@ public record Piece(
     @Nullable String cavityId,
     int count,
     List<Layer> layers,
-    @Nullable PieceWork work)
+    @Nullable PieceWork work,
+    @Nullable String trial)
     implements PieceBuilder.With {
   public static final Range COUNT = new Range(1, 500);
   public static final Range LAYERS = Design.LAYERS;
+  public static final int TRIAL_LENGTH = 60;
 
   /** Pieces from the first cavity of a mould. */
   public Piece(String mouldId, int count, List<Layer> layers) {
-    this(mouldId, null, count, layers, null);
+    this(mouldId, null, count, layers, null, null);
   }
 
   /** Pieces with nothing to do beside their layers. */
   public Piece(String mouldId, @Nullable String cavityId, int count, List<Layer> layers) {
-    this(mouldId, cavityId, count, layers, null);
+    this(mouldId, cavityId, count, layers, null, null);
+  }
+
+  /** Pieces that are no trial. */
+  public Piece(
+      String mouldId,
+      @Nullable String cavityId,
+      int count,
+      List<Layer> layers,
+      @Nullable PieceWork work) {
+    this(mouldId, cavityId, count, layers, work, null);
   }
 
   /** What belongs to it beside its layers. */
@@ -46,9 +60,11 @@ public record Piece(
 
   public Piece {
     layers = layers == null ? List.of() : List.copyOf(layers);
+    trial = trial == null || trial.isBlank() ? null : trial.strip();
     new Check()
         .name("mouldId", mouldId)
         .within("count", count, COUNT)
+        .atMost("trial", trial, TRIAL_LENGTH)
         .that(
             LAYERS.contains(layers.size()),
             Problem.outside("layers", Problem.Code.OUT_OF_RANGE, layers.size(), LAYERS))

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param hours when somebody is there; null for any hour, day or night
  * @param resinId the resin mostly taken; null for none in particular
  * @param units in which the screens speak
+ * @param learned when what was learned of resins, moulds and hands is planned with
  */
 @RecordBuilder
 public record Usual(
@@ -20,7 +21,8 @@ public record Usual(
     Room room,
     @Nullable Hours hours,
     @Nullable String resinId,
-    Speaks units)
+    Speaks units,
+    Learned learned)
     implements UsualBuilder.With {
 
   /** Starting values: common practice, no source. Nights belong to nobody. */
@@ -31,7 +33,8 @@ public record Usual(
           new Room(22, null),
           Hours.daily(7 * 60, 23 * 60),
           null,
-          Speaks.METRIC);
+          Speaks.METRIC,
+          Learned.WHEN_ASKED);
 
   /** The units that are shown and typed; what is kept is metric either way. */
   public enum Speaks {
@@ -39,10 +42,17 @@ public record Usual(
     US
   }
 
+  /** When what this workshop has learned is planned with. */
+  public enum Learned {
+    WHEN_ASKED,
+    ALWAYS
+  }
+
   public Usual {
     habits = habits == null ? Habits.DEFAULT : habits;
     hands = hands == null ? Hands.DEFAULT : hands;
     units = units == null ? Speaks.METRIC : units;
+    learned = learned == null ? Learned.WHEN_ASKED : learned;
     new Check().present("room", room).atMost("resinId", resinId, Check.NAME_LENGTH).orThrow();
   }
 }

@@ -296,6 +296,24 @@ class NamedCasesTest {
         .contains(Finding.Rule.MAKER_AWAY);
   }
 
+  /** What became free as well, and was not needed, was not waited for. */
+  @Test
+  void aLaterStartNamesTheSessionItWaitsFor() {
+    Session wanted = session(layered(1));
+    Instant start = wanted.startsAtInstant();
+    Booking hands =
+        new Booking(Booking.Thing.HANDS, "", 1, start, start.plusSeconds(3_300), "Knobs", "k");
+    Booking others =
+        new Booking(
+            Booking.Thing.MOULD, "other/main", 1, start, start.plusSeconds(3_300), "Pulls", "p");
+    Plan plan = PLANNER.plan(wanted, workshop().withBookings(List.of(others, hands)));
+    assertThat(plan.arranged().beginsSeconds()).isEqualTo(3_300);
+    assertThat(plan.findings())
+        .filteredOn(f -> f.rule() == Finding.Rule.BEGINS_LATER)
+        .singleElement()
+        .satisfies(f -> assertThat(f.other().id()).isEqualTo("k"));
+  }
+
   @Test
   void whatIsMovedByHandStaysAndWhatItBreaksIsTold() {
     Session session = session(layered(2));

@@ -16,6 +16,7 @@ import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.bench.StepCard;
+import calmpour.core.plan.doc.BatchMeasuring;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.LabelFacts;
@@ -269,6 +270,34 @@ class StepCardTest {
    */
   @Test
   void bothPumpsSayTheirStrokes() {
+    WorkedPlan all = pumped(8, 4);
+    BatchMeasuring measuring = all.plan().batches().getFirst().measuring();
+    double whole = Math.ceil(measuring.needG() / (8 * perMl(all, true) + 4 * perMl(all, false)));
+    boolean aFirst = measuring.firstPart() == Habits.FirstPart.A;
+    assertThat(says(all, Task.Kind.WEIGH_FIRST))
+        .contains(new StepCard.Say(StepCard.Code.PUMPED, whole, aFirst ? "A" : "B"));
+    assertThat(says(all, Task.Kind.WEIGH_SECOND))
+        .containsExactly(new StepCard.Say(StepCard.Code.PUMPED, whole, aFirst ? "B" : "A"));
+  }
+
+  /** 30 and 29 mL: 2 to 1 is 3 % off, and so is any count a hand would pump. */
+  @Test
+  void pumpsThatMissTheRatioAreNotSaid() {
+    WorkedPlan all = pumped(30, 29);
+    assertThat(all.plan().tasks())
+        .filteredOn(t -> t.kind() == Task.Kind.WEIGH_FIRST || t.kind() == Task.Kind.WEIGH_SECOND)
+        .hasSize(2);
+    for (Task.Kind kind : List.of(Task.Kind.WEIGH_FIRST, Task.Kind.WEIGH_SECOND)) {
+      assertThat(says(all, kind)).noneMatch(s -> s.code() == StepCard.Code.PUMPED);
+    }
+  }
+
+  private static double perMl(WorkedPlan all, boolean ofA) {
+    ResinSystem resin = all.job().resin();
+    return (ofA ? resin.knownDensityA() : resin.knownDensityB()).value();
+  }
+
+  private static WorkedPlan pumped(double strokeA, double strokeB) {
     ResinSystem resin =
         Samples.resin(ResinKind.CASTING, 40, 100, 24, null)
             .withRatio(new MixRatio(2, 1, MixRatio.Basis.VOLUME))
@@ -281,17 +310,8 @@ class StepCardTest {
         Samples.workshop(resin, List.of(Samples.mould("knob", 14, 20.0)), List.of(Colour.CLEAR))
             .withParts(
                 List.of(
-                    new ResinPart("a", "A", ResinPart.Side.A, null, null, 8.0, List.of()),
-                    new ResinPart("b", "B", ResinPart.Side.B, null, null, 4.0, List.of())));
-    WorkedPlan all = Samples.planner(new EngineModel()).work(session, workshop);
-    double strokes =
-        all.plan().batches().getFirst().measuring().needG()
-            / (8 * resin.knownDensityA().value() + 4 * resin.knownDensityB().value());
-    double whole = Math.ceil(strokes);
-    boolean aFirst = all.plan().batches().getFirst().measuring().firstPart() == Habits.FirstPart.A;
-    assertThat(says(all, Task.Kind.WEIGH_FIRST))
-        .contains(new StepCard.Say(StepCard.Code.PUMPED, whole, aFirst ? "A" : "B"));
-    assertThat(says(all, Task.Kind.WEIGH_SECOND))
-        .containsExactly(new StepCard.Say(StepCard.Code.PUMPED, whole, aFirst ? "B" : "A"));
+                    new ResinPart("a", "A", ResinPart.Side.A, null, null, strokeA, List.of()),
+                    new ResinPart("b", "B", ResinPart.Side.B, null, null, strokeB, List.of())));
+    return Samples.planner(new EngineModel()).work(session, workshop);
   }
 }

@@ -1,5 +1,6 @@
 package calmpour.core.plan.bench;
 
+import calmpour.core.mould.Mould;
 import calmpour.core.plan.doc.PieceGroup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
@@ -64,7 +65,7 @@ public final class Bookings {
           bookings.add(
               new Booking(
                   Booking.Thing.MOULD,
-                  piece.mouldId() + "/" + piece.cavityId(),
+                  Mould.key(piece.mouldId(), piece.cavityId()),
                   group.cavities().size(),
                   start.plusSeconds(from.getAsInt()),
                   start.plusSeconds(until),

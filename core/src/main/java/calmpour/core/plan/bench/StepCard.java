@@ -159,6 +159,8 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     READY_COLOURED,
     /** A kit of fixed bottles: what stays in one of them shifts the ratio. */
     DRAIN,
+    /** {@code text}: what is done otherwise with these pieces, as a trial. */
+    TRIAL,
     /** {@code value}: strokes of the pump; {@code text}: of A or B. */
     PUMPED,
     /** {@code value}: months that a bottle has been open; {@code text}: which. */

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
@@ -50,7 +51,8 @@ public final class StepCards {
     for (Batch batch : plan.batches()) {
       resins.put(batch.number(), batch.resinId());
       Counted pumped = BatchCard.pumps(job.in(batch.resinId()), batch);
-      if (pumped != null) {
+      double tolerance = job.session().habits().ratioTolerancePercent();
+      if (pumped != null && Math.abs(pumped.ratioErrorPercent()) <= tolerance) {
         boolean first = batch.measuring().firstPart() == Habits.FirstPart.A;
         strokes.put(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST), pumped(first, pumped));
         strokes.put(TaskId.batch(batch.number(), Task.Kind.WEIGH_SECOND), pumped(!first, pumped));
@@ -88,6 +90,7 @@ public final class StepCards {
     if (pumped != null) {
       says.add(pumped);
     }
+    trials(task, says);
     switch (task.kind()) {
       case POUR -> pour(task, says);
       case WARM, WEIGH_FIRST, STIR -> {
@@ -123,6 +126,22 @@ public final class StepCards {
     }
     List<StepCard.EmbedCard> embeds = embeds(task);
     return says.isEmpty() && embeds.isEmpty() ? StepCard.NOTHING : new StepCard(embeds, says);
+  }
+
+  /** Whatever is done to pieces of a trial says so; what is done to all of a batch, too. */
+  private void trials(Task task, List<StepCard.Say> says) {
+    Job.Line line = line(task);
+    if (line != null) {
+      if (line.piece().trial() != null) {
+        say(says, StepCard.Code.TRIAL, null, line.piece().trial());
+      }
+    } else if (task.kind() == Task.Kind.BUBBLE_PASS || task.kind() == Task.Kind.LOOK) {
+      job.lines().stream()
+          .map(l -> l.piece().trial())
+          .filter(Objects::nonNull)
+          .distinct()
+          .forEach(trial -> say(says, StepCard.Code.TRIAL, null, trial));
+    }
   }
 
   private Care care() {

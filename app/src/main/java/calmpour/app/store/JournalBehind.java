@@ -1,0 +1,110 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
+import static calmpour.app.store.generated.Tables.JOURNAL_FILL;
+import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
+import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
+
+import calmpour.core.journal.HandSpeeds;
+import calmpour.core.journal.Looked;
+import java.time.LocalDate;
+import java.util.List;
+import org.jooq.DSLContext;
+import org.jooq.Records;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** The evenings behind what was learned. */
+@Repository
+public class JournalBehind {
+  private final DSLContext db;
+
+  JournalBehind(DSLContext db) {
+    this.db = db;
+  }
+
+  /**
+   * An evening behind something that was learned.
+   *
+   * @param lowest so many times as told, s or K, or more; null where it says nothing of the kind
+   * @param highest so many times as told, or less; null likewise
+   * @param looks it is told by
+   */
+  public record Behind(
+      String runId,
+      String name,
+      LocalDate day,
+      @Nullable Double lowest,
+      @Nullable Double highest,
+      int looks) {}
+
+  /** The evenings behind a resin's pace, the latest first. */
+  public List<Behind> pace(String resinId, Looked.Of of) {
+    return db.select(
+            JOURNAL_EVENING.RUN_ID,
+            JOURNAL_EVENING.NAME,
+            JOURNAL_EVENING.LOCAL_DAY,
+            JOURNAL_LOOK.LOWEST,
+            JOURNAL_LOOK.HIGHEST,
+            JOURNAL_LOOK.LOOKS)
+        .from(JOURNAL_LOOK)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_LOOK.RUN_ID))
+        .where(JOURNAL_LOOK.RESIN_ID.eq(resinId))
+        .and(JOURNAL_LOOK.PACE.eq(of.name()))
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(Records.mapping(Behind::new));
+  }
+
+  /** The evenings behind what a cavity takes, the latest first. */
+  public List<Behind> fill(String mouldId, String cavityId) {
+    return db.select(
+            JOURNAL_EVENING.RUN_ID,
+            JOURNAL_EVENING.NAME,
+            JOURNAL_EVENING.LOCAL_DAY,
+            JOURNAL_FILL.TIMES,
+            JOURNAL_FILL.TIMES,
+            JOURNAL_FILL.LOOKS)
+        .from(JOURNAL_FILL)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_FILL.RUN_ID))
+        .where(JOURNAL_FILL.MOULD_ID.eq(mouldId))
+        .and(JOURNAL_FILL.CAVITY_ID.eq(cavityId))
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(Records.mapping(Behind::new));
+  }
+
+  /** The evenings behind how long hands take for one step, s; the latest first. */
+  public List<Behind> hands(HandSpeeds.Speed speed) {
+    return db.select(
+            JOURNAL_EVENING.RUN_ID,
+            JOURNAL_EVENING.NAME,
+            JOURNAL_EVENING.LOCAL_DAY,
+            JOURNAL_HAND.SECONDS,
+            JOURNAL_HAND.SECONDS,
+            JOURNAL_HAND.STEPS)
+        .from(JOURNAL_HAND)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_HAND.RUN_ID))
+        .where(JOURNAL_HAND.SPEED.eq(speed.name()))
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(Records.mapping(Behind::new));
+  }
+
+  /** The evenings on which the room was read, by how much it was warmer than told, K. */
+  public List<Behind> room() {
+    return db.select(
+            JOURNAL_EVENING.RUN_ID,
+            JOURNAL_EVENING.NAME,
+            JOURNAL_EVENING.LOCAL_DAY,
+            JOURNAL_EVENING.ROOM_READ_C,
+            JOURNAL_EVENING.ROOM_C)
+        .from(JOURNAL_EVENING)
+        .where(JOURNAL_EVENING.ROOM_READ_C.isNotNull())
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(row -> {
+          double warmerK = row.value4() - row.value5();
+          return new Behind(row.value1(), row.value2(), row.value3(), warmerK, warmerK, 1);
+        });
+  }
+}

@@ -1,0 +1,44 @@
+package calmpour.app.work;
+
+import calmpour.app.store.JournalCounts;
+import calmpour.app.store.UsualStore;
+import calmpour.core.habit.Hands;
+import calmpour.core.journal.HandSpeeds;
+import calmpour.core.session.Usual;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * Plans with what was learned of resins, moulds and hands whenever evenings were read, where this
+ * workshop does so always.
+ */
+@Component
+public class AlwaysLearned {
+  private final UsualStore usual;
+  private final JournalCounts journal;
+  private final PaceDesk paces;
+  private final FillDesk fills;
+
+  AlwaysLearned(UsualStore usual, JournalCounts journal, PaceDesk paces, FillDesk fills) {
+    this.usual = usual;
+    this.journal = journal;
+    this.paces = paces;
+    this.fills = fills;
+  }
+
+  /** Does nothing in a workshop that wants to be asked. */
+  @EventListener(JournalDesk.Read.class)
+  public void take() {
+    UsualStore.Kept kept = usual.find();
+    if (kept.usual().learned() != Usual.Learned.ALWAYS) {
+      return;
+    }
+    paces.takeLearned();
+    fills.takeLearned();
+    Hands hands = HandSpeeds.with(kept.usual().hands(), HandSpeeds.learn(journal.hands()));
+    if (!hands.equals(kept.usual().hands())) {
+      // Whoever changes their ways at this moment wins; the next evening tries again.
+      usual.update(kept.revision(), kept.usual().withHands(hands));
+    }
+  }
+}
