@@ -16,7 +16,7 @@ import { stepTitle, stepWhy } from "../words/card";
 import { doseWords, stockText } from "../words/doses";
 import { measured, otherwise, stepMeasure } from "../words/measured";
 import { cupName } from "../words/places";
-import { minutes } from "../words/time";
+import { minutesGiven } from "../words/time";
 import { Also, both, Fills, Steps } from "./CardSteps";
 import { RescueForm } from "./RescueForm";
 import { TallyForm } from "./TallyForm";
@@ -215,7 +215,7 @@ function Now({
       ? step.kind === "TINT"
         ? showWith(units.MASS, step.addG, 2)
         : measured(units, stepMeasure(step, batch), step.addG)
-      : minutes((step.endSeconds - step.startSeconds) / 60);
+      : minutesGiven((step.endSeconds - step.startSeconds) / 60);
   const whole = batch.mixing.tintedWhole.length > 0;
   const cup = batch.cups.find((c) => c.id === step.cupId) ?? (whole ? batch.cups[0] : undefined);
   return (

@@ -9,7 +9,7 @@ import { showWith } from "../units/units";
 import { countedText, measureText, stepTitle } from "../words/card";
 import { measured, stepMeasure } from "../words/measured";
 import { cupName } from "../words/places";
-import { clockTime, minutes } from "../words/time";
+import { clockTime, minutesGiven } from "../words/time";
 
 /** Each fill of the measuring cup, ticked off so that none is forgotten or poured twice. */
 export function Fills({ fills, what }: { fills: number[]; what: string }) {
@@ -91,7 +91,7 @@ export function Steps({
                   ? step.kind === "TINT"
                     ? showWith(units.MASS, step.addG, 2)
                     : measured(units, stepMeasure(step, batch), step.addG)
-                  : minutes((step.endSeconds - step.startSeconds) / 60)}
+                  : minutesGiven((step.endSeconds - step.startSeconds) / 60)}
             </Box>
           </Button>
         </li>

@@ -174,7 +174,9 @@ function Drawing(props: DrawingProps) {
   );
 }
 
-const LABEL_PX = 40;
+/** Half a letter of a label as it is drawn, and what stays free between two of them, px. */
+const HALF_LETTER = 3.4;
+const BETWEEN = 8;
 
 /** The first of each kind of work at a mixing cup is named, where there is room for the word. */
 export function label(layout: PourLineLayout, index: number): string | undefined {
@@ -186,7 +188,9 @@ export function label(layout: PourLineLayout, index: number): string | undefined
     const word = TASK_WORDS[task.kind];
     const x = layout.x(task.startSeconds);
     const taken = named.some(
-      (n) => n.batch === task.batch && (n.word === word || x - n.x < LABEL_PX),
+      (n) =>
+        n.batch === task.batch &&
+        (n.word === word || x - n.x < (n.word.length + word.length) * HALF_LETTER + BETWEEN),
     );
     if (!taken) {
       named.push({ word, batch: task.batch, x });

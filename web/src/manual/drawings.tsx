@@ -3,6 +3,8 @@ import type { CupKind, SectionRow } from "../api/client";
 import { CavitySection } from "../drawing/CavitySection";
 import { CupDrawing } from "../drawing/CupDrawing";
 import { EyeLevel } from "../drawing/EyeLevel";
+import { useUnits } from "../units/UnitsProvider";
+import { inUnits } from "../words/inUnits";
 
 /** Made up for the manual: a knob's mould, round, wider at its mouth. */
 const KNOB: SectionRow[] = Array.from({ length: 25 }, (_, i) => {
@@ -46,9 +48,10 @@ function whole(width: number, height: number, label: string, inside: ReactElemen
   );
 }
 
-/** What the manual's pages name, drawn by the parts that draw the plans. */
-export const DRAWINGS: Record<string, ReactElement> = {
-  mould: (
+/** Two layers to their lines, in the units that this workshop reads. */
+function Lines() {
+  const units = useUnits();
+  return (
     <CavitySection
       section={KNOB}
       pxPerMm={4}
@@ -57,12 +60,17 @@ export const DRAWINGS: Record<string, ReactElement> = {
         { fromMm: 9, toMm: 22, fill: CLEAR, apart: true },
       ]}
       marks={[
-        { atMm: 9, words: "9 mm" },
-        { atMm: 22, words: "22 mm" },
+        { atMm: 9, words: inUnits("9 mm", units) },
+        { atMm: 22, words: inUnits("22 mm", units) },
       ]}
       label="A mould in section, with two layers and the lines they are poured to"
     />
-  ),
+  );
+}
+
+/** What the manual's pages name, drawn by the parts that draw the plans. */
+export const DRAWINGS: Record<string, ReactElement> = {
+  mould: <Lines />,
   cup: (
     <CupDrawing
       kind={TALL}

@@ -165,6 +165,18 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
   const stands = plan && !trouble && session.resinId !== "" ? answer : null;
   const pairs = habits.planning?.pairsOfHands ?? 1;
   const sitting = batch && plan && sittings(plan).find((s) => s.includes(batch));
+  // While the conditions are open they stand below the board, which is what a condition changes.
+  const waysOut = answer && wrong && !trouble && (
+    <Ways
+      session={asked}
+      answer={answer}
+      resins={shelf.resins}
+      onTake={(next) => {
+        planning.anew();
+        edit(next, null);
+      }}
+    />
+  );
 
   return (
     <AboutProvider value={about}>
@@ -211,19 +223,10 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
             onMend={mend}
             onAccept={(finding, reason) => edit(onPurpose(session, finding, reason), null)}
             onTakeBack={(finding) => edit(notOnPurpose(session, finding), null)}
+            few={conditions}
           />
         )}
-        {answer && wrong && !trouble && (
-          <Ways
-            session={asked}
-            answer={answer}
-            resins={shelf.resins}
-            onTake={(next) => {
-              planning.anew();
-              edit(next, null);
-            }}
-          />
-        )}
+        {!conditions && waysOut}
         <Box
           sx={{
             display: "grid",
@@ -358,6 +361,7 @@ export function Bench({ editing, session, workshop, defaults }: Props) {
             </Box>
           )}
         </Box>
+        {conditions && waysOut}
         {plan && <Assumed plan={plan} session={asked} />}
         <Cautions />
         <Box sx={{ px: 2.5, pt: 1, display: "flex", gap: 1, flexWrap: "wrap" }}>

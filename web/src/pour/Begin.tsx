@@ -66,7 +66,14 @@ export function Begin({ session, sessionId, plan, disabled }: Props) {
         <Box
           role="group"
           aria-label="Begin with heat warnings?"
-          sx={{ flex: "1 1 100%", border: 2, borderColor: "error.main", borderRadius: 1, p: 1.5 }}
+          sx={{
+            order: 1,
+            flex: "1 1 100%",
+            border: 2,
+            borderColor: "error.main",
+            borderRadius: 1,
+            p: 1.5,
+          }}
         >
           <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, mb: 1 }}>
             {heat.map((text) => (
@@ -101,7 +108,14 @@ export function Begin({ session, sessionId, plan, disabled }: Props) {
         <Box
           role="group"
           aria-label="Begin with full moulds?"
-          sx={{ flex: "1 1 100%", border: 2, borderColor: "error.main", borderRadius: 1, p: 1.5 }}
+          sx={{
+            order: 1,
+            flex: "1 1 100%",
+            border: 2,
+            borderColor: "error.main",
+            borderRadius: 1,
+            p: 1.5,
+          }}
         >
           <Box sx={{ display: "flex", gap: 1, mb: 1 }}>
             <WrongMark />

@@ -117,6 +117,7 @@ export function StandIns({ state, speed, targetG, onClock, onClose }: Props) {
         ))}
       </Row>
       <Row title="Warm a cup">
+        {state.cups.length === 0 && "None is open."}
         {state.cups.map((cup) => (
           <Button
             key={cup.cupId}

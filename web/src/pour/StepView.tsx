@@ -40,7 +40,8 @@ export function StepView(props: Props) {
         minHeight: 0,
         display: "grid",
         gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1fr)" },
-        gridTemplateRows: { xs: "auto minmax(0, 1fr)", md: "1fr" },
+        // Long words scroll beside the drawing; they do not push it out of sight.
+        gridTemplateRows: { xs: "auto minmax(0, 1fr)", md: "minmax(0, 1fr)" },
         opacity: props.ahead ? 0.75 : 1,
         [LOW]: { gridTemplateColumns: "minmax(0, 1fr)", gridTemplateRows: "auto" },
       }}
@@ -101,23 +102,6 @@ export function StepView(props: Props) {
         >
           {step.status === "DONE" ? "This is done." : words.how}
         </Box>
-        {step.status !== "DONE" && props.lines.length > 0 && (
-          <Box
-            component="ul"
-            aria-label="What this step says"
-            sx={{
-              m: 0,
-              mt: 0.5,
-              pl: 2.5,
-              fontSize: { xs: "1.02rem", md: "1.3rem" },
-              [LOW]: { fontSize: "1rem" },
-            }}
-          >
-            {props.lines.map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </Box>
-        )}
         {props.window && (
           <Box sx={{ fontSize: { xs: "1.05rem", md: "1.4rem" }, fontWeight: 700, mt: 0.5 }}>
             {step.untilSeconds === undefined ? (
@@ -130,6 +114,23 @@ export function StepView(props: Props) {
           </Box>
         )}
         <Box sx={{ mt: { xs: 1, md: 2 } }}>{props.children}</Box>
+        {step.status !== "DONE" && props.lines.length > 0 && (
+          <Box
+            component="ul"
+            aria-label="What this step says"
+            sx={{
+              m: 0,
+              mt: 1,
+              pl: 2.5,
+              fontSize: { xs: "1.02rem", md: "1.3rem" },
+              [LOW]: { fontSize: "1rem" },
+            }}
+          >
+            {props.lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Box>
+        )}
         {props.notBefore && (
           <Box sx={{ fontSize: { xs: "1.05rem", md: "1.5rem" }, mt: 1 }}>
             Not before{" "}
@@ -145,6 +146,8 @@ export function StepView(props: Props) {
           minHeight: 0,
           minWidth: 0,
           overflow: "hidden",
+          position: { md: "sticky" },
+          top: 0,
           display: { xs: props.measured ? "none" : "flex", md: "flex" },
           alignItems: "flex-end",
           justifyContent: "center",

@@ -37,10 +37,13 @@ export async function openFile(file: File): Promise<Answer<OpenedSession>> {
   } catch {
     return { status: "trouble", trouble: NOT_ONE_OF_OURS };
   }
-  return ask(
+  const answer = await ask(
     api.POST("/api/sessions/file", {
       body: text as unknown as Record<string, never>,
       bodySerializer: (body) => body as unknown as string,
     }),
   );
+  return answer.status === "trouble" && answer.trouble.errors.some((e) => e.field === "file")
+    ? { status: "trouble", trouble: NOT_ONE_OF_OURS }
+    : answer;
 }

@@ -253,7 +253,7 @@ export const MIXING_GROUPS: readonly Group[] = [
         ? "Tinted whole, one colour is stirred once and alike in every cup; it stands longer in the big cup and warms there. Others split first."
         : "Split before tinting, so that it stands in shallow cups soonest. Others tint one colour whole.",
       `A full cup warms itself and then goes faster: ${showWith(units.VOLUME, 50, 0)} to ${showWith(units.VOLUME, 120, 0)} in one is usual. Deep-pour resins are ruled by their label alone.`,
-      "The overage makes up for what stays in cups and on sticks beyond what is reckoned.",
+      "The overage covers what stays in cups and on sticks beyond these figures.",
     ],
   },
 ];

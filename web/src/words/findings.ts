@@ -4,7 +4,7 @@ import type { Finding, Mend, Plan, Session } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { capital, countWord } from "./numbers";
 import { cupName, cupPlace, placeText } from "./places";
-import { clockTime, minutes, span } from "./time";
+import { clockTime, minutes, minutesBetween, minutesGiven, span, spanGiven } from "./time";
 
 export function findingText(finding: Finding, plan: Plan, units: Units): string {
   const place = placeText(finding.place, plan);
@@ -243,7 +243,7 @@ export function latePours(plan: Plan): string[] {
         plan.batches.flatMap((b) => b.cups),
         cup,
       );
-      const by = `${minutes(Math.min(...over))} to ${minutes(Math.max(...over))}`;
+      const by = minutesBetween(Math.min(...over), Math.max(...over));
       return its.length === cup.pours.length
         ? `All ${its.length} pours of ${of} are too late, by ${by}.`
         : `${its.length} of ${cup.pours.length} pours of ${of} are too late, by ${by}. The first is ${first}.`;
@@ -265,7 +265,7 @@ export function mendText(
     case "SHORTER_REST":
       return mend.value === 0
         ? "No rest"
-        : `Rest ${minutes(mend.value)} instead of ${minutes(session.habits?.restMinutes ?? 0)}`;
+        : `Rest ${minutesGiven(mend.value)} instead of ${minutesGiven(session.habits?.restMinutes ?? 0)}`;
     case "MORE_BATCHES":
       return mend.value === 0
         ? "Mix one batch more"
@@ -310,7 +310,7 @@ export function mendText(
     case "CHANGE_HOURS":
       return "Change the hours";
     case "OTHER_START":
-      return `Begin ${span(Math.abs(mend.value))} ${mend.value < 0 ? "earlier" : "later"}`;
+      return `Begin ${spanGiven(Math.abs(mend.value))} ${mend.value < 0 ? "earlier" : "later"}`;
     case "SOFT_TOOL":
       return "Bubbles with a soft tool";
     case "LEAVE_OUT": {

@@ -6,7 +6,7 @@ import { findingText, latePours } from "./findings";
 import { ordinal, withUnit } from "./numbers";
 import { cavityName, placeText } from "./places";
 import { stand } from "./stand";
-import { clockTime, minutes } from "./time";
+import { clockTime, minutes, minutesBetween, minutesGiven } from "./time";
 
 const START = new Date("2026-11-28T10:00:00Z");
 
@@ -72,7 +72,7 @@ describe("the title sentence", () => {
       "Europe/London",
       METRIC,
     );
-    expect(two.text).toBe("2 pours come too late, the last by 2.5 min.");
+    expect(two.text).toBe("2 pours come too late, the last by 3 min.");
   });
 
   it("tells millilitres first where the label counts by volume", () => {
@@ -98,7 +98,7 @@ describe("the title sentence", () => {
 describe("findings", () => {
   it("tells late pours a cup at a time, with the first and by how much", () => {
     expect(latePours(plan([late("1.2.1", 0.5), late("1.3.1", 2)]))).toEqual([
-      "2 of 3 pours of Ember are too late, by 0.5 min to 2 min. The first is Ember into Switch toggle, second.",
+      "2 of 3 pours of Ember are too late, by up to 2 min. The first is Ember into Switch toggle, second.",
     ]);
     expect(latePours(plan([]))).toEqual([]);
   });
@@ -141,7 +141,17 @@ describe("small words", () => {
 
   it("counts places and minutes as a maker would", () => {
     expect([1, 3, 12].map(ordinal)).toEqual(["first", "third", "no. 12"]);
-    expect([0.4, 3, 12.6].map(minutes)).toEqual(["0.4 min", "3 min", "13 min"]);
+    expect([0, 0.4, 1.3, 1.6, 5.3, 75.8].map(minutes)).toEqual([
+      "0 min",
+      "less than a minute",
+      "about a minute",
+      "2 min",
+      "5 min",
+      "76 min",
+    ]);
+    expect([0.75, 1.5, 12.6].map(minutesGiven)).toEqual(["0.8 min", "1.5 min", "13 min"]);
+    expect(minutesBetween(4.6, 5.2)).toBe("5 min");
+    expect(minutesBetween(21.7, 23.2)).toBe("22 to 23 min");
   });
 
   it("shows the workshop's own clock", () => {

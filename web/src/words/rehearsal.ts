@@ -72,7 +72,7 @@ export function questionWords(
     case "EMBED_FORGOTTEN":
       return {
         title: "An embed still lies on the bench",
-        text: "It was its turn a step ago.",
+        text: "It should have gone in a step ago.",
       };
     case "LATE":
       return {

@@ -22,16 +22,39 @@ export function dayAndTime(at: Date, zoneId: string): string {
   ).format(at);
 }
 
-/** Minutes as a maker says them: never more precise than it matters. */
+/** Minutes that were worked out, rounded as one would say them aloud. */
 export function minutes(value: number): string {
+  if (value > 0 && value < 0.75) {
+    return "less than a minute";
+  }
+  return value >= 0.75 && value < 1.5 ? "about a minute" : `${Math.round(value)} min`;
+}
+
+/** Minutes that somebody gave or has to keep to: half a minute is told. */
+export function minutesGiven(value: number): string {
   return value < 10 && value % 1 !== 0 ? `${value.toFixed(1)} min` : `${Math.round(value)} min`;
 }
 
-/** A wait of minutes, hours or days, as one would say it. */
-export function span(value: number): string {
-  if (value < 180) {
-    return minutes(value);
+/** From the least to the most minutes that were worked out. */
+export function minutesBetween(least: number, most: number): string {
+  const to = minutes(most);
+  if (minutes(least) === to) {
+    return to;
   }
+  return least < 1.5 ? `up to ${to}` : `${Math.round(least)} to ${to}`;
+}
+
+/** A wait of minutes, hours or days that was worked out, as one would say it. */
+export function span(value: number): string {
+  return value < 180 ? minutes(value) : hours(value);
+}
+
+/** A wait that somebody gave. */
+export function spanGiven(value: number): string {
+  return value < 180 ? minutesGiven(value) : hours(value);
+}
+
+function hours(value: number): string {
   return value < 48 * 60 ? `${Math.round(value / 60)} h` : `${Math.round(value / 1440)} days`;
 }
 

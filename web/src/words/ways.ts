@@ -2,14 +2,14 @@ import type { Binding, Plan, Session, Way } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { findingText } from "./findings";
 import { countWord } from "./numbers";
-import { minutes, span } from "./time";
+import { minutesGiven, spanGiven } from "./time";
 
 /** What stands in the way most, and by how much. */
 export function bindingText(binding: Binding, plan: Plan, units: Units): string {
   const { breaches, rest, ...finding } = binding;
   if (rest) {
-    const lasts = minutes(rest.potLifeMinutes);
-    return `The rest is longer than the resin lasts: ${minutes(rest.restMinutes)}, and its pot life is ${lasts}.`;
+    const lasts = minutesGiven(rest.potLifeMinutes);
+    return `The rest is longer than the resin lasts: ${minutesGiven(rest.restMinutes)}, and its pot life is ${lasts}.`;
   }
   const first = findingText({ ...finding, severity: "BREACH", mends: [] }, plan, units);
   const others = breaches - 1;
@@ -48,7 +48,7 @@ function changeText(
 ): string {
   switch (way.kind) {
     case "SHORTER_REST":
-      return way.value === 0 ? "No rest" : `Rest ${minutes(way.value)}`;
+      return way.value === 0 ? "No rest" : `Rest ${minutesGiven(way.value)}`;
     case "NO_WARMING":
       return "Leave the bottles cold";
     case "COOLER_ROOM":
@@ -62,7 +62,7 @@ function changeText(
     case "SLOWER_RESIN":
       return `Take ${resins.find((r) => r.id === way.target)?.name ?? "a slower resin"}`;
     case "OTHER_START":
-      return `Begin ${span(Math.abs(way.value))} ${way.value < 0 ? "earlier" : "later"}`;
+      return `Begin ${spanGiven(Math.abs(way.value))} ${way.value < 0 ? "earlier" : "later"}`;
     case "IN_LAYERS":
       return `Pour it in ${countWord(way.value).toLowerCase()} layers, each when the one below is hard`;
     case "LEAVE_OUT": {

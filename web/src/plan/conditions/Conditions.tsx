@@ -53,7 +53,7 @@ export function Conditions(props: Props) {
           label="Room"
           unit={units.TEMPERATURE}
           value={session.room.temperatureC}
-          width={120}
+          width={105}
           error={errorAt("room.temperatureC")}
           onChange={(v) =>
             v !== null &&
@@ -67,7 +67,7 @@ export function Conditions(props: Props) {
           label="Humidity (if known)"
           symbol="%"
           value={session.room.humidityPercent}
-          width={165}
+          width={155}
           optional
           error={errorAt("room.humidityPercent")}
           onChange={(v) => {
@@ -85,7 +85,7 @@ export function Conditions(props: Props) {
           onChange={(e) => onChange({ ...session, resinId: e.target.value }, null)}
           error={Boolean(resinError)}
           helperText={resinError?.message}
-          sx={{ minWidth: 230 }}
+          sx={{ minWidth: 215 }}
         >
           {shelf.resins.map((r) => (
             <MenuItem key={r.id} value={r.id}>
@@ -98,7 +98,7 @@ export function Conditions(props: Props) {
         <NumberField
           label="Batches at least"
           value={session.splitInto}
-          width={140}
+          width={130}
           error={errorAt("splitInto")}
           onChange={(v) => v !== null && onChange({ ...session, splitInto: v }, "splitInto")}
         />

@@ -77,7 +77,7 @@ export function WhatThereIs({ session, shelf, errors, onChange }: Props) {
         label="There is"
         value={told}
         onChange={(e) => choose(e.target.value as How)}
-        sx={{ width: 190 }}
+        sx={{ width: 175 }}
       >
         <MenuItem value="enough">enough of it</MenuItem>
         <MenuItem value="totalMl">a total, by volume</MenuItem>

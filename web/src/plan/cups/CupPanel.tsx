@@ -24,7 +24,7 @@ import { limitText, loadingText, portionText } from "../../words/loading";
 import { measured, measureOfCup } from "../../words/measured";
 import { cupName } from "../../words/places";
 import { ofCup } from "../../session/place";
-import { minutes } from "../../words/time";
+import { minutes, minutesGiven } from "../../words/time";
 import { Fig } from "../how/How";
 import { BesideCup } from "./BesideCup";
 import { CupRecipe } from "./CupRecipe";
@@ -116,7 +116,7 @@ function PotLife({ cup, plan, session, shelf }: Props) {
     resin.potLifeMassG === undefined ? "" : ` for ${showWith(units.MASS, resin.potLifeMassG, 0)}`;
   return (
     <Box sx={{ color: "text.secondary" }}>
-      Pot life: {minutes(resin.potLifeMinutes)} on the label{of}
+      Pot life: {minutesGiven(resin.potLifeMinutes)} on the label{of}
       {own && `, ${minutes(resin.potLifeMinutes * own.times)} learned`}; about{" "}
       <Fig of={`${ofCup(cup.id)}/workingTimeMinutes`} what={`Working time of ${cup.colour.name}`}>
         {minutes(here)}

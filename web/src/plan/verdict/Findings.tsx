@@ -18,6 +18,8 @@ interface Props {
   onMend: (mend: Mend) => void;
   onAccept: (finding: Finding, reason: string) => void;
   onTakeBack: (finding: Finding) => void;
+  /** Something else is open above the board: the first alone is shown unasked. */
+  few: boolean;
 }
 
 const OnPurpose = later(() => import("./OnPurpose").then((m) => m.OnPurpose));
@@ -35,7 +37,7 @@ interface Told {
 
 /** What is wrong or nearly so, each with what would mend it; the rest is one key away. */
 export function Findings(props: Props) {
-  const { plan, session, startsAt, onMend } = props;
+  const { plan, session, startsAt, onMend, few } = props;
   const units = useUnits();
   const [all, setAll] = useState(false);
   const breaches = plan.findings.filter((f) => f.severity === "BREACH");
@@ -95,7 +97,7 @@ export function Findings(props: Props) {
   const lines = all
     ? told
     : firsts
-        .slice(0, SHOWN)
+        .slice(0, few ? 1 : SHOWN)
         .map((line) =>
           alike(line) > 0
             ? { ...line, text: `${line.text} And ${alike(line)} more like it.` }

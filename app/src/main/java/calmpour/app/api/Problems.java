@@ -107,7 +107,7 @@ class Problems extends ResponseEntityExceptionHandler {
       return ResponseEntity.status(detail.getStatus()).body(detail);
     }
     ProblemDetail detail =
-        problem(HttpStatus.BAD_REQUEST, "not-json", "This cannot be read", "The body is missing.");
+        problem(HttpStatus.BAD_REQUEST, "not-json", "This cannot be read", "Nothing was sent.");
     return ResponseEntity.badRequest().body(detail);
   }
 

@@ -1,5 +1,6 @@
 package calmpour.app.store;
 
+import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 import static calmpour.app.store.generated.Tables.SEEDING;
 
 import calmpour.core.check.InvalidValuesException;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -126,11 +128,22 @@ class DemoHistory {
       // Nobody has taken anything out of its mould yet.
       Instant beforeOut = begun.plusSeconds(demould - 60L);
       runs.append(
-          runs.begin(null, run).id(),
+          runs.begin(past(session), run).id(),
           World.carryOutUntil(run, SEED, now.isBefore(beforeOut) ? now : beforeOut));
     } catch (InvalidValuesException cannotBePlanned) {
       // Nothing is due then.
     }
+  }
+
+  /** The id of the session by this name that the workshop keeps and that is behind it. */
+  private @Nullable String past(Session template) {
+    LocalDateTime now = LocalDateTime.now(clock.withZone(ZoneId.of(template.zoneId())));
+    return db.select(SAVED_SESSION.ID)
+        .from(SAVED_SESSION)
+        .where(SAVED_SESSION.NAME.eq(template.name()))
+        .and(SAVED_SESSION.STARTS_AT.lt(now))
+        .limit(1)
+        .fetchOne(SAVED_SESSION.ID);
   }
 
   private Session on(Session template, int evening, double roomC) {
@@ -159,7 +172,7 @@ class DemoHistory {
     try {
       WorkedPlan worked = planner.work(session, workshop);
       Run run = new Run(session, worked.job().used(), worked.plan(), session.startsAtInstant());
-      String id = runs.begin(null, run).id();
+      String id = runs.begin(past(session), run).id();
       runs.append(id, World.carryOut(run, seed, true, casts).events());
     } catch (InvalidValuesException cannotBePlanned) {
       // An evening less.
