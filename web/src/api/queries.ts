@@ -133,6 +133,8 @@ export const useYields = (by: YieldBy) =>
     api.GET("/api/journal/yields", { params: { query: { by } } }),
   );
 
+export const useDepths = () => useKept(["journal", "depths"], () => api.GET("/api/journal/depths"));
+
 export const useTrials = () => useKept(["journal", "trials"], () => api.GET("/api/journal/trials"));
 
 export const useMouldLives = () =>

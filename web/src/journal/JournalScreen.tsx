@@ -10,6 +10,8 @@ import { OneOf } from "../ui/OneOf";
 import { Loading } from "../ui/Loading";
 import { Empty, Told } from "../ui/Told";
 import { DayField } from "../ui/When";
+import { useUnits } from "../units/UnitsProvider";
+import { JOINS, rooms } from "../words/found";
 import { FAULTS } from "../words/record";
 import { Evenings } from "./Evenings";
 import { LearnedHabit } from "./LearnedHabit";
@@ -17,6 +19,7 @@ import { LearnedHands } from "./LearnedHands";
 import { LearnedFills } from "./LearnedFills";
 import { LearnedPaces } from "./LearnedPaces";
 import { LearnedRoom } from "./LearnedRoom";
+import { ProvenDepths } from "./ProvenDepths";
 import { WithoutRecord } from "./WithoutRecord";
 import { Yields } from "./Yields";
 
@@ -69,6 +72,7 @@ export function JournalScreen() {
           <LearnedHabit />
           <LearnedPaces />
           <LearnedFills />
+          <ProvenDepths />
           <LearnedRoom />
           <LearnedHands />
         </>
@@ -129,17 +133,25 @@ const GRADES = [
 ] as const;
 
 function Filters({ found, wanted, onWant }: FiltersProps) {
+  const units = useUnits();
   const set = (change: JournalWanted) => onWant({ ...wanted, ...change });
+  const theirRooms = rooms(units);
   const chooses = (
     label: string,
-    key: "mould" | "resin" | "colour" | "fault" | "grade",
+    key: "mould" | "resin" | "colour" | "lot" | "join" | "fault" | "grade",
+    choices: readonly (readonly [string, string])[],
+  ) => choosing(label, wanted[key] ?? "", (to) => set({ [key]: to } as JournalWanted), choices);
+  const choosing = (
+    label: string,
+    chosen: string,
+    onChoose: (to: string | undefined) => void,
     choices: readonly (readonly [string, string])[],
   ) => (
     <TextField
       select
       label={label}
-      value={wanted[key] ?? ""}
-      onChange={(e) => set({ [key]: e.target.value || undefined } as JournalWanted)}
+      value={chosen}
+      onChange={(e) => onChoose(e.target.value || undefined)}
       sx={{ width: 170 }}
       slotProps={{ select: { displayEmpty: true } }}
     >
@@ -169,6 +181,21 @@ function Filters({ found, wanted, onWant }: FiltersProps) {
       {chooses("Mould", "mould", named(found?.moulds))}
       {chooses("Colour", "colour", named(found?.colours))}
       {chooses("Resin", "resin", named(found?.resins))}
+      {chooses("Lot", "lot", named(found?.lots))}
+      {chooses("Join", "join", Object.entries(JOINS))}
+      {choosing(
+        "Room",
+        wanted.roomFrom === undefined && wanted.roomBelow === undefined
+          ? ""
+          : `${wanted.roomFrom ?? ""}-${wanted.roomBelow ?? ""}`,
+        (to) =>
+          set({
+            roomFrom: undefined,
+            roomBelow: undefined,
+            ...theirRooms.find((r) => r.key === to)?.wanted,
+          } as JournalWanted),
+        theirRooms.map((r) => [r.key, r.words] as const),
+      )}
       {chooses(
         "Fault",
         "fault",

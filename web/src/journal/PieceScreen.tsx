@@ -15,6 +15,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { doseWords } from "../words/doses";
 import { ordinal } from "../words/numbers";
+import { joinText } from "../words/found";
 import { faultWords, lookCodes, spotWords, VERDICTS } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
 import { GradeMark } from "../drawing/GradeMark";
@@ -150,6 +151,11 @@ function Piece({ page }: { page: JournalPiecePage }) {
               {b.mixedSeconds !== undefined && `; stirred until ${at(b.mixedSeconds)}`}
             </Box>
           ))}
+          {page.lots.length > 0 && (
+            <Box>
+              {[...new Set(page.lots.map((l) => `${l.partName}, lot ${l.code}`))].join("; ")}
+            </Box>
+          )}
           {page.cups.map(({ cup, doses }) => (
             <Box key={cup.cupId} sx={{ mt: 0.5 }}>
               <b>{cup.colourName}</b>{" "}
@@ -172,6 +178,9 @@ function Piece({ page }: { page: JournalPiecePage }) {
               </li>
             ))}
           </Box>
+          {page.joins.map((join) => (
+            <Box key={join.layer}>{joinText(join)}</Box>
+          ))}
           <Box sx={{ mt: 0.75, color: "text.secondary" }}>
             Room as planned: {showWith(units.TEMPERATURE, page.roomC)}
             {page.humidityPercent !== undefined && `, ${page.humidityPercent} % humidity`}

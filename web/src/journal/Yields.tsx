@@ -6,6 +6,7 @@ import { useYields } from "../api/queries";
 import { Fetched } from "../ui/Fetched";
 import { OneOf } from "../ui/OneOf";
 import { Empty } from "../ui/Told";
+import { countedName } from "../words/found";
 import { yieldText } from "../words/journal";
 import { CompareTwo } from "./CompareTwo";
 import { HowGood } from "./HowGood";
@@ -15,7 +16,7 @@ import { Trials } from "./Trials";
 const WIDTH = 260;
 const HEIGHT = 22;
 
-/** How many pieces came out well, by mould, resin, colour or month, with how sure that is. */
+/** How many pieces came out well, by mould, resin, lot, colour, join or month, with how sure that is. */
 export function Yields() {
   const [by, setBy] = useState<YieldBy>("MOULD");
   return (
@@ -27,14 +28,17 @@ export function Yields() {
           ["MOULD", "mould"],
           ["COLOUR", "colour on top"],
           ["RESIN", "resin"],
+          ["LOT", "lot"],
+          ["JOIN", "join"],
           ["MONTH", "month"],
         ]}
         chosen={by}
         onChoose={setBy}
       />
       <Fetched query={useYields(by)} loading="Counting…">
-        {(rows) =>
-          rows.length === 0 ? (
+        {(counted) => {
+          const rows = counted.map((r) => ({ ...r, name: countedName(by, r.name) }));
+          return rows.length === 0 ? (
             <Empty title="No piece was looked at yet">
               <p>Look over the pieces of an evening, and they count here.</p>
             </Empty>
@@ -50,8 +54,8 @@ export function Yields() {
               <CompareTwo rows={rows} />
               <MouldLives />
             </>
-          )
-        }
+          );
+        }}
       </Fetched>
     </>
   );
@@ -96,20 +100,13 @@ function Table({ rows }: { rows: Yield[] }) {
             </td>
             <td>
               {yieldText(row)}
-              {row.differs && <b> {againstTheRest(row, rows)}</b>}
+              {row.differs && <b> {row.better ? "Better" : "Worse"} than the rest.</b>}
             </td>
           </tr>
         ))}
       </tbody>
     </Box>
   );
-}
-
-/** More than chance would make it; said which way. */
-function againstTheRest(row: Yield, rows: Yield[]): string {
-  const looked = rows.reduce((sum, r) => sum + r.looked, 0) - row.looked;
-  const good = rows.reduce((sum, r) => sum + r.good, 0) - row.good;
-  return row.good * looked > good * row.looked ? "Better than the rest." : "Worse than the rest.";
 }
 
 /** The counted share as a mark, and from where to where it may really lie as a bar. */

@@ -1,6 +1,8 @@
+// Longer than other files: one world, poured once, is asked for all that the journal makes of it.
 package calmpour.app;
 
 import static calmpour.app.Seen.button;
+import static calmpour.app.Seen.choose;
 import static calmpour.app.Seen.field;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -35,6 +37,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What was done and what came of it, in a demo of its own, carried out by the world. */
@@ -50,8 +53,34 @@ class JournalTest {
   @BeforeAll
   static void start() {
     app = RunningApp.demo(data);
+    opened("casting-a", "A", lot("A-11", "2026-01-01"), lot("A-22", "2026-02-02"));
+    opened("casting-b-slow", "B", lot("S-9", OPENED));
     told.add(PastEvenings.tried(app, "garden-row-labels", 1, "letters brushed first"));
     told.addAll(PastEvenings.pour(app, List.of("pantry-knobs", "fern-bell-pushes"), 4));
+  }
+
+  /** Of part B; evenings before and after it are poured. */
+  private static final String OPENED = "2026-07-04";
+
+  private static ObjectNode lot(String code, String openedOn) {
+    return JsonNodeFactory.instance
+        .objectNode()
+        .put("code", code)
+        .put("openedOn", openedOn)
+        .put("leftG", 400);
+  }
+
+  private static void opened(String part, String side, ObjectNode... lots) {
+    ObjectNode its =
+        JsonNodeFactory.instance
+            .objectNode()
+            .put("id", part)
+            .put("side", side)
+            .put("name", "Part " + side);
+    for (ObjectNode lot : lots) {
+      its.withArray("lots").add(lot);
+    }
+    assertThat(app.put("/api/parts/" + part, its).status()).isEqualTo(200);
   }
 
   @AfterAll
@@ -221,7 +250,102 @@ class JournalTest {
     String text = app.text("/api/journal/pieces.csv");
     assertThat(text.split("\r\n", -1)).hasSize(pieces(journal("")) + 2);
     assertThat(text)
-        .startsWith("day,evening,piece,code,mould,colours,grade,faults,line,became,became on\r\n");
+        .startsWith(
+            "day,evening,piece,code,mould,colours,grade,faults,line,trial,lots,joins,room °C,"
+                + "became,became on\r\n")
+        .contains("letters brushed first", "Part A, lot A-11; Part B, lot S-9", "GEL");
+  }
+
+  /** Found by the bottle that was open first that day; nothing is said of days before it was. */
+  @Test
+  void findsPiecesByTheirLots() {
+    String a = "?lot=" + query("Part A, lot A-11");
+    String b = "?lot=" + query("Part B, lot S-9");
+    int after = pieces(journal("?from=" + OPENED));
+    assertThat(pieces(journal(a))).isEqualTo(pieces(journal("?from=2026-01-01")));
+    assertThat(pieces(journal(b))).isEqualTo(after).isPositive();
+    assertThat(after).isLessThan(pieces(journal(a)));
+    assertThat(pieces(journal(word("s-9 knob")))).isPositive().isLessThan(after);
+    assertThat(journal("?lot=" + query("Part A, lot A-22"))).isEmpty();
+    JsonNode lots = app.get("/api/journal/yields?by=LOT").body();
+    assertThat(lots.findValuesAsString("name"))
+        .containsExactly("Part A, lot A-11", "Part B, lot S-9");
+    assertThat(lots.at("/1/looked").asInt()).isEqualTo(after - pieces(journal(b + "&grade=NONE")));
+    assertThat(lots.at("/1/good").asInt()).isEqualTo(pieces(journal(b + "&grade=GOOD")));
+  }
+
+  private static String query(String text) {
+    return URLEncoder.encode(text, StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void findsPiecesByTheirRoomWithoutAGapBetweenRooms() {
+    int all = 0;
+    for (String room :
+        List.of("?roomBelow=18", "?roomFrom=18&roomBelow=22", "?roomFrom=22&roomBelow=22.5")) {
+      all += pieces(journal(room));
+    }
+    assertThat(all + pieces(journal("?roomFrom=22.5"))).isEqualTo(pieces(journal("")));
+    assertThat(pieces(journal("?roomFrom=22.5"))).isPositive().isLessThan(pieces(journal("")));
+  }
+
+  /** Each against what its session asked for and its page says. */
+  @Test
+  void findsPiecesByTheirJoinsAndKnowsHowDeepWentWell() {
+    Map<String, ObjectNode> sessions = new java.util.HashMap<>();
+    for (String name : List.of("garden-row-labels", "pantry-knobs", "fern-bell-pushes")) {
+      ObjectNode session = RunningApp.demoDocument("sessions/" + name);
+      sessions.put(session.get("name").asString(), session);
+    }
+    Set<String> gel = new java.util.HashSet<>();
+    journal("?join=GEL")
+        .forEach(
+            e -> e.get("pieces").forEach(p -> gel.add(e.get("id").asString() + p.get("piece"))));
+    List<Double> good = new ArrayList<>();
+    for (JsonNode evening : journal("")) {
+      for (JsonNode piece : evening.get("pieces")) {
+        String id = evening.get("id").asString();
+        String at = piece.get("piece").asString();
+        JsonNode page = app.get("/api/journal/pieces/" + id + "/" + at).body();
+        JsonNode layers =
+            sessions
+                .get(evening.get("name").asString())
+                .at("/pieces/" + page.at("/piece/line").asInt() + "/layers");
+        int poured = page.at("/piece/poured").asInt();
+        boolean asked = false;
+        for (int layer = 1; layer < Math.min(poured, layers.size()); layer++) {
+          asked |= "GEL".equals(layers.get(layer).path("join").asString());
+        }
+        assertThat(gel.contains(id + piece.get("piece"))).as(id + " " + at).isEqualTo(asked);
+        if ("GOOD".equals(piece.path("grade").asString())) {
+          double deepest = 0;
+          for (JsonNode layer : page.at("/view/layers")) {
+            deepest =
+                Math.max(deepest, layer.get("toMm").asDouble() - layer.get("fromMm").asDouble());
+          }
+          good.add(deepest);
+        }
+      }
+    }
+    assertThat(gel).isNotEmpty();
+    good.sort(java.util.Comparator.reverseOrder());
+    JsonNode depths = app.get("/api/journal/depths").body();
+    assertThat(depths.size()).isEqualTo(1);
+    assertThat(depths.at("/0/proven/mm").asDouble()).isEqualTo(good.get(2), within(1e-9));
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal"));
+    choose(page, "Join", "at gel");
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText(gel.size() + " pieces");
+    int warm = pieces(journal("?join=GEL&roomFrom=22&roomBelow=24"));
+    assertThat(warm).isPositive().isLessThan(gel.size());
+    choose(page, "Room", "22 °C to 24 °C");
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText(warm + " pieces");
+    Seen.readableOnAnyWidth(page, "pieces found by join and room");
+    page.navigate(app.url("/journal?part=hands"));
+    assertThat(
+            page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Learned: how deep")))
+        .containsText("in one layer");
   }
 
   /**

@@ -1,7 +1,7 @@
 package calmpour.app.api;
 
-import calmpour.app.format.JournalFile;
 import calmpour.app.format.ScanPattern;
+import calmpour.app.store.JournalChoices;
 import calmpour.app.store.JournalCounts;
 import calmpour.app.store.JournalStore;
 import calmpour.app.store.Older;
@@ -12,6 +12,9 @@ import calmpour.app.work.JournalDesk;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import calmpour.core.design.Join;
+import calmpour.core.journal.Joined;
+import calmpour.core.journal.LotsUsed;
 import calmpour.core.journal.PieceCode;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.Proportion;
@@ -28,10 +31,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -55,6 +56,7 @@ public class JournalController {
 
   private final JournalDesk desk;
   private final JournalStore journal;
+  private final JournalChoices choices;
   private final JournalCounts counted;
   private final RunStore runs;
   private final PiecePhotos photos;
@@ -62,11 +64,13 @@ public class JournalController {
   JournalController(
       JournalDesk desk,
       JournalStore journal,
+      JournalChoices choices,
       JournalCounts counted,
       RunStore runs,
       PiecePhotos photos) {
     this.desk = desk;
     this.journal = journal;
+    this.choices = choices;
     this.counted = counted;
     this.runs = runs;
     this.photos = photos;
@@ -84,9 +88,10 @@ public class JournalController {
       @Nullable String older,
       JournalStore.FoundCount counted,
       int pending,
-      List<JournalStore.JournalChoice> moulds,
-      List<JournalStore.JournalChoice> resins,
-      List<JournalStore.JournalChoice> colours) {}
+      List<JournalChoices.JournalChoice> moulds,
+      List<JournalChoices.JournalChoice> resins,
+      List<JournalChoices.JournalChoice> colours,
+      List<JournalChoices.JournalChoice> lots) {}
 
   /** Evenings with the pieces that are looked for; all that is said has to hold. */
   @GetMapping
@@ -97,6 +102,10 @@ public class JournalController {
       @RequestParam(required = false) @Nullable String colour,
       @RequestParam(required = false) LookOver.@Nullable Fault fault,
       @RequestParam(required = false) @Nullable String grade,
+      @RequestParam(required = false) @Nullable String lot,
+      @RequestParam(required = false) @Nullable Join join,
+      @RequestParam(required = false) @Nullable Double roomFrom,
+      @RequestParam(required = false) @Nullable Double roomBelow,
       @RequestParam(required = false) @Nullable LocalDate from,
       @RequestParam(required = false) @Nullable LocalDate to,
       @RequestParam(required = false) @Nullable String older) {
@@ -108,16 +117,18 @@ public class JournalController {
         .orThrow();
     int pending = desk.catchUp();
     JournalStore.Wanted wanted =
-        new JournalStore.Wanted(words, mould, resin, colour, fault, grade, from, to);
+        new JournalStore.Wanted(
+            words, mould, resin, colour, fault, grade, lot, join, roomFrom, roomBelow, from, to);
     JournalStore.Found found = journal.find(wanted, before, MOST);
     return new JournalFound(
         found.evenings(),
         found.older() == null ? null : found.older().text(),
         journal.count(wanted),
         pending,
-        journal.moulds(),
-        journal.resins(),
-        journal.colours());
+        choices.moulds(),
+        choices.resins(),
+        choices.colours(),
+        choices.lots());
   }
 
   /**
@@ -127,6 +138,8 @@ public class JournalController {
    * @param pours what went into it, in order
    * @param cups the cups that it came out of, with their doses
    * @param batches what they were mixed from
+   * @param lots out of which bottles, as far as that is known
+   * @param joins how its layers met
    * @param castNumber the so-manieth out of its mould that is in the journal, from 1
    * @param pictures the numbers of the pictures there are of it
    * @param code on its tag
@@ -142,6 +155,8 @@ public class JournalController {
       List<AsRun.PourIn> pours,
       List<CupOfIt> cups,
       List<AsRun.BatchIn> batches,
+      List<LotsUsed.LotOfBatch> lots,
+      List<Joined.JoinMade> joins,
       double roomC,
       @Nullable Double humidityPercent,
       int castNumber,
@@ -173,6 +188,10 @@ public class JournalController {
             .filter(c -> pours.stream().anyMatch(p -> p.cupId().equals(c.cupId())))
             .map(c -> new CupOfIt(c, doses(plan, c)))
             .toList();
+    List<AsRun.BatchIn> batches =
+        one.asRun().batches().stream()
+            .filter(b -> cups.stream().anyMatch(c -> c.cup().batch() == b.number()))
+            .toList();
     return new PiecePage(
         kept.id(),
         kept.run().session().name(),
@@ -182,9 +201,11 @@ public class JournalController {
         plan.pieces().get(id.line() - 1),
         pours,
         cups,
-        one.asRun().batches().stream()
-            .filter(b -> cups.stream().anyMatch(c -> c.cup().batch() == b.number()))
+        batches,
+        LotsUsed.of(kept.run()).stream()
+            .filter(l -> batches.stream().anyMatch(b -> b.number() == l.batch()))
             .toList(),
+        Joined.of(kept.run(), one.asRun()).stream().filter(j -> j.piece().equals(id)).toList(),
         kept.run().session().room().temperatureC(),
         kept.run().session().room().humidityPercent(),
         journal.castNumber(
@@ -233,23 +254,34 @@ public class JournalController {
    * @param lowest share that they may really have, 0 to 1
    * @param highest share that they may really have, 0 to 1
    * @param differs whether that is other than for all the others by more than chance
+   * @param better whether a larger share of it is good than of all the others
    */
   public record PieceYield(
-      String name, int looked, int good, double lowest, double highest, boolean differs) {}
+      String name,
+      int looked,
+      int good,
+      double lowest,
+      double highest,
+      boolean differs,
+      boolean better) {}
 
-  /** How many came out well, counted by mould, resin, colour or month. */
+  /** How many came out well, counted by mould, resin, colour, lot, join or month. */
   @GetMapping("/yields")
   List<PieceYield> yields(@RequestParam JournalCounts.By by) {
     desk.catchUp();
-    List<JournalCounts.Count> counts = counted.counts(by);
-    int looked = counts.stream().mapToInt(JournalCounts.Count::looked).sum();
-    int good = counts.stream().mapToInt(JournalCounts.Count::good).sum();
-    return counts.stream()
+    JournalCounts.Counted all = counted.counts(by);
+    return all.counts().stream()
         .map(c -> {
           Proportion its = Proportion.of(c.good(), c.looked());
-          Proportion others = Proportion.of(good - c.good(), looked - c.looked());
+          Proportion others = Proportion.of(all.good() - c.good(), all.looked() - c.looked());
           return new PieceYield(
-              c.name(), c.looked(), c.good(), its.lowest(), its.highest(), its.differsFrom(others));
+              c.name(),
+              c.looked(),
+              c.good(),
+              its.lowest(),
+              its.highest(),
+              its.differsFrom(others),
+              its.share() > others.share());
         })
         .toList();
   }
@@ -332,50 +364,5 @@ public class JournalController {
         .within("otherCount", (double) otherCount, new Range(0, Math.max(1, otherOf)))
         .orThrow();
     return TwoCounts.of(Proportion.of(count, of), Proportion.of(otherCount, otherOf));
-  }
-
-  /** All pieces as a table that other programs read. */
-  @GetMapping(path = "/pieces.csv", produces = "text/csv")
-  ResponseEntity<String> csv() {
-    desk.catchUp();
-    return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"journal.csv\"")
-        .body(JournalFile.csv(HEADS, rows()));
-  }
-
-  private static final List<String> HEADS =
-      List.of(
-          "day",
-          "evening",
-          "piece",
-          "code",
-          "mould",
-          "colours",
-          "grade",
-          "faults",
-          "line",
-          "became",
-          "became on");
-
-  private List<List<String>> rows() {
-    JournalStore.Wanted all =
-        new JournalStore.Wanted(null, null, null, null, null, null, null, null);
-    return journal.find(all, null, Integer.MAX_VALUE).evenings().stream()
-        .flatMap(evening ->
-            evening.pieces().stream()
-                .map(piece ->
-                    List.of(
-                        evening.day().toString(),
-                        evening.name(),
-                        piece.piece(),
-                        piece.code(),
-                        piece.mouldName(),
-                        String.join("; ", piece.colours()),
-                        piece.grade() == null ? "" : piece.grade().name(),
-                        piece.faults().stream().map(Enum::name).collect(Collectors.joining("; ")),
-                        piece.text() == null ? "" : piece.text(),
-                        piece.became() == null ? "" : piece.became().name(),
-                        piece.becameDay() == null ? "" : piece.becameDay().toString())))
-        .toList();
   }
 }

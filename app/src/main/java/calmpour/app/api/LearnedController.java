@@ -2,14 +2,19 @@ package calmpour.app.api;
 
 import calmpour.app.store.JournalBehind;
 import calmpour.app.store.JournalCounts;
+import calmpour.app.store.ShelfStore;
 import calmpour.app.work.FillDesk;
 import calmpour.app.work.JournalDesk;
 import calmpour.app.work.PaceDesk;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.MouldLife;
+import calmpour.core.journal.ProvenDepth;
 import calmpour.core.journal.RoomFelt;
+import calmpour.core.resin.LabelFacts;
+import calmpour.core.resin.ResinSystem;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -24,6 +29,7 @@ public class LearnedController {
   private final JournalDesk desk;
   private final JournalCounts journal;
   private final JournalBehind behind;
+  private final ShelfStore shelf;
   private final PaceDesk paces;
   private final FillDesk fills;
 
@@ -31,11 +37,13 @@ public class LearnedController {
       JournalDesk desk,
       JournalCounts journal,
       JournalBehind behind,
+      ShelfStore shelf,
       PaceDesk paces,
       FillDesk fills) {
     this.desk = desk;
     this.journal = journal;
     this.behind = behind;
+    this.shelf = shelf;
     this.paces = paces;
     this.fills = fills;
   }
@@ -64,6 +72,34 @@ public class LearnedController {
   RoomFelt room() {
     desk.catchUp();
     return RoomFelt.of(journal.roomsWarmer());
+  }
+
+  /**
+   * How deep a resin was poured here in one layer and came out well.
+   *
+   * @param labelMm what its label allows; null where it says nothing, or the shelf has it no more
+   */
+  public record DepthHere(
+      String resinId, String resinName, ProvenDepth proven, @Nullable Double labelMm) {}
+
+  /** The depths that were proven here, beside what labels allow. */
+  @GetMapping("/depths")
+  List<DepthHere> depths() {
+    desk.catchUp();
+    List<ResinSystem> shelved = shelf.workshop().resins();
+    return journal.depths().stream()
+        .map(d ->
+            new DepthHere(
+                d.resinId(),
+                d.resinName(),
+                d.proven(),
+                shelved.stream()
+                    .filter(r -> r.id().equals(d.resinId()))
+                    .findFirst()
+                    .map(ResinSystem::facts)
+                    .map(LabelFacts::depthToMm)
+                    .orElse(null)))
+        .toList();
   }
 
   /** What the moulds have been through, the most used first. */

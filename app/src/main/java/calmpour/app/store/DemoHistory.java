@@ -13,6 +13,8 @@ import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
+import calmpour.core.stock.Lot;
+import calmpour.core.stock.ResinPart;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -22,9 +24,11 @@ import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
@@ -168,8 +172,37 @@ class DemoHistory {
     return all;
   }
 
-  private void carryOut(Session session, Workshop workshop, long seed, Map<String, Integer> casts) {
+  /** The shelf on that day: where a bottle was not opened yet, the one before it was. */
+  private static Workshop before(Workshop workshop, LocalDate day) {
+    return workshop.withParts(
+        workshop.parts().stream()
+            .map(part -> {
+              Optional<Lot> first =
+                  part.lots().stream()
+                      .filter(lot -> lot.openedOn() != null)
+                      .min(Comparator.comparing(Lot::openedOn));
+              return first.isEmpty() || !day.isBefore(first.get().openedOn())
+                  ? part
+                  : new ResinPart(
+                      part.id(),
+                      part.name(),
+                      part.side(),
+                      part.density(),
+                      part.kitG(),
+                      part.pumpMl(),
+                      List.of(earlier(first.get(), day)));
+            })
+            .toList());
+  }
+
+  private static Lot earlier(Lot than, LocalDate day) {
+    String code = than.code().replaceFirst("\\d+$", "0402");
+    return new Lot(code, LocalDate.of(day.getYear(), 4, 2), null, null, null);
+  }
+
+  private void carryOut(Session session, Workshop now, long seed, Map<String, Integer> casts) {
     try {
+      Workshop workshop = before(now, session.startsAt().toLocalDate());
       WorkedPlan worked = planner.work(session, workshop);
       Run run = new Run(session, worked.job().used(), worked.plan(), session.startsAtInstant());
       String id = runs.begin(past(session), run).id();

@@ -15,6 +15,7 @@ import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.MouldLife;
 import calmpour.core.journal.PlansHeld;
+import calmpour.core.journal.ProvenDepth;
 import calmpour.core.journal.SaidSure;
 import calmpour.core.run.LookOver;
 import java.time.Instant;
@@ -46,7 +47,26 @@ public class JournalCounts {
     MOULD,
     RESIN,
     COLOUR,
-    MONTH
+    LOT,
+    JOIN,
+    MONTH;
+
+    /** Whether one piece may count at several. */
+    boolean several() {
+      return this == LOT || this == JOIN;
+    }
+  }
+
+  /**
+   * What was counted.
+   *
+   * @param looked pieces of all counts, each of them once
+   * @param good of them
+   */
+  public record Counted(List<Count> counts, int looked, int good) {
+    public Counted {
+      counts = List.copyOf(counts);
+    }
   }
 
   /**
@@ -57,13 +77,14 @@ public class JournalCounts {
   public record Count(String name, int looked, int good) {}
 
   /** How many came out well, counted by something; what was never looked at does not count. */
-  public List<Count> counts(By by) {
+  public Counted counts(By by) {
     return remembered.get("counts " + by, () -> counted(by));
   }
 
-  private List<Count> counted(By by) {
+  private Counted counted(By by) {
     Field<String> what =
         switch (by) {
+          case LOT, JOIN -> JOURNAL_PIECE.KEYS;
           case MOULD -> JOURNAL_PIECE.MOULD_NAME;
           case RESIN ->
               DSL.field(
@@ -85,18 +106,77 @@ public class JournalCounts {
                       .where(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID)));
         };
     Map<String, int[]> counted = new LinkedHashMap<>();
+    int[] all = new int[2];
     db.select(what, JOURNAL_PIECE.GRADE)
         .from(JOURNAL_PIECE)
         .where(JOURNAL_PIECE.GRADE.isNotNull())
         .forEach(row -> {
           String name = row.value1() == null ? "" : row.value1();
-          int[] of = counted.computeIfAbsent(name, n -> new int[2]);
-          of[0]++;
-          of[1] += LookOver.Verdict.GOOD.name().equals(row.value2()) ? 1 : 0;
+          int good = LookOver.Verdict.GOOD.name().equals(row.value2()) ? 1 : 0;
+          List<String> at = by.several() ? named(by, name) : List.of(name);
+          at.forEach(n -> {
+            int[] of = counted.computeIfAbsent(n, k -> new int[2]);
+            of[0]++;
+            of[1] += good;
+          });
+          all[0] += at.isEmpty() ? 0 : 1;
+          all[1] += at.isEmpty() ? 0 : good;
         });
-    return counted.entrySet().stream()
-        .map(e -> new Count(e.getKey(), e.getValue()[0], e.getValue()[1]))
-        .sorted(java.util.Comparator.comparing(Count::name))
+    return new Counted(
+        counted.entrySet().stream()
+            .map(e -> new Count(e.getKey(), e.getValue()[0], e.getValue()[1]))
+            .sorted(java.util.Comparator.comparing(Count::name))
+            .toList(),
+        all[0],
+        all[1]);
+  }
+
+  private static List<String> named(By by, String keys) {
+    return by == By.LOT ? Sought.lotsIn(keys) : Sought.joinsIn(keys);
+  }
+
+  /** How deep a resin was poured in one layer, by its name. */
+  public record Deep(String resinId, String resinName, ProvenDepth proven) {}
+
+  /** Resins of which that is known, by name. */
+  public List<Deep> depths() {
+    return remembered.get("depths", this::readDepths);
+  }
+
+  private List<Deep> readDepths() {
+    Map<String, Map<String, ProvenDepth.Layered>> pieces = new HashMap<>();
+    Map<String, String> names = new HashMap<>();
+    db.select(
+            JOURNAL_POUR.RESIN_ID,
+            JOURNAL_POUR.RUN_ID,
+            JOURNAL_POUR.PIECE,
+            JOURNAL_PIECE.GRADE,
+            DSL.max(JOURNAL_POUR.THICK_MM))
+        .from(JOURNAL_POUR)
+        .join(JOURNAL_PIECE)
+        .on(JOURNAL_PIECE.RUN_ID.eq(JOURNAL_POUR.RUN_ID))
+        .and(JOURNAL_PIECE.PIECE.eq(JOURNAL_POUR.PIECE))
+        .where(JOURNAL_PIECE.GRADE.isNotNull())
+        .and(JOURNAL_POUR.THICK_MM.isNotNull())
+        .and(JOURNAL_POUR.AT_SECONDS.isNotNull())
+        .groupBy(
+            JOURNAL_POUR.RESIN_ID, JOURNAL_POUR.RUN_ID, JOURNAL_POUR.PIECE, JOURNAL_PIECE.GRADE)
+        .forEach(row ->
+            pieces
+                .computeIfAbsent(row.value1(), k -> new HashMap<>())
+                .put(
+                    row.value2() + "/" + row.value3(),
+                    new ProvenDepth.Layered(
+                        row.value5(), LookOver.Verdict.GOOD.name().equals(row.value4()))));
+    db.select(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME))
+        .from(JOURNAL_BATCH)
+        .groupBy(JOURNAL_BATCH.RESIN_ID)
+        .forEach(row -> names.put(row.value1(), row.value2()));
+    return pieces.entrySet().stream()
+        .flatMap(e ->
+            ProvenDepth.of(List.copyOf(e.getValue().values())).stream()
+                .map(p -> new Deep(e.getKey(), names.getOrDefault(e.getKey(), ""), p)))
+        .sorted(java.util.Comparator.comparing(Deep::resinName))
         .toList();
   }
 

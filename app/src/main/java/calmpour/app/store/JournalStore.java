@@ -1,12 +1,13 @@
 package calmpour.app.store;
 
-import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
 
 import calmpour.app.store.generated.tables.records.JournalPieceRecord;
+import calmpour.core.design.Join;
 import calmpour.core.journal.PieceCode;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.Became;
@@ -24,9 +25,6 @@ import java.util.Map;
 import java.util.Objects;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Field;
-import org.jooq.Record;
-import org.jooq.SelectJoinStep;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -49,6 +47,9 @@ public class JournalStore {
    *
    * @param words each of them somewhere in a name, a colour, a resin, a mould or a line about it
    * @param grade a verdict, or {@code NONE} for pieces nobody has looked at
+   * @param lot its name, as the choices have it
+   * @param roomFrom the coldest room, °C
+   * @param roomBelow only rooms colder than that, °C
    */
   public record Wanted(
       @Nullable String words,
@@ -57,8 +58,15 @@ public class JournalStore {
       @Nullable String colour,
       LookOver.@Nullable Fault fault,
       @Nullable String grade,
+      @Nullable String lot,
+      @Nullable Join join,
+      @Nullable Double roomFrom,
+      @Nullable Double roomBelow,
       @Nullable LocalDate from,
-      @Nullable LocalDate to) {}
+      @Nullable LocalDate to) {
+    public static final Wanted ALL =
+        new Wanted(null, null, null, null, null, null, null, null, null, null, null, null);
+  }
 
   /**
    * One evening as it stands in the journal.
@@ -87,6 +95,9 @@ public class JournalStore {
    * @param piece line and cavity, such as {@code 1.2}
    * @param colours by name, from the floor up
    * @param grade null until somebody looked
+   * @param lots of A and B, by name
+   * @param joins how its layers were to meet
+   * @param trial what was done otherwise with it; null for nothing
    * @param code on its tag
    * @param became null while it is here, as far as anybody said
    */
@@ -98,17 +109,19 @@ public class JournalStore {
       LookOver.@Nullable Verdict grade,
       List<LookOver.Fault> faults,
       @Nullable String text,
+      List<String> lots,
+      List<Join> joins,
+      @Nullable String trial,
       String code,
       Became.@Nullable What became,
       @Nullable LocalDate becameDay) {
     public JournalPiece {
       colours = List.copyOf(colours);
       faults = List.copyOf(faults);
+      lots = List.copyOf(lots);
+      joins = List.copyOf(joins);
     }
   }
-
-  /** Something that can be chosen to look for, and on how many pieces it is. */
-  public record JournalChoice(String id, String name, int pieces) {}
 
   /** The so-manieth piece out of its mould that is in the journal, from 1. */
   public int castNumber(Instant begunAt, String runId, String mouldId, int line, int cavity) {
@@ -192,6 +205,7 @@ public class JournalStore {
       List<String> ids, Map<String, List<JournalPieceRecord>> pieces) {
     Map<String, List<String>> colours = colours(ids);
     Map<String, List<LookOver.Fault>> faults = faults(ids);
+    Map<String, String> trials = trials(ids);
     Map<String, JournalEvening> evenings = new HashMap<>();
     db.selectFrom(JOURNAL_EVENING)
         .where(JOURNAL_EVENING.RUN_ID.in(ids))
@@ -208,7 +222,7 @@ public class JournalStore {
                     row.getRoomC(),
                     formats.picture(row.getBoard()),
                     pieces.getOrDefault(row.getRunId(), List.of()).stream()
-                        .map(p -> piece(p, colours, faults))
+                        .map(p -> piece(p, colours, faults, trials))
                         .toList())));
     return ids.stream().map(evenings::get).filter(Objects::nonNull).toList();
   }
@@ -216,7 +230,8 @@ public class JournalStore {
   private static JournalPiece piece(
       JournalPieceRecord row,
       Map<String, List<String>> colours,
-      Map<String, List<LookOver.Fault>> faults) {
+      Map<String, List<LookOver.Fault>> faults,
+      Map<String, String> trials) {
     String key = row.getRunId() + "/" + row.getPiece();
     String grade = row.getGrade();
     return new JournalPiece(
@@ -227,6 +242,9 @@ public class JournalStore {
         grade == null ? null : LookOver.Verdict.valueOf(grade),
         faults.getOrDefault(key, List.of()),
         row.getLineAboutIt(),
+        Sought.lotsIn(row.getKeys()),
+        Sought.joinsIn(row.getKeys()).stream().map(Join::valueOf).toList(),
+        trials.get(key),
         row.getCode(),
         became(row.getBecame()),
         row.getBecameDay());
@@ -247,6 +265,15 @@ public class JournalStore {
           }
         });
     return colours;
+  }
+
+  private Map<String, String> trials(List<String> ids) {
+    Map<String, String> trials = new HashMap<>();
+    db.selectFrom(JOURNAL_TRIAL)
+        .where(JOURNAL_TRIAL.RUN_ID.in(ids))
+        .and(JOURNAL_TRIAL.CHANGED)
+        .forEach(row -> trials.put(row.getRunId() + "/" + row.getPiece(), row.getTrial()));
+    return trials;
   }
 
   private Map<String, List<LookOver.Fault>> faults(List<String> ids) {
@@ -321,6 +348,18 @@ public class JournalStore {
                   ? JOURNAL_PIECE.GRADE.isNull()
                   : JOURNAL_PIECE.GRADE.eq(wanted.grade()));
     }
+    if (wanted.lot() != null) {
+      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.lot(wanted.lot())));
+    }
+    if (wanted.join() != null) {
+      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.join(wanted.join())));
+    }
+    if (wanted.roomFrom() != null) {
+      all = all.and(JOURNAL_PIECE.ROOM_C.ge(wanted.roomFrom()));
+    }
+    if (wanted.roomBelow() != null) {
+      all = all.and(JOURNAL_PIECE.ROOM_C.lt(wanted.roomBelow()));
+    }
     if (wanted.from() != null) {
       all = all.and(JOURNAL_PIECE.LOCAL_DAY.ge(wanted.from()));
     }
@@ -344,47 +383,5 @@ public class JournalStore {
     Condition said = JOURNAL_PIECE.SOUGHT.contains(word);
     String code = PieceCode.read(word);
     return code.length() == PieceCode.LENGTH ? said.or(JOURNAL_PIECE.CODE.eq(code)) : said;
-  }
-
-  /** Moulds that were cast from, by name. */
-  public List<JournalChoice> moulds() {
-    return remembered.get(
-        "moulds",
-        () ->
-            choices(
-                db.select(JOURNAL_PIECE.MOULD_ID, DSL.max(JOURNAL_PIECE.MOULD_NAME), DSL.count())
-                    .from(JOURNAL_PIECE),
-                JOURNAL_PIECE.MOULD_ID));
-  }
-
-  /** Resins that were mixed, by name. */
-  public List<JournalChoice> resins() {
-    return remembered.get(
-        "resins",
-        () ->
-            choices(
-                db.select(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME), DSL.count())
-                    .from(JOURNAL_BATCH),
-                JOURNAL_BATCH.RESIN_ID));
-  }
-
-  /** Colours that were poured, by name. */
-  public List<JournalChoice> colours() {
-    return remembered.get(
-        "colours",
-        () ->
-            choices(
-                db.select(JOURNAL_POUR.COLOUR_NAME, DSL.max(JOURNAL_POUR.COLOUR_NAME), DSL.count())
-                    .from(JOURNAL_POUR),
-                JOURNAL_POUR.COLOUR_NAME));
-  }
-
-  private static List<JournalChoice> choices(
-      SelectJoinStep<? extends Record> from, Field<String> by) {
-    return from.groupBy(by)
-        .orderBy(2)
-        .fetch(row ->
-            new JournalChoice(
-                row.get(0, String.class), row.get(1, String.class), row.get(2, Integer.class)));
   }
 }

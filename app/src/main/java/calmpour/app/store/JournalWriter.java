@@ -3,11 +3,14 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;
 import static calmpour.app.store.generated.Tables.JOURNAL_CUP;
 import static calmpour.app.store.generated.Tables.JOURNAL_DOSE;
+import static calmpour.app.store.generated.Tables.JOURNAL_EMBED;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_FILL;
 import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
+import static calmpour.app.store.generated.Tables.JOURNAL_JOIN;
 import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
+import static calmpour.app.store.generated.Tables.JOURNAL_LOT;
 import static calmpour.app.store.generated.Tables.JOURNAL_MARK;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
@@ -17,20 +20,16 @@ import static calmpour.app.store.generated.Tables.RUN;
 import calmpour.core.journal.Filled;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
-import calmpour.core.journal.PieceCode;
+import calmpour.core.journal.LotsUsed;
 import calmpour.core.journal.Quantile;
-import calmpour.core.journal.TrialPieces;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
-import calmpour.core.run.Became;
 import calmpour.core.run.Corrections;
-import calmpour.core.run.LookOver;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -46,7 +45,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class JournalWriter {
   /** What this version of the program works out of an evening; higher: all are worked out anew. */
-  static final int ENGINE = 5;
+  static final int ENGINE = 6;
 
   private final DSLContext db;
   private final Formats formats;
@@ -109,9 +108,12 @@ public class JournalWriter {
             .set(JOURNAL_BATCH.MIXED_SECONDS, batch.mixedSeconds())
             .execute();
       }
+      lots(dsl, kept, asRun);
       cups(dsl, kept, asRun);
       pours(dsl, kept, asRun);
-      pieces(dsl, kept, asRun);
+      Double read = roomRead(kept.events());
+      double room = read == null ? run.session().room().temperatureC() : read;
+      new PieceRows(dsl, kept, asRun, room).write();
       Looked.of(run, asRun)
           .forEach(l ->
               dsl.insertInto(JOURNAL_LOOK)
@@ -228,8 +230,27 @@ public class JournalWriter {
     }
   }
 
+  /** Of what was opened. */
+  private static void lots(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+    for (LotsUsed.LotOfBatch lot : LotsUsed.of(kept.run())) {
+      if (asRun.batches().stream().anyMatch(b -> b.number() == lot.batch())) {
+        dsl.insertInto(JOURNAL_LOT)
+            .set(JOURNAL_LOT.RUN_ID, kept.id())
+            .set(JOURNAL_LOT.BATCH, lot.batch())
+            .set(JOURNAL_LOT.SIDE, lot.side().name())
+            .set(JOURNAL_LOT.PART_ID, lot.partId())
+            .set(JOURNAL_LOT.PART_NAME, lot.partName())
+            .set(JOURNAL_LOT.CODE, lot.code())
+            .execute();
+      }
+    }
+  }
+
   private static void pours(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+    List<Plan.PieceView> views = kept.run().plan().pieces();
     for (AsRun.PourIn pour : asRun.pours()) {
+      List<Plan.LayerView> layers = views.get(pour.line()).layers();
+      Plan.LayerView layer = pour.layer() < layers.size() ? layers.get(pour.layer()) : null;
       dsl.insertInto(JOURNAL_POUR)
           .set(JOURNAL_POUR.RUN_ID, kept.id())
           .set(JOURNAL_POUR.POUR_ID, pour.pourId().toString())
@@ -244,85 +265,12 @@ public class JournalWriter {
           .set(JOURNAL_POUR.PLANNED_SECONDS, pour.plannedSeconds())
           .set(JOURNAL_POUR.AT_SECONDS, pour.atSeconds())
           .set(JOURNAL_POUR.SPARE_SECONDS, pour.spareSeconds())
-          .execute();
-    }
-  }
-
-  private static void pieces(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
-    Plan plan = kept.run().plan();
-    List<TrialPieces.InTrial> trials = TrialPieces.of(kept.run().session(), plan);
-    for (AsRun.PieceOut piece : asRun.pieces()) {
-      if (piece.poured() == 0) {
-        continue;
-      }
-      Plan.PieceView view = plan.pieces().get(piece.line());
-      LookOver look = piece.lookedOver();
-      Became became = piece.became();
-      became = became == null || became.what() == Became.What.STILL_HERE ? null : became;
-      dsl.insertInto(JOURNAL_PIECE)
-          .set(JOURNAL_PIECE.RUN_ID, kept.id())
-          .set(JOURNAL_PIECE.PIECE, piece.piece().toString())
-          .set(JOURNAL_PIECE.LINE, piece.line())
-          .set(JOURNAL_PIECE.CAVITY, piece.cavity())
-          .set(JOURNAL_PIECE.MOULD_ID, view.mouldId())
-          .set(JOURNAL_PIECE.MOULD_NAME, piece.mouldName())
+          .set(JOURNAL_POUR.RESIN_ID, layer == null ? "" : layer.resinId())
           .set(
-              JOURNAL_PIECE.RESIN_ID,
-              view.layers().isEmpty() ? "" : view.layers().getFirst().resinId())
-          .set(JOURNAL_PIECE.LAYERS, piece.layers())
-          .set(JOURNAL_PIECE.POURED, piece.poured())
-          .set(JOURNAL_PIECE.GRADE, look == null ? null : look.verdict().name())
-          .set(JOURNAL_PIECE.LINE_ABOUT_IT, look == null ? null : look.text())
-          .set(JOURNAL_PIECE.BEGUN_AT, kept.run().begunAt().atOffset(ZoneOffset.UTC))
-          .set(JOURNAL_PIECE.LOCAL_DAY, day(kept.run(), 0))
-          .set(JOURNAL_PIECE.SOUGHT, Sought.words(kept.run(), asRun, piece))
-          .set(JOURNAL_PIECE.KEYS, Sought.keys(asRun, piece))
-          .set(JOURNAL_PIECE.CODE, PieceCode.of(kept.id(), piece.piece()))
-          .set(JOURNAL_PIECE.BECAME, became == null ? null : became.what().name())
-          .set(
-              JOURNAL_PIECE.BECAME_DAY, became == null ? null : day(kept.run(), became.atSeconds()))
-          .execute();
-      marks(dsl, kept.id(), piece);
-      trials.stream()
-          .filter(t -> t.line() == piece.line())
-          .forEach(t ->
-              dsl.insertInto(JOURNAL_TRIAL)
-                  .set(JOURNAL_TRIAL.RUN_ID, kept.id())
-                  .set(JOURNAL_TRIAL.PIECE, piece.piece().toString())
-                  .set(JOURNAL_TRIAL.TRIAL, t.trial())
-                  .set(JOURNAL_TRIAL.CHANGED, t.changed())
-                  .execute());
-      for (LookOver.Fault fault : look == null ? List.<LookOver.Fault>of() : look.faults()) {
-        dsl.insertInto(JOURNAL_FAULT)
-            .set(JOURNAL_FAULT.RUN_ID, kept.id())
-            .set(JOURNAL_FAULT.PIECE, piece.piece().toString())
-            .set(JOURNAL_FAULT.FAULT, fault.name())
-            .execute();
-      }
-    }
-  }
-
-  private static void marks(DSLContext dsl, String runId, AsRun.PieceOut piece) {
-    LookOver look = piece.lookedOver();
-    int number = 0;
-    for (LookOver.Mark mark : look == null ? List.<LookOver.Mark>of() : look.marks()) {
-      number++;
-      dsl.insertInto(JOURNAL_MARK)
-          .set(JOURNAL_MARK.RUN_ID, runId)
-          .set(JOURNAL_MARK.PIECE, piece.piece().toString())
-          .set(JOURNAL_MARK.NUMBER, number)
-          .set(JOURNAL_MARK.FAULT, mark.fault().name())
-          .set(JOURNAL_MARK.ACROSS_PERCENT, mark.acrossPercent())
-          .set(JOURNAL_MARK.UP_PERCENT, mark.upPercent())
+              JOURNAL_POUR.THICK_MM,
+              layer == null ? null : (Double) (layer.toMm() - layer.fromMm()))
           .execute();
     }
-  }
-
-  private static LocalDate day(Run run, int seconds) {
-    return run.begunAt()
-        .plusSeconds(seconds)
-        .atZone(ZoneId.of(run.session().zoneId()))
-        .toLocalDate();
   }
 
   /** Every row of every table, in a fixed order: what was worked out anew has to be the same. */
@@ -340,6 +288,9 @@ public class JournalWriter {
             JOURNAL_PIECE,
             JOURNAL_POUR,
             JOURNAL_FAULT,
+            JOURNAL_LOT,
+            JOURNAL_JOIN,
+            JOURNAL_EMBED,
             JOURNAL_MARK,
             JOURNAL_TRIAL)) {
       db.selectFrom(table).orderBy(table.fields()[0], table.fields()[1]).fetch().stream()

@@ -1,0 +1,105 @@
+package calmpour.core.journal;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import calmpour.core.Samples;
+import calmpour.core.cure.EngineModel;
+import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
+import calmpour.core.plan.WorkedPlan;
+import calmpour.core.resin.ResinKind;
+import calmpour.core.run.Run;
+import calmpour.core.session.Piece;
+import calmpour.core.session.Session;
+import calmpour.core.session.Workshop;
+import calmpour.core.stock.Lot;
+import calmpour.core.stock.ResinPart;
+import calmpour.core.tint.Colour;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Cases of rules.md, "What a piece is found by, in words". */
+class FoundByTest {
+  /** Of the sample session. */
+  private static final LocalDate EVENING = LocalDate.of(2026, 11, 28);
+
+  private static final LocalDate EARLY = EVENING.minusDays(40);
+
+  private static Lot lot(String code, LocalDate opened, Double left) {
+    return new Lot(code, opened, left, null, null);
+  }
+
+  private static List<LotsUsed.LotOfBatch> used(Lot... ofA) {
+    Session session =
+        Samples.session(
+            List.of(
+                new Piece(
+                    "knob",
+                    null,
+                    1,
+                    List.of(new Layer("clear", null, Join.TOGETHER)),
+                    null,
+                    null)));
+    Workshop bare =
+        Samples.workshop(
+            Samples.resin(ResinKind.CASTING, 40, 100, 24, null),
+            List.of(Samples.mould("knob", 8, 20.0)),
+            List.of(Colour.CLEAR));
+    ResinPart a =
+        new ResinPart("a", "Part A here", ResinPart.Side.A, null, null, null, List.of(ofA));
+    ResinPart other =
+        new ResinPart(
+            "x", "Not in it", ResinPart.Side.A, null, null, null, List.of(lot("X", EARLY, 9.0)));
+    Workshop workshop =
+        bare.withParts(List.of(a, other))
+            .withResins(bare.resins().stream().map(r -> r.withPartAId("a")).toList());
+    WorkedPlan worked = Samples.planner(new EngineModel()).work(session, workshop);
+    return LotsUsed.of(new Run(session, workshop, worked.plan(), session.startsAtInstant()));
+  }
+
+  @Test
+  void theBottleThatWasOpenedFirstAndIsNotEmpty() {
+    assertThat(
+            used(
+                lot("SHUT", null, 500.0),
+                lot("TOMORROW", EVENING.plusDays(1), 500.0),
+                lot("LATER", EVENING, 500.0),
+                lot("FIRST", EARLY, null),
+                lot("EMPTY", EARLY.minusDays(9), 0.0)))
+        .containsExactly(new LotsUsed.LotOfBatch(1, ResinPart.Side.A, "a", "Part A here", "FIRST"));
+  }
+
+  @Test
+  void nothingIsSaidOfAPartWithoutAnOpenBottle() {
+    assertThat(used(lot("SHUT", null, 500.0), lot("TOMORROW", EVENING.plusDays(1), 500.0)))
+        .isEmpty();
+    assertThat(used()).isEmpty();
+  }
+
+  /** Depths with a + came out good; the third deepest of those counts. */
+  @ParameterizedTest
+  @CsvSource(
+      nullValues = "-",
+      value = {
+        "'12+ 30+', -",
+        "'12+ 30+ 18+', 12 3 0",
+        "'12+ 30+ 18+ 25+ 17 18 31', 18 3 2",
+        "'20+ 20+ 20+ 20+ 20', 20 4 1",
+        "'9 9 9', -",
+      })
+  void provenIsWhatThreeGoodPiecesReached(String pieces, String expected) {
+    List<ProvenDepth.Layered> layered =
+        List.of(pieces.split(" ", -1)).stream()
+            .map(p ->
+                new ProvenDepth.Layered(Double.parseDouble(p.replace("+", "")), p.endsWith("+")))
+            .toList();
+    assertThat(
+            ProvenDepth.of(layered)
+                .map(d -> "%.0f %d %d".formatted(d.mm(), d.good(), d.others()))
+                .orElse(null))
+        .isEqualTo(expected);
+  }
+}

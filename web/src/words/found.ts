@@ -1,0 +1,67 @@
+import type { DepthHere, JoinMade, JournalWanted, YieldBy } from "../api/client";
+import { showWith, type Units } from "../units/units";
+import { minutes } from "./time";
+
+type Join = JoinMade["planned"];
+
+export const JOINS: Record<Join, string> = {
+  TOGETHER: "together",
+  THICK: "thick",
+  GEL: "at gel",
+  CURED: "cured",
+};
+
+/** Where one room stops and the next begins, °C. */
+const ROOM_STEPS = [18, 20, 22, 24];
+
+/** Rooms to look for, by what they are called in an address. */
+export function rooms(units: Units) {
+  const at = (c: number) => showWith(units.TEMPERATURE, c, 0);
+  return [undefined, ...ROOM_STEPS].map((from, i) => {
+    const below = ROOM_STEPS[i];
+    return {
+      key: `${from ?? ""}-${below ?? ""}`,
+      words:
+        from === undefined
+          ? `below ${at(below ?? 0)}`
+          : below === undefined
+            ? `${at(from)} and more`
+            : `${at(from)} to ${at(below)}`,
+      wanted: { roomFrom: from, roomBelow: below } as JournalWanted,
+    };
+  });
+}
+
+/** What a line of counts is called. */
+export function countedName(by: YieldBy, name: string): string {
+  return by === "JOIN" ? (JOINS[name as Join] ?? name) : name;
+}
+
+/** How a layer met the one below it. */
+export function joinText({ layer, planned, minutesAfter }: JoinMade): string {
+  const after = minutesAfter === undefined ? "" : `, ${waited(minutesAfter)} after the one below`;
+  return `Layer ${layer + 1}: ${JOINS[planned]}${after}`;
+}
+
+function waited(value: number): string {
+  return value < 180 ? minutes(value) : `${Math.round(value / 60)} h`;
+}
+
+/** How deep a resin was poured here and came out well, beside what its label allows. */
+export function depthText({ proven, labelMm }: DepthHere, units: Units) {
+  const mm = (value: number) => showWith(units.LENGTH, value);
+  const label =
+    labelMm === undefined
+      ? "Its label names no depth."
+      : proven.mm > labelMm
+        ? `Its label allows ${mm(labelMm)} only.`
+        : `Its label allows ${mm(labelMm)}.`;
+  const others =
+    proven.others === 0
+      ? ""
+      : ` ${proven.others} ${proven.others === 1 ? "piece" : "pieces"} as deep came out worse.`;
+  return {
+    learned: `${mm(proven.mm)} in one layer, ${proven.good} good ${proven.good === 1 ? "piece" : "pieces"}.`,
+    beside: label + others,
+  };
+}
