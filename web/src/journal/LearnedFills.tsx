@@ -16,7 +16,7 @@ export function LearnedFills() {
       {(fills) => (
         <LearnedList
           title="Your moulds"
-          none="Nothing yet. Weigh what goes into a mould as you pour it: after three evenings this says what it really takes."
+          none="Nothing yet. Pour to the rim by eye and weigh what went in: after three evenings this says what a mould really takes. A pour that stops at the scale’s figure teaches nothing."
           before="As measured"
           trouble={trouble}
           rows={fills.map((fill) => ({

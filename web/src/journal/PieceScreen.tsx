@@ -15,6 +15,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { doseWords } from "../words/doses";
 import { ordinal } from "../words/numbers";
+import { dayName } from "../words/dates";
 import { joinText } from "../words/found";
 import { faultWords, lookCodes, spotWords, VERDICTS } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
@@ -153,7 +154,13 @@ function Piece({ page }: { page: JournalPiecePage }) {
           ))}
           {page.lots.length > 0 && (
             <Box>
-              {[...new Set(page.lots.map((l) => `${l.partName}, lot ${l.code}`))].join("; ")}
+              {[
+                ...new Set(
+                  page.lots.map(
+                    (l) => `${l.partName}, lot ${l.code}, opened ${dayName(l.openedOn)}`,
+                  ),
+                ),
+              ].join("; ")}
             </Box>
           )}
           {page.cups.map(({ cup, doses }) => (

@@ -6,6 +6,7 @@ import type { Became, JournalPiecePage } from "../api/client";
 import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
 import { BECAME } from "../words/record";
+import { dayName, dayOf } from "../words/dates";
 import { dayAndTime, span } from "../words/time";
 import { useTell } from "./useTell";
 
@@ -47,7 +48,7 @@ export function WhatBecame({ page }: { page: JournalPiecePage }) {
       )}
       {piece.readySeconds !== undefined && (
         <Box sx={{ color: "text.secondary" }}>
-          Ready to hand over from {dayAndTime(moment(piece.readySeconds), page.zoneId)}.
+          Ready to hand over: {dayName(dayOf(moment(piece.readySeconds), page.zoneId))}.
         </Box>
       )}
       {early > 0 && (

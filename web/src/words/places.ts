@@ -51,7 +51,7 @@ export function placeText(text: string, plan: Plan): string {
         ? (cups.find((c) => c.colour.id === place.id)?.colour.name ?? "a colour")
         : onShelf(place.id, plan);
     case "batch":
-      return `batch ${place.number}`;
+      return plan.batches.length === 1 ? "the batch" : `batch ${place.number}`;
     case "resin":
       return "the resin";
     case "plan":
@@ -76,7 +76,10 @@ function onShelf(id: string, plan: Plan): string {
 
 /** A batch's heat is that of its mixing cup. */
 export function cupPlace(place: string, plan: Plan): string {
-  return readPlace(place).of === "batch"
-    ? `the mixing cup of ${placeText(place, plan)}`
-    : placeText(place, plan);
+  if (readPlace(place).of !== "batch") {
+    return placeText(place, plan);
+  }
+  return plan.batches.length === 1
+    ? "the mixing cup"
+    : `the mixing cup of ${placeText(place, plan)}`;
 }

@@ -106,7 +106,10 @@ describe("findings", () => {
   it("names the place a maker can point at", () => {
     expect(placeText("cup/1.1", plan([]))).toBe("the Ember cup");
     expect(placeText("pour/1.2.1", plan([]))).toBe("Ember into Switch toggle, second");
-    expect(placeText("batch/1", plan([]))).toBe("batch 1");
+    expect(placeText("batch/1", plan([]))).toBe("the batch");
+    const two = plan([]);
+    two.batches = [...two.batches, ...two.batches];
+    expect(placeText("batch/1", two)).toBe("batch 1");
   });
 
   it("counts moulds of one kind on, whichever line they stand in", () => {

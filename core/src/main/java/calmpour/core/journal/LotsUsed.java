@@ -24,7 +24,12 @@ public final class LotsUsed {
    * @param code what is printed on the bottle
    */
   public record LotOfBatch(
-      int batch, ResinPart.Side side, String partId, String partName, String code) {}
+      int batch,
+      ResinPart.Side side,
+      String partId,
+      String partName,
+      String code,
+      LocalDate openedOn) {}
 
   /**
    * Of every batch the lots of A and B; a part without a lot that is known is left out
@@ -49,7 +54,14 @@ public final class LotsUsed {
       if (part.id().equals(resin.partAId()) || part.id().equals(resin.partBId())) {
         used(part, day)
             .ifPresent(lot ->
-                all.add(new LotOfBatch(batch, part.side(), part.id(), part.name(), lot.code())));
+                all.add(
+                    new LotOfBatch(
+                        batch,
+                        part.side(),
+                        part.id(),
+                        part.name(),
+                        lot.code(),
+                        Objects.requireNonNull(lot.openedOn()))));
       }
     }
   }

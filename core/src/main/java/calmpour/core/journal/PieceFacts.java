@@ -23,7 +23,6 @@ import calmpour.core.run.Corrections;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
-import calmpour.core.stock.Lot;
 import calmpour.core.tint.ColourantForm;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -77,7 +76,10 @@ public final class PieceFacts {
   private final List<AsRun.PourIn> pours;
   private final List<RunEvent> events;
   private final Set<TaskId> done;
-  private final ResinSystem resin;
+
+  /** Null where the shelf of that evening does not have it. */
+  private final @Nullable ResinSystem resin;
+
   private final Map<Clue, Evidence> facts = new EnumMap<>(Clue.class);
 
   private PieceFacts(Run run, List<RunEvent> events, AsRun asRun, CavityId piece) {
@@ -109,7 +111,7 @@ public final class PieceFacts {
         run.workshop().resins().stream()
             .filter(r -> r.id().equals(resinId))
             .findFirst()
-            .orElseThrow();
+            .orElse(null);
   }
 
   /**
@@ -181,14 +183,18 @@ public final class PieceFacts {
     LocalDate day = run.begunAt().atZone(ZoneId.of(run.session().zoneId())).toLocalDate();
     Double open =
         most(
-            run.workshop().parts().stream()
-                .filter(p -> p.id().equals(resin.partAId()) || p.id().equals(resin.partBId()))
-                .flatMap(p -> p.lots().stream().map(Lot::openedOn).filter(Objects::nonNull))
-                .mapToDouble(opened -> ChronoUnit.DAYS.between(opened, day)));
+            LotsUsed.of(run).stream()
+                .filter(lot -> isIn(lot.batch()))
+                .mapToDouble(lot -> ChronoUnit.DAYS.between(lot.openedOn(), day)));
     is(
         open == null
             ? Evidence.unknown(Clue.OPENED_LONG)
             : Evidence.of(Clue.OPENED_LONG, open > LONG_OPEN_DAYS, open));
+    if (resin == null) {
+      is(Evidence.unknown(Clue.FAST_RESIN));
+      is(Evidence.unknown(Clue.FLEXIBLE_RESIN));
+      return;
+    }
     is(
         Evidence.of(
             Clue.FAST_RESIN,

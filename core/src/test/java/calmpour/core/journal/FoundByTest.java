@@ -4,11 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
 import calmpour.core.cure.EngineModel;
+import calmpour.core.cure.HalvingRule;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
 import calmpour.core.plan.WorkedPlan;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.resin.ResinKind;
+import calmpour.core.run.AsRun;
 import calmpour.core.run.Run;
+import calmpour.core.run.RunReader;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
@@ -32,7 +36,7 @@ class FoundByTest {
     return new Lot(code, opened, left, null, null);
   }
 
-  private static List<LotsUsed.LotOfBatch> used(Lot... ofA) {
+  private static Run run(Lot... ofA) {
     Session session =
         Samples.session(
             List.of(
@@ -57,7 +61,11 @@ class FoundByTest {
         bare.withParts(List.of(a, other))
             .withResins(bare.resins().stream().map(r -> r.withPartAId("a")).toList());
     WorkedPlan worked = Samples.planner(new EngineModel()).work(session, workshop);
-    return LotsUsed.of(new Run(session, workshop, worked.plan(), session.startsAtInstant()));
+    return new Run(session, workshop, worked.plan(), session.startsAtInstant());
+  }
+
+  private static List<LotsUsed.LotOfBatch> used(Lot... ofA) {
+    return LotsUsed.of(run(ofA));
   }
 
   @Test
@@ -69,7 +77,8 @@ class FoundByTest {
                 lot("LATER", EVENING, 500.0),
                 lot("FIRST", EARLY, null),
                 lot("EMPTY", EARLY.minusDays(9), 0.0)))
-        .containsExactly(new LotsUsed.LotOfBatch(1, ResinPart.Side.A, "a", "Part A here", "FIRST"));
+        .containsExactly(
+            new LotsUsed.LotOfBatch(1, ResinPart.Side.A, "a", "Part A here", "FIRST", EARLY));
   }
 
   @Test
@@ -77,6 +86,22 @@ class FoundByTest {
     assertThat(used(lot("SHUT", null, 500.0), lot("TOMORROW", EVENING.plusDays(1), 500.0)))
         .isEmpty();
     assertThat(used()).isEmpty();
+  }
+
+  /** What was open for long is the bottle that it came out of, not one that is empty or shut. */
+  @ParameterizedTest
+  @CsvSource({"40, NOT_THERE", "250, THERE", "-1, UNKNOWN"})
+  void anOldBottleIsAClueOnlyWhereItWasMixedFrom(int openedDaysAgo, Evidence.Told told) {
+    Run run =
+        run(
+            lot("EMPTY", EVENING.minusDays(400), 0.0),
+            lot("OPEN", EVENING.minusDays(openedDaysAgo), 300.0));
+    AsRun asRun =
+        new RunReader(new HalvingRule())
+            .lookBack(run, List.of(), run.begunAt().plusSeconds(200_000));
+    assertThat(PieceFacts.of(run, List.of(), asRun, new CavityId(1, 1)).get(Clue.OPENED_LONG))
+        .extracting(Evidence::told)
+        .isEqualTo(told);
   }
 
   /** Depths with a + came out good; the third deepest of those counts. */
