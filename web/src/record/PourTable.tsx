@@ -29,7 +29,14 @@ export function PourTable({ pours, plan, at }: Props) {
   const units = useUnits();
   return (
     <Box sx={{ overflowX: "auto" }}>
-      <Box component="table" sx={{ borderSpacing: "16px 2px", ml: -2, textAlign: "left" }}>
+      <Box
+        component="table"
+        sx={{
+          borderSpacing: { xs: "8px 2px", sm: "16px 2px" },
+          ml: { xs: -1, sm: -2 },
+          textAlign: "left",
+        }}
+      >
         <thead>
           <tr>
             <th>At</th>

@@ -86,7 +86,8 @@ function useWhen({ label, value, onChange, error, width, needed }: WhenProps, ke
         onChange(said);
       }
     },
-    sx: { width: width ?? 200 },
+    // Labels stand in the outline in every field, an empty one as well: the gap for it too.
+    sx: { width: width ?? 200, "& legend": { maxWidth: "100%" } },
     slotProps: {
       // It would say the month before the day.
       toolbar: { hidden: true },
