@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import { usePlansHeld } from "../api/queries";
 import { later } from "../ui/later";
-import { heldText, sureText } from "../words/journal";
+import { heldText, leftText, sureText } from "../words/journal";
 
 const PlansPlot = later(() => import("./PlansPlot").then((m) => m.PlansPlot));
 
@@ -17,6 +17,7 @@ export function HowGood() {
         How good were the plans?
       </Box>
       <Box>{heldText(plans.held)}</Box>
+      {plans.left && <Box>{leftText(plans.left)}</Box>}
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {plans.sure.map((group) => (
           <li key={group.fromPercent}>{sureText(group)}</li>

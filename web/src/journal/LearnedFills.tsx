@@ -1,10 +1,11 @@
 import { useState } from "react";
 import type { MouldFill, Trouble } from "../api/client";
 import { useBehindFill, useLearnedFills, usePlanWithFill } from "../api/queries";
+import { EveningsBehind } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
 import { useUnits } from "../units/UnitsProvider";
 import { fillText } from "../words/learned";
-import { EveningsBehind, LearnedList } from "./LearnedList";
+import { LearnedList } from "./LearnedList";
 
 /** What moulds really take, beside what they were measured to; planned with only when the maker says so. */
 export function LearnedFills() {

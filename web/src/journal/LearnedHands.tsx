@@ -3,12 +3,12 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Hands, LearnedHand } from "../api/client";
 import { useBehindHands, useLearnedHands, useUsual } from "../api/queries";
+import { EveningsBehind } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
 import { Empty, Told } from "../ui/Told";
 import { useKeepUsual } from "../ways/useKeepUsual";
 import { secondsText, SPEEDS } from "../words/journal";
 import { useAlwaysLearned } from "./LearnedHabit";
-import { EveningsBehind } from "./LearnedList";
 
 /** Less of a difference is none, as a share. */
 const SAME = 0.03;

@@ -1,14 +1,8 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Link from "@mui/material/Link";
-import type { UseQueryResult } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
-import type { Behind, Trouble } from "../api/client";
-import { Fetched } from "../ui/Fetched";
+import type { Trouble } from "../api/client";
 import { Told } from "../ui/Told";
-import { useUnits } from "../units/UnitsProvider";
-import { behindText, type BehindOf } from "../words/learned";
-import { dayName } from "../words/dates";
 import { useAlwaysLearned } from "./LearnedHabit";
 
 export interface LearnedRow {
@@ -106,32 +100,5 @@ function Row({ row, before }: { row: LearnedRow; before: string }) {
       </Box>
       {open && <Box sx={{ gridColumn: "1 / -1" }}>{row.behind()}</Box>}
     </Box>
-  );
-}
-
-/** The evenings behind one line, each a way to its page. */
-export function EveningsBehind({
-  query,
-  of,
-}: {
-  query: UseQueryResult<Behind[], Trouble>;
-  of: BehindOf;
-}) {
-  const units = useUnits();
-  return (
-    <Fetched query={query} loading="Looking the evenings up…">
-      {(evenings) => (
-        <Box component="ul" aria-label="Evenings behind it" sx={{ m: 0, pl: 2.5, mt: 0.5 }}>
-          {evenings.map((evening) => (
-            <li key={evening.runId}>
-              <Link href={`/pour/${evening.runId}/record`}>
-                {dayName(evening.day)}, {evening.name}
-              </Link>
-              : {behindText(evening, of, units)}
-            </li>
-          ))}
-        </Box>
-      )}
-    </Fetched>
   );
 }

@@ -1,9 +1,10 @@
 import { useState } from "react";
 import type { ResinPace, Trouble } from "../api/client";
 import { useBehindPace, useLearnedPaces, usePlanWithPace } from "../api/queries";
+import { EveningsBehind } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
 import { paceText } from "../words/learned";
-import { EveningsBehind, LearnedList } from "./LearnedList";
+import { LearnedList } from "./LearnedList";
 
 /** How slow or quick resins are here, beside their labels; planned with only when the maker says so. */
 export function LearnedPaces() {

@@ -3,13 +3,13 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { RoomFelt } from "../api/client";
 import { useBehindRoom, useLearnedRoom, useUsual } from "../api/queries";
+import { EveningsBehind } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
 import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { useKeepUsual } from "../ways/useKeepUsual";
 import { AS_TOLD_K, roomText } from "../words/learned";
-import { EveningsBehind } from "./LearnedList";
 
 /** How warm the room really is. */
 export function LearnedRoom() {

@@ -235,6 +235,13 @@ export function heldText({ pours, within, medianLateSeconds, beforeThick }: Plan
   return `Of ${pours} pours ${within} ended within 3 min of the plan, and ${beforeThick} before their cup was thick. ${usual}`;
 }
 
+/** What stayed in cups, beside what the plans had for it. */
+export function leftText(left: NonNullable<HowPlansHeld["left"]>): string {
+  const [least, most] = [left.lowestPercent, left.highestPercent].map((p) => p.toFixed(0));
+  const mostly = least === most ? `${least} %` : `${least} to ${most} %`;
+  return `Left over: mostly ${mostly} of what was poured, where the plans had ${left.plannedPercent.toFixed(0)} % (${left.evenings} evenings with every pour weighed).`;
+}
+
 type SureGroup = HowPlansHeld["sure"][number];
 
 /** Whether plans were as sure as they said; a group is told by what it said on average. */

@@ -13,6 +13,7 @@ import { useUnits } from "../../units/UnitsProvider";
 import { formulaText, originText } from "../../words/how";
 import { inUnits } from "../../words/inUnits";
 import { withUnit } from "../../words/numbers";
+import { LearnedFrom } from "./EveningsBehind";
 
 interface Props {
   of: string;
@@ -162,6 +163,7 @@ function Given({ input }: { input: Input }) {
       ) : (
         row
       )}
+      {input.learned !== undefined && <LearnedFrom of={input.learned} what={input.name} />}
       {open && from && (
         <Box sx={{ pl: 1.5, borderLeft: 2, borderColor: "divider", my: 0.5 }}>
           <Steps derivation={from} />

@@ -35,6 +35,10 @@ create table journal_embed (
   constraint journal_embed_of foreign key (run_id, piece) references journal_piece (run_id, piece) on delete cascade
 );
 
+-- What stayed in cups of what went into moulds, %; null where not every pour was made and weighed.
+alter table journal_evening add column left_planned_percent double precision;
+alter table journal_evening add column left_percent double precision;
+
 alter table journal_pour add column resin_id varchar(80) not null;
 alter table journal_pour add column thick_mm double precision;
 -- As it was read that evening, else as it was told to be.

@@ -399,6 +399,9 @@ class JournalTest {
         .isBetween(
             slow.at("/learned/times").asDouble() * 0.93,
             slow.at("/learned/times").asDouble() * 1.04);
+    JsonNode why = learnedIn("cup/1.1/workingTimeMinutes");
+    assertThat(why.at("/value")).isEqualTo(pace("slow-casting").at("/taken/times"));
+    assertThat(why.at("/learned").asString()).isEqualTo("pace/slow-casting/FLUID");
     // What was learned is still told beside the label.
     assertThat(pace("slow-casting").at("/learned/times")).isEqualTo(slow.at("/learned/times"));
     Seen.readableOnAnyWidth(page, "resins that were learned");
@@ -584,6 +587,18 @@ class JournalTest {
     keys(page, "^Plan with it: Bar pull").click();
     assertThat(keys(page, "^As measured: Bar pull")).isVisible();
     assertThat(wanted("Bar pull") / measured).isCloseTo(times(fills, "Bar pull"), within(1e-6));
+    assertThat(learnedIn("pour/2.1.1/volumeMl").at("/learned").asString())
+        .isEqualTo("fill/bar-pull/main");
+    page.navigate(app.url("/plan/" + planned()));
+    keys(page, "Volume of one Bar pull").first().click();
+    Locator how = page.getByRole(AriaRole.DIALOG);
+    // All its layers; the first of them opened, and in it what the mould holds.
+    how.getByRole(AriaRole.BUTTON).first().click();
+    keys(page, "^Which evenings").click();
+    assertThat(
+            how.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Evenings behind"))
+                .getByRole(AriaRole.LINK))
+        .hasCount(4);
     page.navigate(app.url("/moulds/bar-pull"));
     assertThat(page.getByText(Pattern.compile("Planned with .* learned from 4 evenings")))
         .isVisible();
@@ -632,6 +647,26 @@ class JournalTest {
   }
 
   /** How long the first cup of a session of the demo pours by its plan, s. */
+  private static String planned() {
+    Answer kept = app.post("/api/sessions", RunningApp.demoDocument("sessions/pantry-knobs"));
+    return kept.body().get("id").asString();
+  }
+
+  /** The one figure that was learned among those behind a number of a plan. */
+  private static JsonNode learnedIn(String quantity) {
+    Map<String, Object> ask =
+        Map.of("session", RunningApp.demoDocument("sessions/pantry-knobs"), "quantity", quantity);
+    List<JsonNode> learned =
+        app.post("/api/plan/explain", ask)
+            .body()
+            .get("inputs")
+            .valueStream()
+            .filter(i -> "LEARNED".equals(i.get("origin").asString()))
+            .toList();
+    assertThat(learned).as(quantity).hasSize(1);
+    return learned.getFirst();
+  }
+
   private static double pourable() {
     JsonNode batch =
         app.post("/api/plan", RunningApp.demoDocument("sessions/pantry-knobs"))
@@ -691,11 +726,29 @@ class JournalTest {
     }
     assertThat(counted).isEqualTo(told.size());
     assertThat(plans.get("latest").size()).isEqualTo(plans.at("/held/pours").asInt());
+    List<Double> left = new ArrayList<>();
+    for (JsonNode evening : journal("")) {
+      JsonNode looked =
+          app.get("/api/runs/" + evening.get("id").asString() + "/record").body().get("asRun");
+      JsonNode masses = looked.get("masses");
+      if (looked.get("pours").valueStream().allMatch(p -> p.get("weighed").asBoolean())) {
+        left.add(
+            100
+                * (masses.get("leftG").asDouble() + masses.get("staysG").asDouble())
+                / masses.get("pouredG").asDouble());
+      }
+    }
+    left.sort(null);
+    assertThat(plans.at("/left/evenings").asInt()).isEqualTo(left.size()).isGreaterThan(3);
+    assertThat(plans.at("/left/realPercent").asDouble())
+        .isBetween(left.get((left.size() - 1) / 2) - 1e-9, left.get(left.size() / 2) + 1e-9);
     Page page = browser.page(1280, 800);
     page.navigate(app.url("/journal?part=yields"));
     assertThat(
             page.getByRole(
                 AriaRole.IMG, new Page.GetByRoleOptions().setName("Pours: planned and real end")))
+        .isVisible();
+    assertThat(page.getByText(Pattern.compile("^Left over: mostly .* with every pour weighed")))
         .isVisible();
     Locator two =
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Compare two"));

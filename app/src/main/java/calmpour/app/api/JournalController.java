@@ -14,6 +14,7 @@ import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.design.Join;
 import calmpour.core.journal.Joined;
+import calmpour.core.journal.LeftInCups;
 import calmpour.core.journal.LotsUsed;
 import calmpour.core.journal.PieceCode;
 import calmpour.core.journal.PlansHeld;
@@ -291,9 +292,13 @@ public class JournalController {
    *
    * @param sure whether they were as sure as they said
    * @param latest pours to be drawn
+   * @param left what stayed in cups; null where too few evenings had every pour weighed
    */
   public record HowPlansHeld(
-      PlansHeld held, List<SureGroup> sure, List<JournalCounts.PouredAt> latest) {}
+      PlansHeld held,
+      List<SureGroup> sure,
+      List<JournalCounts.PouredAt> latest,
+      @Nullable LeftInCups left) {}
 
   /**
    * Plans that said to be about as sure.
@@ -328,7 +333,8 @@ public class JournalController {
                     s.held().highest(),
                     s.honest()))
             .toList(),
-        counted.latestPours(MOST_DRAWN));
+        counted.latestPours(MOST_DRAWN),
+        counted.left().orElse(null));
   }
 
   /**

@@ -12,6 +12,7 @@ import static org.jooq.impl.DSL.count;
 
 import calmpour.core.journal.Filled;
 import calmpour.core.journal.HandSpeeds;
+import calmpour.core.journal.LeftInCups;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.MouldLife;
 import calmpour.core.journal.PlansHeld;
@@ -25,6 +26,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.impl.DSL;
@@ -303,6 +305,15 @@ public class JournalCounts {
         .from(JOURNAL_EVENING)
         .where(JOURNAL_EVENING.ROOM_READ_C.isNotNull())
         .fetch(row -> row.value1() - row.value2());
+  }
+
+  /** What stayed in cups, on evenings on which every pour was weighed. */
+  public Optional<LeftInCups> left() {
+    return LeftInCups.of(
+        db.select(JOURNAL_EVENING.LEFT_PLANNED_PERCENT, JOURNAL_EVENING.LEFT_PERCENT)
+            .from(JOURNAL_EVENING)
+            .where(JOURNAL_EVENING.LEFT_PERCENT.isNotNull())
+            .fetch(row -> new LeftInCups.OfEvening(row.value1(), row.value2())));
   }
 
   /** What moulds took of what they were measured to, evening by evening. */

@@ -19,6 +19,7 @@ import static calmpour.app.store.generated.Tables.RUN;
 
 import calmpour.core.journal.Filled;
 import calmpour.core.journal.HandSpeeds;
+import calmpour.core.journal.LeftInCups;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.LotsUsed;
 import calmpour.core.journal.Quantile;
@@ -36,6 +37,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
@@ -151,6 +153,7 @@ public class JournalWriter {
     String zone = run.session().zoneId();
     String resin = plan.batches().isEmpty() ? "" : plan.batches().getFirst().resinName();
     Instant finished = kept.finishedAt();
+    Optional<LeftInCups.OfEvening> left = LeftInCups.ofEvening(run, asRun);
     dsl.insertInto(JOURNAL_EVENING)
         .set(JOURNAL_EVENING.RUN_ID, kept.id())
         .set(JOURNAL_EVENING.TOLD, kept.events().size())
@@ -169,6 +172,10 @@ public class JournalWriter {
             plan.chance() == null ? null : (Double) plan.chance().percent())
         .set(JOURNAL_EVENING.ALL_IN_TIME, inTime(asRun))
         .set(JOURNAL_EVENING.ROOM_READ_C, roomRead(kept.events()))
+        .set(
+            JOURNAL_EVENING.LEFT_PLANNED_PERCENT,
+            left.map(LeftInCups.OfEvening::plannedPercent).orElse(null))
+        .set(JOURNAL_EVENING.LEFT_PERCENT, left.map(LeftInCups.OfEvening::realPercent).orElse(null))
         .set(JOURNAL_EVENING.BOARD, formats.write(Board.of(plan, resin, run.session().resinId())))
         .execute();
   }

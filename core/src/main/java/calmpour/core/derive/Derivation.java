@@ -31,6 +31,8 @@ public record Derivation(
    * @param name what it is, as a short key
    * @param subject the material or habit it belongs to, when it has one
    * @param from how it came about in turn; null for what was given
+   * @param learned what the journal knows its evenings by, {@code fill/MOULD/CAVITY} or {@code
+   *     pace/RESIN/OF}; null for what was not learned
    */
   public record Input(
       String name,
@@ -38,7 +40,8 @@ public record Derivation(
       double value,
       String unit,
       Origin origin,
-      @Nullable Derivation from) {}
+      @Nullable Derivation from,
+      @Nullable String learned) {}
 
   /**
    * @param exact the value before rounding

@@ -60,7 +60,13 @@ public final class Recorder {
       inputs.add(
           reference.at,
           new Derivation.Input(
-              reference.name, null, reference.value, reference.unit, Origin.WORKED_OUT, from));
+              reference.name,
+              reference.subject,
+              reference.value,
+              reference.unit,
+              Origin.WORKED_OUT,
+              from,
+              null));
     }
     return new Derivation(
         step.quantity, step.value, step.unit, step.formula, inputs, step.rounding);
@@ -83,12 +89,29 @@ public final class Recorder {
       this.formula = formula;
     }
 
-    private record Reference(int at, String name, String quantity, double value, String unit) {}
+    private record Reference(
+        int at,
+        String name,
+        @Nullable String subject,
+        String quantity,
+        double value,
+        String unit) {}
 
     /** Something given: a label value, a measurement, a habit, an assumption. */
     public Step given(
         String name, @Nullable String subject, double given, String givenUnit, Origin origin) {
-      inputs.add(new Derivation.Input(name, subject, given, givenUnit, origin, null));
+      inputs.add(new Derivation.Input(name, subject, given, givenUnit, origin, null, null));
+      return this;
+    }
+
+    /**
+     * Something that the workshop drew from its own evenings.
+     *
+     * @param of what the journal knows those evenings by, see {@link Derivation.Input#learned}
+     */
+    public Step learned(
+        String name, @Nullable String subject, double given, String givenUnit, String of) {
+      inputs.add(new Derivation.Input(name, subject, given, givenUnit, Origin.LEARNED, null, of));
       return this;
     }
 
@@ -99,8 +122,18 @@ public final class Recorder {
 
     /** Another number of the plan, which can be opened in turn. */
     public Step from(String name, String otherQuantity, double other, String otherUnit) {
+      return from(name, null, otherQuantity, other, otherUnit);
+    }
+
+    /** Likewise, of something that has a name of its own. */
+    public Step from(
+        String name,
+        @Nullable String subject,
+        String otherQuantity,
+        double other,
+        String otherUnit) {
       int at = inputs.size() + references.size();
-      references.add(new Reference(at, name, otherQuantity, other, otherUnit));
+      references.add(new Reference(at, name, subject, otherQuantity, other, otherUnit));
       return this;
     }
 

@@ -6,6 +6,7 @@ import calmpour.core.derive.Recorder;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Place;
+import calmpour.core.plan.doc.PourId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.session.Job;
@@ -25,20 +26,31 @@ final class PlanNotes {
     this.recorder = recorder;
   }
 
+  /** A layer of one colour is opened as the pour of the first cavity. */
+  private static void layers(Recorder.Step step, int line, List<Job.Level> levels) {
+    for (int i = 0; i < levels.size(); i++) {
+      Job.Level level = levels.get(i);
+      String name = level.colour().name();
+      if (level.colours().size() > 1 || level.gathered()) {
+        step.given("layer", name, level.volumeMl(), "mL", Origin.WORKED_OUT);
+      } else {
+        String pour = new Place.OfPour(new PourId(line, 1, i + 1, 0)) + "/volumeMl";
+        step.from("layer", name, pour, level.volumeMl(), "mL");
+      }
+    }
+  }
+
   void volumes(double volume) {
     for (int i = 0; i < job.lines().size(); i++) {
       Job.Line line = job.lines().get(i);
       double piece = line.poured().stream().mapToDouble(Job.Level::volumeMl).sum();
+      int number = i + 1;
       recorder.note(
           Place.line(i) + "/volumeMl",
           piece,
           "mL",
           Formula.PIECE_VOLUME,
-          step ->
-              line.poured()
-                  .forEach(l ->
-                      step.given(
-                          "layer", l.colour().name(), l.volumeMl(), "mL", Origin.WORKED_OUT)));
+          step -> layers(step, number, line.poured()));
       surface(Place.line(i), line);
     }
     recorder.note(

@@ -83,7 +83,7 @@ final class RunHow {
   }
 
   private void in(String name, @Nullable String subject, double value, String unit, Origin origin) {
-    inputs.add(new Derivation.Input(name, subject, value, unit, origin, null));
+    inputs.add(new Derivation.Input(name, subject, value, unit, origin, null, null));
   }
 
   /** A figure of the plan; it can be opened where the plan made anew comes to the same. */
@@ -92,7 +92,7 @@ final class RunHow {
     double same = unit.equals(MIN) ? SAME_MINUTES : SAME;
     Derivation from =
         planned.apply(at).filter(d -> Math.abs(d.value() - value) < same).orElse(null);
-    inputs.add(new Derivation.Input(name, subject, value, unit, Origin.WORKED_OUT, from));
+    inputs.add(new Derivation.Input(name, subject, value, unit, Origin.WORKED_OUT, from, null));
   }
 
   private Derivation is(String quantity, double value, String unit, Formula formula) {

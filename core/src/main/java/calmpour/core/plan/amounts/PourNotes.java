@@ -57,8 +57,13 @@ final class PourNotes {
                 .given("thickness with edges and drip", null, thick, "mm", Origin.CHOSEN);
             return;
           }
-          Origin known = line.cavity().learned() == null ? Origin.MEASURED : Origin.LEARNED;
-          step.given("mould holds", line.name(), line.measured().volumeMl(), "mL", known);
+          double holds = line.measured().volumeMl();
+          if (line.cavity().learned() == null) {
+            step.given("mould holds", line.name(), holds, "mL", Origin.MEASURED);
+          } else {
+            String of = "fill/" + line.mould().id() + "/" + line.cavity().id();
+            step.learned("mould holds", line.name(), holds, "mL", of);
+          }
           double off = line.uncertainShare() * line.measured().volumeMl();
           step.given("give or take", line.name(), off, "mL", Origin.ASSUMED);
           if (fill == null && !flat) {

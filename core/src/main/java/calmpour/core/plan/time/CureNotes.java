@@ -18,6 +18,7 @@ import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.LabelHours;
+import calmpour.core.resin.OwnPace;
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.session.JobInResin;
 import java.util.List;
@@ -117,6 +118,8 @@ public final class CureNotes {
                     "that is, in this place", null, (here - before) / 60, "h", Origin.WORKED_OUT);
           }
           label(step, layer.body());
+          OwnPace own = job.resin().own();
+          pace(step, "HARD", own == null ? null : own.hard());
           if (layer.states().heat() != null) {
             cure.label(job.resin()).map(Calibrated::chemistry).ifPresent(c -> chemistry(step, c));
             if (target != null) {
@@ -180,12 +183,23 @@ public final class CureNotes {
         && a.tint().equals(b.tint());
   }
 
+  /** What the workshop took over from its cure diaries, beside the label. */
+  private void pace(Recorder.Step step, String of, OwnPace.@Nullable Pace own) {
+    if (own != null) {
+      String name = of.equals("HARD") ? "its demould, learned" : "its pot life, learned";
+      ResinSystem resin = job.resin();
+      step.learned(name, resin.name(), own.times(), "times", "pace/" + resin.id() + "/" + of);
+    }
+  }
+
   private void label(Recorder.Step step, BodyHistory body) {
     ResinSystem resin = job.resin();
     step.given("pot life", resin.name(), resin.knownPotLifeMinutes(), "min")
         .given("meant for", resin.name(), resin.knownPotLifeMassG(), "g")
-        .given("meant at", resin.name(), resin.knownPotLifeTemperatureC(), "°C")
-        .given("A and B meet at", null, body.startC(), "°C", Origin.WORKED_OUT)
+        .given("meant at", resin.name(), resin.knownPotLifeTemperatureC(), "°C");
+    OwnPace own = resin.own();
+    pace(step, "FLUID", own == null ? null : own.fluid());
+    step.given("A and B meet at", null, body.startC(), "°C", Origin.WORKED_OUT)
         .given("room", null, job.session().room().temperatureC(), "°C", Origin.MEASURED);
     List<BodyHistory.Segment> segments = body.segments();
     for (int i = 0; i < segments.size(); i++) {

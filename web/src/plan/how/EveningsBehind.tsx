@@ -1,0 +1,71 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
+import type { UseQueryResult } from "@tanstack/react-query";
+import { useState } from "react";
+import type { Behind, ResinPace, Trouble } from "../../api/client";
+import { useBehindFill, useBehindPace } from "../../api/queries";
+import { Fetched } from "../../ui/Fetched";
+import { useUnits } from "../../units/UnitsProvider";
+import { dayName } from "../../words/dates";
+import { type BehindOf, behindText } from "../../words/learned";
+
+/** The evenings behind something learned, each a way to its page. */
+export function EveningsBehind({
+  query,
+  of,
+}: {
+  query: UseQueryResult<Behind[], Trouble>;
+  of: BehindOf;
+}) {
+  const units = useUnits();
+  return (
+    <Fetched query={query} loading="Looking the evenings up…">
+      {(evenings) => (
+        <Box component="ul" aria-label="Evenings behind it" sx={{ m: 0, pl: 2.5, mt: 0.5 }}>
+          {evenings.map((evening) => (
+            <li key={evening.runId}>
+              <Link href={`/pour/${evening.runId}/record`}>
+                {dayName(evening.day)}, {evening.name}
+              </Link>
+              : {behindText(evening, of, units)}
+            </li>
+          ))}
+        </Box>
+      )}
+    </Fetched>
+  );
+}
+
+/** What a figure of a plan was learned from, once somebody asks. */
+export function LearnedFrom({ of, what }: { of: string; what: string }) {
+  const [open, setOpen] = useState(false);
+  const [kind = "", thing = "", part = ""] = of.split("/");
+  return (
+    <>
+      <Button
+        size="small"
+        aria-label={`Which evenings? ${what}`}
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        sx={{ py: 0 }}
+      >
+        Which evenings?
+      </Button>
+      {open &&
+        (kind === "pace" ? (
+          <OfPace resin={thing} of={part as ResinPace["of"]} />
+        ) : (
+          <OfFill mould={thing} cavity={part} />
+        ))}
+    </>
+  );
+}
+
+function OfPace({ resin, of }: { resin: string; of: ResinPace["of"] }) {
+  return <EveningsBehind query={useBehindPace(resin, of)} of="pace" />;
+}
+
+function OfFill({ mould, cavity }: { mould: string; cavity: string }) {
+  return <EveningsBehind query={useBehindFill(mould, cavity)} of="fill" />;
+}
