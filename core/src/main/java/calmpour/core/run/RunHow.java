@@ -1,3 +1,5 @@
+// Longer than other files: a few lines for each kind of figure of an evening, all over the same
+// state.
 package calmpour.core.run;
 
 import calmpour.core.cure.RoomCourse;

@@ -104,6 +104,21 @@ class FoundByTest {
         .isEqualTo(told);
   }
 
+  @Test
+  void aResinThatIsGoneIsNoClue() {
+    Run whole = run(lot("OPEN", EARLY, 300.0));
+    AsRun asRun =
+        new RunReader(new HalvingRule())
+            .lookBack(whole, List.of(), whole.begunAt().plusSeconds(200_000));
+    Run without =
+        new Run(
+            whole.session(), whole.workshop().withResins(List.of()), whole.plan(), whole.begunAt());
+    assertThat(PieceFacts.of(without, List.of(), asRun, new CavityId(1, 1)))
+        .extractingByKeys(Clue.FAST_RESIN, Clue.FLEXIBLE_RESIN, Clue.OPENED_LONG)
+        .extracting(Evidence::told)
+        .containsOnly(Evidence.Told.UNKNOWN);
+  }
+
   /** Depths with a + came out good; the third deepest of those counts. */
   @ParameterizedTest
   @CsvSource(
