@@ -161,6 +161,10 @@ public class JournalStore {
    * @param most evenings
    */
   public Found find(Wanted wanted, @Nullable Older older, int most) {
+    // What is nowhere is only known after all were looked at: not twice for one question.
+    if (count(wanted).pieces() == 0) {
+      return new Found(List.of(), null);
+    }
     Condition fits = fits(wanted);
     if (older != null) {
       OffsetDateTime at = older.begunAt().atOffset(ZoneOffset.UTC);
@@ -308,6 +312,9 @@ public class JournalStore {
             .fetch()) {
       pieces += row.value2();
       by.put(row.value1() == null ? "" : row.value1(), row.value2());
+    }
+    if (pieces == 0) {
+      return new FoundCount(0, 0, 0, 0, 0);
     }
     Integer evenings =
         db.select(DSL.countDistinct(JOURNAL_PIECE.RUN_ID))
