@@ -1,6 +1,6 @@
 import type { DepthHere, JoinMade, JournalWanted, YieldBy } from "../api/client";
 import { showWith, type Units } from "../units/units";
-import { minutes } from "./time";
+import { span } from "./time";
 
 type Join = JoinMade["planned"];
 
@@ -39,12 +39,8 @@ export function countedName(by: YieldBy, name: string): string {
 
 /** How a layer met the one below it. */
 export function joinText({ layer, planned, minutesAfter }: JoinMade): string {
-  const after = minutesAfter === undefined ? "" : `, ${waited(minutesAfter)} after the one below`;
+  const after = minutesAfter === undefined ? "" : `, ${span(minutesAfter)} after the one below`;
   return `Layer ${layer + 1}: ${JOINS[planned]}${after}`;
-}
-
-function waited(value: number): string {
-  return value < 180 ? minutes(value) : `${Math.round(value / 60)} h`;
 }
 
 /** How deep a resin was poured here and came out well, beside what its label allows. */

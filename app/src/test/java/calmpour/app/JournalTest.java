@@ -251,8 +251,8 @@ class JournalTest {
     assertThat(text.split("\r\n", -1)).hasSize(pieces(journal("")) + 2);
     assertThat(text)
         .startsWith(
-            "day,evening,piece,code,mould,colours,grade,faults,line,trial,lots,joins,room °C,"
-                + "became,became on\r\n")
+            "day,evening,piece,code,mould,colours,grade,faults,line,trial,lots,joins,"
+                + "room as planned °C,became,became on\r\n")
         .contains("letters brushed first", "Part A, lot A-11; Part B, lot S-9", "GEL");
   }
 

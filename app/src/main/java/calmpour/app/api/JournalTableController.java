@@ -46,7 +46,7 @@ public class JournalTableController {
           "trial",
           "lots",
           "joins",
-          "room °C",
+          "room as planned °C",
           "became",
           "became on");
 

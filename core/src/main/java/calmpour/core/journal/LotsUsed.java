@@ -57,7 +57,8 @@ public final class LotsUsed {
                 all.add(
                     new LotOfBatch(
                         batch,
-                        part.side(),
+                        // As the resin names it: a bottle on the wrong side is still one of two.
+                        part.id().equals(resin.partAId()) ? ResinPart.Side.A : ResinPart.Side.B,
                         part.id(),
                         part.name(),
                         lot.code(),
