@@ -38,6 +38,7 @@ const RUNS = screen(() => import("./pour/RunsScreen").then((m) => m.RunsScreen))
 const BENCH = screen(() => import("./pour/PourScreen").then((m) => m.PourScreen));
 const RECORD = screen(() => import("./record/RecordScreen").then((m) => m.RecordScreen));
 const WHAT_IF = screen(() => import("./practice/PracticeScreen").then((m) => m.PracticeScreen));
+const TIMING = screen(() => import("./practice/TimingScreen").then((m) => m.TimingScreen));
 const WORKSHOP = screen(() => import("./workshop/WorkshopScreen").then((m) => m.WorkshopScreen));
 const JOURNAL = screen(() => import("./journal/JournalScreen").then((m) => m.JournalScreen));
 const PIECE = screen(() => import("./journal/PieceScreen").then((m) => m.PieceScreen));
@@ -79,6 +80,7 @@ export function App() {
           <Route path="pour" element={RUNS} />
           <Route path="pour/:id/record" element={RECORD} />
           <Route path="practice" element={WHAT_IF} />
+          <Route path="practice/timing" element={TIMING} />
           <Route path="practice/rehearsal" element={EVENINGS} />
           <Route path="practice/rehearsal/:id" element={EVENING} />
           <Route path="workshop" element={WORKSHOP} />

@@ -8,6 +8,7 @@ import {
 import {
   type Answer,
   api,
+  type CupStays,
   ask,
   type FieldError,
   type Finding,
@@ -19,6 +20,9 @@ import {
   type MouldFill,
   type LearnedHand,
   type ResinPace,
+  type SetUp,
+  type TellTiming,
+  type Timings,
   type Trouble,
   type TwoCounts,
   type WhatWentWrong,
@@ -182,6 +186,30 @@ export function usePlanWithFill(onTrouble: (trouble: Trouble | null) => void) {
     });
 }
 
+export const useLearnedStays = () =>
+  useKept(["journal", "stays"], () => api.GET("/api/journal/stays"));
+
+/** The evenings behind what stays in a kind of cup. */
+export const useBehindStays = (kind: string) =>
+  useKept(["journal", "behind", "stays", kind], () =>
+    api.GET("/api/journal/stays/{kind}/evenings", { params: { path: { kind } } }),
+  );
+
+/** Plans with what was learned of a kind of cup, or as reckoned again. */
+export function usePlanWithStays(onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  return (stays: CupStays, learned: boolean) =>
+    void ask(
+      api.PUT("/api/journal/stays/{kind}", {
+        params: { path: { kind: stays.kindId }, query: { learned } },
+      }),
+    ).then((answer) => {
+      onTrouble(answer.status === "trouble" ? answer.trouble : null);
+      // The cup on the shelf is another one now.
+      return client.invalidateQueries();
+    });
+}
+
 /** The evenings behind how long hands take for a step. */
 export const useBehindHands = (speed: LearnedHand["speed"]) =>
   useKept(["journal", "behind", "hands", speed], () =>
@@ -236,6 +264,42 @@ export const useUsualCauses = (fault: JournalFault | null) =>
     enabled: fault !== null,
     staleTime: Infinity,
   });
+
+/** Resins that are timed; how long they are mixed moves on by itself. */
+export const useTimings = () =>
+  useQuery<Timings>({
+    queryKey: ["kept", "timings"],
+    queryFn: () => value(api.GET("/api/timings")),
+    refetchInterval: 20_000,
+  });
+
+export function useBeginTiming(onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  return (setUp: SetUp, minutesAgo: number, zoneId: string) =>
+    void ask(
+      api.POST("/api/timings", {
+        body: { id: crypto.randomUUID(), setUp, minutesAgo, zoneId },
+      }),
+    ).then((answer) => {
+      onTrouble(answer.status === "trouble" ? answer.trouble : null);
+      return client.invalidateQueries({ queryKey: ["kept"] });
+    });
+}
+
+/** Tells what happened to a resin that is timed. */
+export function useTellTiming(id: string, onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  return (told: Omit<TellTiming, "id">) =>
+    void ask(
+      api.POST("/api/timings/{id}/events", {
+        params: { path: { id } },
+        body: { id: crypto.randomUUID(), ...told },
+      }),
+    ).then((answer) => {
+      onTrouble(answer.status === "trouble" ? answer.trouble : null);
+      return client.invalidateQueries({ queryKey: ["kept"] });
+    });
+}
 
 export const useToday = () => useKept(["today"], () => api.GET("/api/today"));
 

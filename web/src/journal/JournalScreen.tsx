@@ -18,6 +18,7 @@ import { LearnedHabit } from "./LearnedHabit";
 import { LearnedHands } from "./LearnedHands";
 import { LearnedFills } from "./LearnedFills";
 import { LearnedPaces } from "./LearnedPaces";
+import { LearnedStays } from "./LearnedStays";
 import { LearnedRoom } from "./LearnedRoom";
 import { ProvenDepths } from "./ProvenDepths";
 import { WithoutRecord } from "./WithoutRecord";
@@ -72,6 +73,7 @@ export function JournalScreen() {
           <LearnedHabit />
           <LearnedPaces />
           <LearnedFills />
+          <LearnedStays />
           <ProvenDepths />
           <LearnedRoom />
           <LearnedHands />

@@ -10,6 +10,8 @@ export interface LearnedRow {
   what: string;
   learned: string;
   by: string;
+  /** The same of its parts, such as single lots. */
+  lots?: string[];
   /** Whether there are evenings enough to plan with it. */
   enough: boolean;
   /** Whether it is planned with. */
@@ -71,6 +73,9 @@ function Row({ row, before }: { row: LearnedRow; before: string }) {
         <b>{row.what}</b>
         <Box>{row.learned}</Box>
         <Box sx={{ color: "text.secondary" }}>{row.by}</Box>
+        {row.lots?.map((lot) => (
+          <Box key={lot}>{lot}</Box>
+        ))}
       </Box>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>
         <Button

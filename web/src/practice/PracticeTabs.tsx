@@ -1,28 +1,29 @@
 import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
 
-const HALVES = [
+const PARTS = [
   { key: "whatif", label: "What if", href: "/practice" },
+  { key: "timing", label: "Time a resin", href: "/practice/timing" },
   { key: "rehearsal", label: "Rehearsal", href: "/practice/rehearsal" },
 ] as const;
 
-/** The two halves of Practice. */
-export function PracticeTabs({ here }: { here: (typeof HALVES)[number]["key"] }) {
+/** The parts of Practice. */
+export function PracticeTabs({ here }: { here: (typeof PARTS)[number]["key"] }) {
   return (
     <Box component="nav" aria-label="Practice" sx={{ display: "flex", gap: 2.5, px: 1, pt: 0.5 }}>
-      {HALVES.map((half) => (
+      {PARTS.map((part) => (
         <Link
-          key={half.key}
-          href={half.href}
-          underline={half.key === here ? "always" : "hover"}
-          aria-current={half.key === here ? "page" : undefined}
+          key={part.key}
+          href={part.href}
+          underline={part.key === here ? "always" : "hover"}
+          aria-current={part.key === here ? "page" : undefined}
           sx={{
-            color: half.key === here ? "text.primary" : "text.secondary",
-            fontWeight: half.key === here ? 700 : 400,
+            color: part.key === here ? "text.primary" : "text.secondary",
+            fontWeight: part.key === here ? 700 : 400,
             py: 1,
           }}
         >
-          {half.label}
+          {part.label}
         </Link>
       ))}
     </Box>

@@ -25,6 +25,7 @@ import { cavityName } from "../words/places";
 import { deviationWords, lookCodes, potWords } from "../words/record";
 import { clockTime, dayAndTime } from "../words/time";
 import { troubleWords } from "../words/trouble";
+import { StayedInCups } from "./StayedInCups";
 import { CureDiary } from "./CureDiary";
 import { PiecesOfEvening } from "./PiecesOfEvening";
 import { PourTable } from "./PourTable";
@@ -279,6 +280,10 @@ function Record({ looked }: { looked: LookedBack }) {
             looked={looked}
             at={at}
             onFelt={(of, word) => tell({ kind: "FELT", of, codes: [word] })}
+          />
+          <StayedInCups
+            cups={asRun.cups}
+            onWeighed={(of, value) => void tell({ kind: "STAYED", of, value })}
           />
           {asRun.pot.length > 0 && (
             <Sheet title="Pressure pot">

@@ -13,6 +13,7 @@ import { Unreadable } from "../ui/Unreadable";
 import { dueWords } from "../words/due";
 import { dueText } from "../words/moments";
 import { dayAndTime } from "../words/time";
+import { BeingTimed } from "./BeingTimed";
 import { Curing } from "./Curing";
 import { Planned, usePlanned } from "./Planned";
 import { PutOff } from "./PutOff";
@@ -202,6 +203,7 @@ function Due({ today }: { today: Today }) {
       {trouble && <Told trouble={trouble} />}
       <Unreadable names={today.unreadable} />
       {list("Due now", ready)}
+      <BeingTimed />
       <Touches
         due={today.due}
         onFelt={(due, of, word) => void tell(due, { kind: "FELT", of, codes: [word] })}

@@ -77,7 +77,10 @@ export const GUIDES: Record<string, Guide> = {
   practice: {
     title: "Practice",
     what: "What if: another room, another cup, warmer bottles. And evenings to rehearse in which something goes wrong.",
-    keys: [["Sliders", "change one thing; the curves follow"]],
+    keys: [
+      ["Sliders", "change one thing; the curves follow"],
+      ["Time a resin", "mix a little and say how it is: its own clock is learned from it"],
+    ],
     example: "100 g of the slow resin at 24 °C instead of 18 °C: about half an hour less.",
     page: "06-mixing",
   },

@@ -1,4 +1,4 @@
-import type { Behind, Cavity, MouldFill, ResinPace, RoomFelt } from "../api/client";
+import type { Behind, Cavity, CupStays, MouldFill, ResinPace, RoomFelt } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { dateFormat } from "./dates";
 import { secondsText } from "./journal";
@@ -25,8 +25,10 @@ function off(times: number, more: string, less: string, same: string): string {
 const evenings = (count: number) => `${count} ${count === 1 ? "evening" : "evenings"}`;
 
 /** A resin's pace beside its label: what it is of, what was learned, and by how much it was told. */
-export function paceText({ name, of, learned, labelMinutes, labelHours, taken }: ResinPace) {
+export function paceText(pace: ResinPace) {
+  const { name, of, learned, labelMinutes, labelHours, taken } = pace;
   const label = of === "FLUID" ? labelMinutes : labelHours * 60;
+  const own = pace.lots.find(({ lot, learned: its }) => lot === pace.lotNow && its.enough);
   const slower = off(learned.times, "slower", "quicker", "As on the label");
   const left =
     learned.contradictory === 0
@@ -37,8 +39,26 @@ export function paceText({ name, of, learned, labelMinutes, labelHours, taken }:
     learned: `${slower}: ${time(label * learned.times)} instead of ${time(label)}, most likely ${time(label * learned.lowest)} to ${time(label * learned.highest)}.`,
     by:
       `${evenings(learned.evenings)}, ${learned.looks} ${learned.looks === 1 ? "check" : "checks"}${left}.` +
-      (taken ? ` Planned with since ${day(taken.since)}: ${time(label * taken.times)}.` : ""),
+      (taken
+        ? ` Planned with since ${day(taken.since)}: ${own ? `the lot you pour from by itself, ${time(label * own.learned.times)}` : time(label * taken.times)}.`
+        : ""),
+    lots: lotTexts(pace, label),
   };
+}
+
+/** Single lots beside their label; the one that is poured from says so. */
+function lotTexts({ lots, lotNow, taken }: ResinPace, label: number): string[] {
+  const told = lots.map(({ lot, learned }) => {
+    const now = lot === lotNow ? ", the one you pour from" : "";
+    const few = learned.enough ? "" : "; too few to plan with by itself";
+    return `Lot ${lot}${now}: ${off(learned.times, "slower", "quicker", "as on the label")}, ${time(label * learned.times)} (${time(label * learned.lowest)} to ${time(label * learned.highest)}), ${evenings(learned.evenings)}${few}.`;
+  });
+  const known = lots.some(({ lot, learned }) => lot === lotNow && learned.enough);
+  const unsure =
+    lots.length > 0 && !known && taken !== undefined
+      ? ["Of the lot you pour from too little is known: planned with all of them, less sure."]
+      : [];
+  return [...told, ...unsure];
 }
 
 /** What a mould takes beside what it was measured to, by weighed pours. */
@@ -55,6 +75,20 @@ export function fillText({ name, learned, measuredMl, taken }: MouldFill, units:
   };
 }
 
+/** What stays in a kind of cup beside what was reckoned, by cups weighed after the pour. */
+export function staysText(stays: CupStays, units: Units) {
+  const { name, learned, contentG, toldG, taken } = stays;
+  const g = (times: number) => showWith(units.MASS, toldG * times, 1);
+  const instead = percent(learned.times) === 0 ? g(1) : `${g(learned.times)} instead of ${g(1)}`;
+  return {
+    what: name,
+    learned: `${off(learned.times, "more", "less", "As reckoned")} stays in it: ${instead} of ${showWith(units.MASS, contentG, 0)}, most likely ${g(learned.lowest)} to ${g(learned.highest)}.`,
+    by:
+      `${evenings(learned.evenings)}, ${learned.looks} ${learned.looks === 1 ? "cup" : "cups"} weighed.` +
+      (taken ? ` Planned with since ${day(taken.since)}: ${g(taken.times)}.` : ""),
+  };
+}
+
 /** What a mould is planned with instead of its measurement; null where it was measured anew since. */
 export function ownFillText(
   own: NonNullable<Cavity["own"]>,
@@ -67,7 +101,7 @@ export function ownFillText(
 }
 
 /** What was learned of something, by the evenings behind it. */
-export type BehindOf = "pace" | "fill" | "hands" | "room";
+export type BehindOf = "pace" | "fill" | "stays" | "hands" | "room";
 
 /** What one evening says of a pace, of what a mould takes, of hands or of the room. */
 export function behindText(behind: Behind, of: BehindOf, units: Units): string {
@@ -84,12 +118,12 @@ export function behindText(behind: Behind, of: BehindOf, units: Units): string {
   }
 }
 
-function timesText({ lowest, highest, looks }: Behind, of: "pace" | "fill"): string {
+function timesText({ lowest, highest, looks }: Behind, of: "pace" | "fill" | "stays"): string {
   const said = (times: number) =>
     of === "pace"
       ? off(times, "slower", "quicker", "as on the label")
-      : off(times, "more", "less", "as measured");
-  const by = of === "pace" ? "check" : "piece";
+      : off(times, "more", "less", of === "fill" ? "as measured" : "as reckoned");
+  const by = { pace: "check", fill: "piece", stays: "cup" }[of];
   const counted = `${looks} ${by}${looks === 1 ? "" : "s"}`;
   if (lowest !== undefined && highest !== undefined && lowest > highest) {
     return `left out: its ${by}s contradict each other (${counted})`;

@@ -4,7 +4,7 @@ import Link from "@mui/material/Link";
 import type { UseQueryResult } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Behind, ResinPace, Trouble } from "../../api/client";
-import { useBehindFill, useBehindPace } from "../../api/queries";
+import { useBehindFill, useBehindPace, useBehindStays } from "../../api/queries";
 import { Fetched } from "../../ui/Fetched";
 import { useUnits } from "../../units/UnitsProvider";
 import { dayName } from "../../words/dates";
@@ -23,12 +23,13 @@ export function EveningsBehind({
     <Fetched query={query} loading="Looking the evenings up…">
       {(evenings) => (
         <Box component="ul" aria-label="Evenings behind it" sx={{ m: 0, pl: 2.5, mt: 0.5 }}>
-          {evenings.map((evening) => (
-            <li key={evening.runId}>
-              <Link href={`/pour/${evening.runId}/record`}>
-                {dayName(evening.day)}, {evening.name}
+          {evenings.map((evening, at) => (
+            <li key={evening.runId ?? `timed ${at}`}>
+              <Link href={evening.runId ? `/pour/${evening.runId}/record` : "/practice/timing"}>
+                {dayName(evening.day)}, {evening.runId ? evening.name : "timed by itself"}
               </Link>
               : {behindText(evening, of, units)}
+              {evening.lot && `; lot ${evening.lot}`}
             </li>
           ))}
         </Box>
@@ -55,6 +56,8 @@ export function LearnedFrom({ of, what }: { of: string; what: string }) {
       {open &&
         (kind === "pace" ? (
           <OfPace resin={thing} of={part as ResinPace["of"]} />
+        ) : kind === "stays" ? (
+          <OfStays kind={thing} />
         ) : (
           <OfFill mould={thing} cavity={part} />
         ))}
@@ -64,6 +67,10 @@ export function LearnedFrom({ of, what }: { of: string; what: string }) {
 
 function OfPace({ resin, of }: { resin: string; of: ResinPace["of"] }) {
   return <EveningsBehind query={useBehindPace(resin, of)} of="pace" />;
+}
+
+function OfStays({ kind }: { kind: string }) {
+  return <EveningsBehind query={useBehindStays(kind)} of="stays" />;
 }
 
 function OfFill({ mould, cavity }: { mould: string; cavity: string }) {

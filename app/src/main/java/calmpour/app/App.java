@@ -40,8 +40,8 @@ public class App {
   }
 
   @Bean
-  WorkshopClock clock(DSLContext db) {
-    return new WorkshopClock(db, Clock.systemUTC());
+  WorkshopClock clock(DSLContext db, @Value("${calmpour.demo}") boolean demo) {
+    return new WorkshopClock(db, Clock.systemUTC(), demo);
   }
 
   /** Stands in for what is on the bench until something real is plugged in. */

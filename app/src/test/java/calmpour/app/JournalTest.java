@@ -32,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -559,6 +560,51 @@ class JournalTest {
             .filter(e -> e.of() != null && e.of().startsWith(line))
             .filter(e -> code.isEmpty() || e.codes().contains(code))
             .count();
+  }
+
+  /** Cups weighed after the pour say what stays in them: more in one kind than is reckoned. */
+  @Test
+  void weighedCupsTeachWhatStaysInThem() {
+    JsonNode kinds = app.get("/api/journal/stays").body();
+    assertThat(kinds.size()).isPositive();
+    for (JsonNode kind : kinds) {
+      double keeps = World.keeps(kind.get("kindId").asString());
+      assertThat(kind.at("/learned/lowest").asDouble()).isLessThan(keeps * 1.05);
+      assertThat(kind.at("/learned/highest").asDouble()).isGreaterThan(keeps / 1.05);
+    }
+    JsonNode most =
+        kinds
+            .valueStream()
+            .max(java.util.Comparator.comparingInt(k -> k.at("/learned/evenings").asInt()))
+            .orElseThrow();
+    assertThat(most.at("/learned/enough").asBoolean()).isTrue();
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=hands"));
+    String name = most.get("name").asString();
+    keys(page, "^Which evenings\\? " + name).click();
+    assertThat(
+            page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Evenings behind"))
+                .getByRole(AriaRole.LINK))
+        .hasCount(most.at("/learned/evenings").asInt());
+    keys(page, "^Plan with it: " + name).click();
+    assertThat(keys(page, "^As reckoned: " + name)).isVisible();
+    JsonNode own = taken(most.get("kindId").asString());
+    assertThat(own.get("times").asDouble())
+        .isCloseTo(most.at("/learned/times").asDouble(), within(1e-9));
+    keys(page, "^As reckoned: " + name).click();
+    assertThat(keys(page, "^Plan with it: " + name)).isVisible();
+    assertThat(taken(most.get("kindId").asString())).isNull();
+  }
+
+  private static @Nullable JsonNode taken(String kind) {
+    return app.get("/api/workshop")
+        .body()
+        .get("cups")
+        .valueStream()
+        .filter(c -> c.get("id").asString().equals(kind))
+        .findFirst()
+        .orElseThrow()
+        .get("own");
   }
 
   /** Every mould of this world takes more or less than it was measured to; nobody says so. */

@@ -6,6 +6,7 @@ import calmpour.app.store.ShelfStore;
 import calmpour.app.work.FillDesk;
 import calmpour.app.work.JournalDesk;
 import calmpour.app.work.PaceDesk;
+import calmpour.app.work.StaysDesk;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.MouldLife;
@@ -32,6 +33,7 @@ public class LearnedController {
   private final ShelfStore shelf;
   private final PaceDesk paces;
   private final FillDesk fills;
+  private final StaysDesk stays;
 
   LearnedController(
       JournalDesk desk,
@@ -39,7 +41,9 @@ public class LearnedController {
       JournalBehind behind,
       ShelfStore shelf,
       PaceDesk paces,
-      FillDesk fills) {
+      FillDesk fills,
+      StaysDesk stays) {
+    this.stays = stays;
     this.desk = desk;
     this.journal = journal;
     this.behind = behind;
@@ -139,6 +143,31 @@ public class LearnedController {
   @GetMapping("/fills/{mould}/{cavity}/evenings")
   List<JournalBehind.Behind> behindFill(@PathVariable String mould, @PathVariable String cavity) {
     return behind.fill(mould, cavity);
+  }
+
+  /** What really stays in cups, by those weighed after the pour. */
+  @GetMapping("/stays")
+  List<StaysDesk.CupStays> stays() {
+    return stays.stays();
+  }
+
+  /** The evenings behind what stays in a kind of cup. */
+  @GetMapping("/stays/{kind}/evenings")
+  List<JournalBehind.Behind> behindStays(@PathVariable String kind) {
+    return behind.stays(kind);
+  }
+
+  /**
+   * Plans with what was learned of a kind of cup, or as reckoned again.
+   *
+   * @param learned false for as reckoned or said
+   */
+  @PutMapping("/stays/{kind}")
+  List<StaysDesk.CupStays> stayWith(@PathVariable String kind, @RequestParam boolean learned) {
+    if (!stays.planWith(kind, learned)) {
+      throw new NotFoundException("this kind of cup is not on the shelf (any more)");
+    }
+    return stays.stays();
   }
 
   /** What moulds really take, by pours that were weighed. */

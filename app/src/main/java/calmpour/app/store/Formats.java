@@ -22,7 +22,9 @@ public class Formats {
     WORKSHOP,
     PLAN,
     EVENT,
-    USUAL
+    USUAL,
+    SET_UP,
+    TIMING_EVENT
   }
 
   /** Makes of a document of one format one of the next. */

@@ -8,6 +8,8 @@ import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
 import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static calmpour.app.store.generated.Tables.JOURNAL_STAYED;
+import static calmpour.app.store.generated.Tables.TIMING_LOOK;
 import static org.jooq.impl.DSL.count;
 
 import calmpour.core.journal.Filled;
@@ -18,6 +20,7 @@ import calmpour.core.journal.MouldLife;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.ProvenDepth;
 import calmpour.core.journal.SaidSure;
+import calmpour.core.journal.Stayed;
 import calmpour.core.run.LookOver;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -283,20 +286,37 @@ public class JournalCounts {
         .fetch(row -> new Unseen(row.value1(), row.value2(), row.value3()));
   }
 
-  /** What the cure diaries say, evening by evening. */
+  /** What the cure diaries say, evening by evening, and every resin that was timed alone. */
   public List<Looked> looks() {
     return remembered.get("looks", this::readLooks);
   }
 
   private List<Looked> readLooks() {
-    return db.selectFrom(JOURNAL_LOOK)
+    return db.select(
+            JOURNAL_LOOK.RESIN_ID,
+            JOURNAL_LOOK.LOT,
+            JOURNAL_LOOK.PACE,
+            JOURNAL_LOOK.LOWEST,
+            JOURNAL_LOOK.HIGHEST,
+            JOURNAL_LOOK.LOOKS)
+        .from(JOURNAL_LOOK)
+        .unionAll(
+            db.select(
+                    TIMING_LOOK.RESIN_ID,
+                    TIMING_LOOK.LOT,
+                    TIMING_LOOK.PACE,
+                    TIMING_LOOK.LOWEST,
+                    TIMING_LOOK.HIGHEST,
+                    TIMING_LOOK.LOOKS)
+                .from(TIMING_LOOK))
         .fetch(row ->
             new Looked(
-                row.getResinId(),
-                Looked.Of.valueOf(row.getPace()),
-                row.getLowest(),
-                row.getHighest(),
-                row.getLooks()));
+                row.value1(),
+                row.value2(),
+                Looked.Of.valueOf(row.value3()),
+                row.value4(),
+                row.value5(),
+                row.value6()));
   }
 
   /** By how much the room was warmer than it was told to be, on evenings it was read, K. */
@@ -325,6 +345,17 @@ public class JournalCounts {
     return db.selectFrom(JOURNAL_FILL)
         .fetch(
             row -> new Filled(row.getMouldId(), row.getCavityId(), row.getTimes(), row.getLooks()));
+  }
+
+  /** What stayed in cups of what was reckoned, evening by evening. */
+  public List<Stayed> stayed() {
+    return remembered.get("stayed", this::readStayed);
+  }
+
+  private List<Stayed> readStayed() {
+    return db.selectFrom(JOURNAL_STAYED)
+        .fetch(
+            row -> new Stayed(row.getKindId(), row.getTimes(), row.getContentG(), row.getLooks()));
   }
 
   /** How long hands took, evening by evening. */

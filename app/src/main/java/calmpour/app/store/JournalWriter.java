@@ -12,8 +12,11 @@ import static calmpour.app.store.generated.Tables.JOURNAL_JOIN;
 import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
 import static calmpour.app.store.generated.Tables.JOURNAL_LOT;
 import static calmpour.app.store.generated.Tables.JOURNAL_MARK;
+import static calmpour.app.store.generated.Tables.JOURNAL_NOTE;
+import static calmpour.app.store.generated.Tables.JOURNAL_OBSERVATION;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static calmpour.app.store.generated.Tables.JOURNAL_STAYED;
 import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
 import static calmpour.app.store.generated.Tables.RUN;
 
@@ -23,6 +26,7 @@ import calmpour.core.journal.LeftInCups;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.LotsUsed;
 import calmpour.core.journal.Quantile;
+import calmpour.core.journal.Stayed;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
@@ -47,7 +51,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class JournalWriter {
   /** What this version of the program works out of an evening; higher: all are worked out anew. */
-  static final int ENGINE = 6;
+  static final int ENGINE = 7;
 
   private final DSLContext db;
   private final Formats formats;
@@ -77,6 +81,11 @@ public class JournalWriter {
                 .or(JOURNAL_EVENING.ENGINE.ne(ENGINE)))
         .orderBy(RUN.BEGUN_AT, RUN.ID)
         .fetch(RUN.ID);
+  }
+
+  /** Something that is counted here was written elsewhere. */
+  void changed() {
+    version.incrementAndGet();
   }
 
   /** Forgets all that was worked out; the events stay. */
@@ -116,11 +125,13 @@ public class JournalWriter {
       Double read = roomRead(kept.events());
       double room = read == null ? run.session().room().temperatureC() : read;
       new PieceRows(dsl, kept, asRun, room).write();
+      new ObservationRows(dsl, kept).write();
       Looked.of(run, asRun)
           .forEach(l ->
               dsl.insertInto(JOURNAL_LOOK)
                   .set(JOURNAL_LOOK.RUN_ID, kept.id())
                   .set(JOURNAL_LOOK.RESIN_ID, l.resinId())
+                  .set(JOURNAL_LOOK.LOT, l.lot())
                   .set(JOURNAL_LOOK.PACE, l.of().name())
                   .set(JOURNAL_LOOK.LOWEST, l.lowest())
                   .set(JOURNAL_LOOK.HIGHEST, l.highest())
@@ -134,6 +145,15 @@ public class JournalWriter {
                   .set(JOURNAL_FILL.CAVITY_ID, f.cavityId())
                   .set(JOURNAL_FILL.TIMES, f.times())
                   .set(JOURNAL_FILL.LOOKS, f.looks())
+                  .execute());
+      Stayed.of(run, asRun)
+          .forEach(c ->
+              dsl.insertInto(JOURNAL_STAYED)
+                  .set(JOURNAL_STAYED.RUN_ID, kept.id())
+                  .set(JOURNAL_STAYED.KIND_ID, c.kindId())
+                  .set(JOURNAL_STAYED.TIMES, c.times())
+                  .set(JOURNAL_STAYED.CONTENT_G, c.contentG())
+                  .set(JOURNAL_STAYED.LOOKS, c.looks())
                   .execute());
       HandSpeeds.of(run, kept.events())
           .forEach(h ->
@@ -299,6 +319,9 @@ public class JournalWriter {
             JOURNAL_JOIN,
             JOURNAL_EMBED,
             JOURNAL_MARK,
+            JOURNAL_NOTE,
+            JOURNAL_OBSERVATION,
+            JOURNAL_STAYED,
             JOURNAL_TRIAL)) {
       db.selectFrom(table).orderBy(table.fields()[0], table.fields()[1]).fetch().stream()
           .map(row -> table.getName() + row.intoMap())

@@ -18,8 +18,11 @@ public class AlwaysLearned {
   private final JournalCounts journal;
   private final PaceDesk paces;
   private final FillDesk fills;
+  private final StaysDesk stays;
 
-  AlwaysLearned(UsualStore usual, JournalCounts journal, PaceDesk paces, FillDesk fills) {
+  AlwaysLearned(
+      UsualStore usual, JournalCounts journal, PaceDesk paces, FillDesk fills, StaysDesk stays) {
+    this.stays = stays;
     this.usual = usual;
     this.journal = journal;
     this.paces = paces;
@@ -35,6 +38,7 @@ public class AlwaysLearned {
     }
     paces.takeLearned();
     fills.takeLearned();
+    stays.takeLearned();
     Hands hands = HandSpeeds.with(kept.usual().hands(), HandSpeeds.learn(journal.hands()));
     if (!hands.equals(kept.usual().hands())) {
       // Whoever changes their ways at this moment wins; the next evening tries again.

@@ -6,11 +6,13 @@ import calmpour.app.store.ShelfStore;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
+import calmpour.core.journal.LearnedPace;
 import calmpour.core.journal.LearnedTimes;
 import calmpour.core.journal.Looked;
 import calmpour.core.resin.LabelHours;
 import calmpour.core.resin.OwnPace;
 import calmpour.core.resin.ResinSystem;
+import calmpour.core.session.Workshop;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -33,7 +35,9 @@ public class PaceDesk {
   private final WorkshopClock clock;
 
   /** By what it was learned from: it takes a while, and the looks change with an evening only. */
-  private final Map<List<Looked>, LearnedTimes> known = new HashMap<>();
+  private final Map<Asked, LearnedPace> known = new HashMap<>();
+
+  private record Asked(List<Looked> looks, boolean told) {}
 
   PaceDesk(JournalDesk desk, JournalCounts journal, ShelfStore shelf, WorkshopClock clock) {
     this.desk = desk;
@@ -48,6 +52,8 @@ public class PaceDesk {
    * @param of until it gels, or until it comes out of its mould
    * @param labelMinutes pot life on its label, or usual for its kind; min
    * @param labelHours until it comes out of its mould by its label, or usual for its kind; h
+   * @param lots the same of single lots; none where fewer than two are known apart
+   * @param lotNow the lots of A and B that are poured from; null where nobody noted them
    * @param taken what is planned with; null while that is the label
    */
   public record ResinPace(
@@ -55,25 +61,35 @@ public class PaceDesk {
       String name,
       Looked.Of of,
       LearnedTimes learned,
+      List<LearnedPace.LotPace> lots,
+      @Nullable String lotNow,
       double labelMinutes,
       double labelHours,
-      OwnPace.@Nullable Pace taken) {}
+      OwnPace.@Nullable Pace taken) {
+    public ResinPace {
+      lots = List.copyOf(lots);
+    }
+  }
 
   /** Resins that somebody looked at while they cured, by name. */
   public List<ResinPace> paces() {
     desk.catchUp();
     List<Looked> looks = journal.looks();
     List<ResinPace> paces = new ArrayList<>();
-    for (ResinSystem resin : shelf.all(ShelfKind.RESIN)) {
+    Workshop shop = shelf.workshop();
+    for (ResinSystem resin : shelf.<ResinSystem>all(ShelfKind.RESIN)) {
       for (Looked.Of of : Looked.Of.values()) {
         List<Looked> its = of(looks, resin.id(), of);
         if (!its.isEmpty()) {
+          LearnedPace learned = learned(resin, of, its);
           paces.add(
               new ResinPace(
                   resin.id(),
                   resin.name(),
                   of,
-                  learned(its),
+                  learned.all(),
+                  learned.lots(),
+                  shop.lotOf(resin, today()),
                   resin.knownPotLifeMinutes().value(),
                   LabelHours.demould(resin, LabelHours.USUAL_DEPTH_MM).value(),
                   of == Looked.Of.FLUID ? resin.ownFluid() : resin.ownHard()));
@@ -96,17 +112,14 @@ public class PaceDesk {
     if (resin == null) {
       return false;
     }
-    put(resin, of, learned ? pace(of(journal.looks(), resinId, of)) : null);
+    if (learned) {
+      LearnedPace pace = learned(resin, of, of(journal.looks(), resinId, of));
+      new Check().within("evenings", pace.all().evenings(), ENOUGH).orThrow();
+      shelf.put(ShelfKind.RESIN, pace.takenBy(resin, of, today()));
+    } else {
+      shelf.put(ShelfKind.RESIN, LearnedPace.forgotten(resin, of));
+    }
     return true;
-  }
-
-  private void put(ResinSystem resin, Looked.Of of, OwnPace.@Nullable Pace pace) {
-    OwnPace own =
-        of == Looked.Of.FLUID
-            ? new OwnPace(pace, resin.ownHard())
-            : new OwnPace(resin.ownFluid(), pace);
-    boolean none = own.fluid() == null && own.hard() == null;
-    shelf.put(ShelfKind.RESIN, resin.withOwn(none ? null : own));
   }
 
   /** Plans with all that enough evenings tell otherwise than what is planned with. */
@@ -115,32 +128,23 @@ public class PaceDesk {
     for (Looked.Of of : Looked.Of.values()) {
       for (ResinSystem resin : shelf.<ResinSystem>all(ShelfKind.RESIN)) {
         List<Looked> its = of(looks, resin.id(), of);
-        OwnPace.Pace now = of == Looked.Of.FLUID ? resin.ownFluid() : resin.ownHard();
-        if (!its.isEmpty()
-            && learned(its).differsFrom(now == null ? null : now.times())
-            && OwnPace.TIMES.contains(learned(its).times())
-            && OwnPace.SD.contains(learned(its).sd())) {
-          put(resin, of, pace(its));
+        if (!its.isEmpty() && learned(resin, of, its).differsFromWhatIsPlannedWith(resin, of)) {
+          shelf.put(ShelfKind.RESIN, learned(resin, of, its).takenBy(resin, of, today()));
         }
       }
     }
   }
 
-  private OwnPace.Pace pace(List<Looked> looks) {
-    LearnedTimes learned = LearnedTimes.of(looks);
-    new Check().within("evenings", learned.evenings(), ENOUGH).orThrow();
-    return new OwnPace.Pace(
-        learned.times(),
-        learned.sd(),
-        learned.evenings(),
-        LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
   }
 
-  private synchronized LearnedTimes learned(List<Looked> its) {
+  private synchronized LearnedPace learned(ResinSystem resin, Looked.Of of, List<Looked> its) {
     if (known.size() > MOST_KNOWN) {
       known.clear();
     }
-    return known.computeIfAbsent(its, LearnedTimes::of);
+    boolean told = LearnedPace.isTold(resin, of);
+    return known.computeIfAbsent(new Asked(its, told), a -> LearnedPace.of(a.looks, a.told));
   }
 
   private static List<Looked> of(List<Looked> looks, String resinId, Looked.Of of) {

@@ -9,16 +9,20 @@ import org.springframework.stereotype.Component;
 @Component
 class RebuildAtStart implements ApplicationRunner {
   private final JournalDesk journal;
+  private final TimingDesk timings;
   private final boolean wanted;
 
-  RebuildAtStart(JournalDesk journal, @Value("${calmpour.rebuild:false}") boolean wanted) {
+  RebuildAtStart(
+      JournalDesk journal, TimingDesk timings, @Value("${calmpour.rebuild:false}") boolean wanted) {
     this.journal = journal;
+    this.timings = timings;
     this.wanted = wanted;
   }
 
   @Override
   public void run(ApplicationArguments args) {
     if (wanted) {
+      timings.rebuild();
       journal.rebuild();
       System.out.println("The journal was worked out anew from what was told.");
     }

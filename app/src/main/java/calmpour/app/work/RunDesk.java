@@ -218,7 +218,7 @@ public class RunDesk {
       boolean known =
           switch (told.get(i).kind()) {
             case DONE, GIVEN_UP -> tasks.contains(of);
-            case THICK, HOT, WARMTH -> cups.contains(of);
+            case THICK, HOT, WARMTH, STAYED -> cups.contains(of);
             case LOOKED_OVER, BECAME ->
                 CavityId.read(of == null ? "" : of).filter(c -> has(run.plan(), c)).isPresent();
             case TROUBLE -> BenchTrouble.names(run.plan(), told.get(i));

@@ -5,6 +5,8 @@ import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.cure.BodyShape;
 import calmpour.core.habit.Habits;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,7 +17,10 @@ import org.jspecify.annotations.Nullable;
  * @param material null when nobody has said
  * @param have how many there are; null when nobody has counted
  * @param staysG what stays in it when it is poured out, weighed; null when nobody has
+ * @param own how much more or less than that stays in it, learned from cups weighed after the pour;
+ *     null for nothing
  */
+@RecordBuilder
 public record CupKind(
     String id,
     String name,
@@ -26,12 +31,17 @@ public record CupKind(
     @Nullable Outline outline,
     @Nullable Material material,
     @Nullable Double staysG,
-    @Nullable Integer have) {
+    @Nullable Integer have,
+    @Nullable OwnStays own)
+    implements CupKindBuilder.With {
   public static final Range HAVE = new Range(1, 10_000);
   public static final Range BOTTOM_WIDTH_MM = new Range(5, 500);
   public static final Range TOP_WIDTH_MM = new Range(5, 500);
   public static final Range HEIGHT_MM = new Range(5, 600);
   public static final Range STAYS_G = new Range(0, 200);
+
+  /** Something always comes out of a cup. */
+  private static final double MOST_SHARE = 0.9;
 
   /** No mix weighs less than that, g/mL. */
   private static final double LIGHTEST_MIX = 1;
@@ -80,7 +90,7 @@ public record CupKind(
   /** A round cup of a material nobody has noted. */
   public CupKind(
       String id, String name, Use use, double bottomWidthMm, double topWidthMm, double heightMm) {
-    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null, null, null);
+    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null, null, null, null);
   }
 
   /** A cup of which nobody has counted how many there are. */
@@ -94,7 +104,7 @@ public record CupKind(
       @Nullable Outline outline,
       @Nullable Material material,
       @Nullable Double staysG) {
-    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, outline, material, staysG, null);
+    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, outline, material, staysG, null, null);
   }
 
   public CupKind {
@@ -116,18 +126,33 @@ public record CupKind(
         .orThrow();
   }
 
-  /**
-   * What clings to it: as weighed, or the workshop's habit times how much wall this shape has for
-   * what it holds, times its material. The habit is meant for a cup as wide as high.
-   */
+  /** What was learned of it, where it still counts; null for nothing. */
+  public @Nullable OwnStays learned() {
+    return own != null && Objects.equals(own.ofG(), staysG) ? own : null;
+  }
+
+  /** What clings to it: as told, or as many times as much as was learned in this workshop. */
   public Residue residue(Habits habits) {
+    Residue told = told(habits);
+    OwnStays learned = learned();
+    return learned == null
+        ? told
+        : new Residue(
+            told.alwaysG() * learned.times(), Math.min(MOST_SHARE, told.share() * learned.times()));
+  }
+
+  /**
+   * What is told or reckoned to cling to it: as weighed, or the workshop's habit times how much
+   * wall this shape has for what it holds, times its material. The habit is meant for a cup as wide
+   * as high.
+   */
+  public Residue told(Habits habits) {
     if (staysG != null) {
       return new Residue(staysG, 0);
     }
     double more = wallFactor() * (material == null ? 1 : material.clings);
-    double most = 0.9;
     return new Residue(
-        habits.residueG() * more, Math.min(most, habits.residuePercent() / 100 * more));
+        habits.residueG() * more, Math.min(MOST_SHARE, habits.residuePercent() / 100 * more));
   }
 
   /** Wetted wall and floor, beside those of a round cup as wide as high that holds the same. */

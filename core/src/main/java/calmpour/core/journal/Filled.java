@@ -49,7 +49,7 @@ public record Filled(String mouldId, String cavityId, double times, int looks) i
       if (pour.layer() < run.plan().pieces().get(pour.line()).layers().size()) {
         CavityId into = pour.pourId().into();
         Sums before = pieces.getOrDefault(into, new Sums(0, 0));
-        Double grams = pour.weighed() ? pour.grams() : null;
+        Double grams = pour.weighed() && !Stayed.ranEmpty(asRun, pour) ? pour.grams() : null;
         pieces.put(
             into,
             before == null || grams == null

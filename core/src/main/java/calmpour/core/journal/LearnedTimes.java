@@ -35,7 +35,10 @@ public record LearnedTimes(
   private static final int MOST_EVENINGS = 100;
 
   /** What was told may be off before anything was seen, of its logarithm (starting value). */
-  private static final double LABEL_SD = 0.25;
+  private static final double TOLD_SD = 0.25;
+
+  /** What was only assumed of a kind may be off by more (starting value). */
+  private static final double ASSUMED_SD = 0.6;
 
   /** What one evening differs from the next, of its logarithm, one as likely as the other. */
   private static final double[] EVENING_SDS = {0.02, 0.04, 0.08, 0.13, 0.2};
@@ -57,6 +60,30 @@ public record LearnedTimes(
    * @param evenings of one resin and one pace, or of one cavity
    */
   public static LearnedTimes of(List<? extends Bounds> evenings) {
+    return of(evenings, 0, TOLD_SD);
+  }
+
+  /**
+   * The same where nothing was told, and something of its kind was assumed.
+   *
+   * @param told whether it was told after all
+   */
+  static LearnedTimes of(List<? extends Bounds> evenings, boolean told) {
+    return of(evenings, 0, told ? TOLD_SD : ASSUMED_SD);
+  }
+
+  /**
+   * The same beside what is thought of others of its kind.
+   *
+   * @param others what is thought of them
+   * @param differ what one of them differs from the next, of its logarithm
+   */
+  static LearnedTimes beside(LearnedTimes others, double differ, List<? extends Bounds> evenings) {
+    return of(evenings, Math.log(others.times), Math.hypot(others.sd, differ));
+  }
+
+  private static LearnedTimes of(
+      List<? extends Bounds> evenings, double thought, double thoughtSd) {
     List<? extends Bounds> counts =
         evenings.stream()
             .filter(e -> !e.contradicts())
@@ -69,7 +96,8 @@ public record LearnedTimes(
     for (int i = 0; i < points; i++) {
       double pace = -WIDEST + i * STEP;
       for (int s = 0; s < EVENING_SDS.length; s++) {
-        double sum = -pace * pace / (2 * LABEL_SD * LABEL_SD);
+        double off = (pace - thought) / thoughtSd;
+        double sum = -off * off / 2;
         for (Bounds evening : counts) {
           sum += Math.log(LEAST + likelihood(evening, pace, EVENING_SDS[s]));
         }

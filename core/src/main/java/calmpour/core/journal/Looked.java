@@ -1,5 +1,6 @@
 package calmpour.core.journal;
 
+import calmpour.core.cure.CureStates;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Cup;
@@ -9,6 +10,8 @@ import calmpour.core.resin.ResinSystem;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.Felt;
 import calmpour.core.run.Run;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -24,13 +27,19 @@ import org.jspecify.annotations.Nullable;
  * took, between two bounds (docs/rules.md, "The cure diary").
  *
  * @param resinId the resin
+ * @param lot the bottles of A and B it was mixed from; null where nobody noted them
  * @param of which pace
  * @param lowest more than 0; null where nothing was seen that early
  * @param highest more than 0; null where nothing was seen that late
  * @param looks it is told by, 1 or more
  */
 public record Looked(
-    String resinId, Of of, @Nullable Double lowest, @Nullable Double highest, int looks)
+    String resinId,
+    @Nullable String lot,
+    Of of,
+    @Nullable Double lowest,
+    @Nullable Double highest,
+    int looks)
     implements Bounds {
 
   /** Which pace. */
@@ -50,7 +59,7 @@ public record Looked(
               ? cup(run, asRun, felt.cup())
               : felt.piece() != null ? piece(run, asRun, felt.piece()).orElse(null) : null;
       if (planned != null) {
-        look(planned, planned.bounds(felt.word()), felt.atSeconds(), all);
+        look(planned, felt.word(), felt.atSeconds(), all);
       }
     }
     // Somebody found a cup too thick to pour, whatever the clock said.
@@ -64,6 +73,61 @@ public record Looked(
       }
     }
     return List.copyOf(all.values());
+  }
+
+  /**
+   * Something that was touched while a resin was timed for its own sake.
+   *
+   * @param piece whether it was what was poured, and not what stayed in the cup
+   * @param minutes since A and B met, 0 or more
+   */
+  public record Touched(Felt.Word word, boolean piece, double minutes) {}
+
+  /**
+   * The same of a resin that was timed without an evening.
+   *
+   * @param resin with the lot at hand
+   * @param cup when what stayed in its cup was to come to its states
+   * @param piece the same of what was poured; null where nothing was
+   * @param pouredMinutes when it was poured, since A and B met
+   */
+  public static List<Looked> of(
+      ResinSystem resin,
+      @Nullable String lot,
+      CureStates cup,
+      @Nullable CureStates piece,
+      double pouredMinutes,
+      List<Touched> touched) {
+    Map<String, Looked> all = new LinkedHashMap<>();
+    Planned inCup = planned(resin, lot, cup, 0, true);
+    Planned poured = piece == null ? null : planned(resin, lot, piece, pouredMinutes, false);
+    for (Touched each : touched) {
+      Planned planned = each.piece ? poured : inCup;
+      if (planned != null) {
+        look(planned, each.word, (int) Math.round(each.minutes * 60), all);
+      }
+    }
+    return List.copyOf(all.values());
+  }
+
+  private static Planned planned(
+      ResinSystem resin, @Nullable String lot, CureStates states, double from, boolean inCup) {
+    CureStates.Moment out = inCup ? null : states.demould();
+    return new Planned(
+        resin.id(),
+        lot,
+        resin.ownFluid(),
+        resin.ownHard(),
+        (int) Math.round(from * 60),
+        inCup ? (Double) (states.workingTimeEnds().minutes() * 60) : null,
+        (states.tooThick().minutes() - from) * 60,
+        (states.gels().minutes() - from) * 60,
+        out == null ? null : (Double) ((out.minutes() - from) * 60));
+  }
+
+  private static void look(
+      Planned planned, Felt.Word word, int atSeconds, Map<String, Looked> all) {
+    look(planned, planned.bounds(word), atSeconds, all);
   }
 
   private static void look(
@@ -85,6 +149,7 @@ public record Looked(
           planned.resinId + " " + bound.of,
           new Looked(
               planned.resinId,
+              planned.lot,
               bound.of,
               bound.passed ? null : (Double) times,
               bound.passed ? (Double) times : null,
@@ -96,6 +161,7 @@ public record Looked(
   private Looked and(Looked other) {
     return new Looked(
         resinId,
+        lot,
         of,
         lowest == null
             ? other.lowest
@@ -119,6 +185,7 @@ public record Looked(
    */
   private record Planned(
       String resinId,
+      @Nullable String lot,
       OwnPace.@Nullable Pace fluid,
       OwnPace.@Nullable Pace hard,
       int since,
@@ -167,6 +234,7 @@ public record Looked(
                 ResinSystem resin = resin(run, batch);
                 return new Planned(
                     batch.resinId(),
+                    lot(run, resin),
                     resin == null ? null : resin.ownFluid(),
                     resin == null ? null : resin.ownHard(),
                     b.contactSeconds(),
@@ -202,6 +270,7 @@ public record Looked(
             return Optional.of(
                 new Planned(
                     batch.resinId(),
+                    lot(run, resin),
                     resin == null ? null : resin.ownFluid(),
                     resin == null ? null : resin.ownHard(),
                     pour.atSeconds() == null ? 0 : pour.atSeconds(),
@@ -216,10 +285,17 @@ public record Looked(
     return Optional.empty();
   }
 
+  /** As its plan had it: with the lot that was at hand. */
   private static @Nullable ResinSystem resin(Run run, Batch batch) {
     return run.workshop().resins().stream()
         .filter(r -> r.id().equals(batch.resinId()))
         .findFirst()
+        .map(r -> r.ofLot(lot(run, r)))
         .orElse(null);
+  }
+
+  private static @Nullable String lot(Run run, @Nullable ResinSystem resin) {
+    LocalDate day = run.begunAt().atZone(ZoneId.of(run.session().zoneId())).toLocalDate();
+    return resin == null ? null : run.workshop().lotOf(resin, day);
   }
 }

@@ -2,16 +2,12 @@ package calmpour.core.journal;
 
 import calmpour.core.resin.ResinSystem;
 import calmpour.core.run.Run;
-import calmpour.core.stock.Lot;
 import calmpour.core.stock.ResinPart;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 
 /** Out of which bottles the batches of an evening came, as far as the shelf knew that evening. */
 public final class LotsUsed {
@@ -52,7 +48,7 @@ public final class LotsUsed {
       List<LotOfBatch> all, Run run, ResinSystem resin, int batch, LocalDate day) {
     for (ResinPart part : run.workshop().parts()) {
       if (part.id().equals(resin.partAId()) || part.id().equals(resin.partBId())) {
-        used(part, day)
+        part.pouredFrom(day)
             .ifPresent(lot ->
                 all.add(
                     new LotOfBatch(
@@ -65,15 +61,5 @@ public final class LotsUsed {
                         Objects.requireNonNull(lot.openedOn()))));
       }
     }
-  }
-
-  private static Optional<Lot> used(ResinPart part, LocalDate day) {
-    return part.lots().stream()
-        .filter(lot -> isOpen(lot.openedOn(), day) && !Objects.equals(lot.leftG(), 0.0))
-        .min(Comparator.comparing(Lot::openedOn).thenComparing(Lot::code));
-  }
-
-  private static boolean isOpen(@Nullable LocalDate openedOn, LocalDate day) {
-    return openedOn != null && !openedOn.isAfter(day);
   }
 }

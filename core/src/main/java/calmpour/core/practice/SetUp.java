@@ -112,6 +112,40 @@ public record SetUp(
     return startC == null ? roomC : startC;
   }
 
+  /**
+   * The same, poured when it really was: whoever poured sooner than meant stirred and rested less.
+   *
+   * @param minutes from the first contact
+   */
+  SetUp pouredAfter(double minutes) {
+    double least = POURED_AFTER_MINUTES.minInclusive();
+    double poured = Math.clamp(minutes, least, POURED_AFTER_MINUTES.maxInclusive());
+    double mixed = Math.min(mixMinutes, poured);
+    double rested = Math.min(restMinutes, poured - mixed);
+    double lit = Math.min(lampMinutes, poured - mixed);
+    return new SetUp(
+        resinId,
+        massG,
+        cupId,
+        roomC,
+        humidityPercent,
+        startC,
+        mixed,
+        rested,
+        lit,
+        splitInto,
+        splitCupId,
+        lies,
+        poured,
+        mouldId,
+        cavityId,
+        sheetMm,
+        laterC,
+        laterAfterHours,
+        colourId,
+        null);
+  }
+
   SetUp unwarmed() {
     return with(null, lampMinutes, splitInto, laterC, laterAfterHours, colourId);
   }

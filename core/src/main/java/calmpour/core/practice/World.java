@@ -2,6 +2,7 @@
 // which it happens.
 package calmpour.core.practice;
 
+import calmpour.core.cup.Residue;
 import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.CavityId;
@@ -16,6 +17,8 @@ import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -44,8 +47,22 @@ public final class World {
 
   private static final double A_HEAVY_PERCENT = 8;
 
-  /** Every resin of this world takes so many times as long as its label says. */
+  /** Every resin of this world takes so many times as long as its label says, most lots of it. */
   public static final double PACE = 1.12;
+
+  /** A lot that is slow: this many times as long as the others, whatever its label says. */
+  public static final double SLOW_LOT = 1.22;
+
+  /** What is printed on its bottles ends so. */
+  public static final String SLOW_LOTS = "0402";
+
+  /** More stays in it than one thinks. */
+  private static final String KEEPS_MORE = "shallow-dish";
+
+  /** Of evenings, on which somebody weighs the cups that are poured out. */
+  private static final double WEIGHS_CUPS = 0.35;
+
+  private static final double WEIGHED_SD_G = 0.15;
 
   /** One evening's bottle and room against the next, of its logarithm. */
   private static final double EVENING_SD = 0.05;
@@ -76,9 +93,26 @@ public final class World {
 
   private World() {}
 
+  /**
+   * How many times as much as reckoned stays in a kind of cup of this world, about 3 g in the one
+   * that keeps more than one thinks; nobody tells.
+   */
+  public static double keeps(String cupKindId) {
+    return cupKindId.equals(KEEPS_MORE) ? 1.25 : 1;
+  }
+
   /** How many times as much as it was measured to a mould of this world takes; nobody tells. */
   public static double takes(String mouldId) {
     return Math.exp(MEASURED_SD * new SplittableRandom(mouldId.hashCode()).nextGaussian());
+  }
+
+  /**
+   * How many times as long as its label says a resin of this world takes; nobody tells.
+   *
+   * @param lot of A and B; null where nobody noted it
+   */
+  public static double pace(@Nullable String lot) {
+    return lot != null && lot.endsWith(SLOW_LOTS) ? PACE * SLOW_LOT : PACE;
   }
 
   /** What really went wrong on an evening. */
@@ -245,6 +279,7 @@ public final class World {
       }
       readRoom();
       touch(tasks);
+      weighCups();
       events.sort(Comparator.comparing(RunEvent::at));
       if (lookedOver) {
         lookOver(tasks);
@@ -260,13 +295,43 @@ public final class World {
       }
     }
 
+    /** On some evenings, when the last cup is empty. */
+    private void weighCups() {
+      RandomGenerator weighs = new SplittableRandom(31 * run.begunAt().toEpochMilli() + 7);
+      if (weighs.nextDouble() >= WEIGHS_CUPS) {
+        return;
+      }
+      for (Batch batch : run.plan().batches()) {
+        for (Cup cup : batch.cups()) {
+          List<TaskId> pours = cup.pours().stream().map(p -> TaskId.pour(p.id())).toList();
+          double last = 0;
+          for (RunEvent event : events) {
+            if (event.kind() == RunEvent.Kind.DONE
+                && event.of() != null
+                && pours.contains(new TaskId(event.of()))) {
+              last = Duration.between(run.begunAt(), event.at()).toMillis() / 1000.0;
+            }
+          }
+          Residue told = cup.kind().told(run.session().habits());
+          double stays =
+              (told.alwaysG() + told.share() * cup.amounts().contentG()) * keeps(cup.kind().id());
+          double reads = stays + weighs.nextGaussian(0, WEIGHED_SD_G);
+          if (last > 0 && batch.split() && reads > 0.2) {
+            tell(
+                last + 30, RunEvent.Kind.STAYED, cup.id().toString(), near(reads), List.of(), null);
+          }
+        }
+      }
+    }
+
     /** Touches the last cup of a batch as it thickens, and its last piece as it hardens. */
     private void touch(List<Task> tasks) {
       if (looks.nextDouble() >= LOOKS) {
         return;
       }
-      double pace = PACE * Math.exp(looks.nextGaussian(0, EVENING_SD));
+      double evening = Math.exp(looks.nextGaussian(0, EVENING_SD));
       for (Batch batch : run.plan().batches()) {
+        double pace = World.pace(lot(batch)) * evening;
         double met = doneAt(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST), tasks);
         Cup cup = batch.cups().getLast();
         double thickens = cup.times().thickensSeconds() - batch.times().contactSeconds();
@@ -284,6 +349,15 @@ public final class World {
           harden(layer, pace, tasks);
         }
       }
+    }
+
+    private @Nullable String lot(Batch batch) {
+      LocalDate day = run.begunAt().atZone(ZoneId.of(run.session().zoneId())).toLocalDate();
+      return run.workshop().resins().stream()
+          .filter(r -> r.id().equals(batch.resinId()))
+          .findFirst()
+          .map(r -> run.workshop().lotOf(r, day))
+          .orElse(null);
     }
 
     private void harden(Cup.LayerCure layer, double pace, List<Task> tasks) {

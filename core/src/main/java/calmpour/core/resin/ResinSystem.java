@@ -129,6 +129,15 @@ public record ResinSystem(
     return own == null ? null : own.hard();
   }
 
+  /**
+   * This system with a lot of A and B at hand.
+   *
+   * @param lot null where nobody noted it
+   */
+  public ResinSystem ofLot(@Nullable String lot) {
+    return own == null ? this : withOwn(own.with(lot));
+  }
+
   /** This system with the densities of its own bottles, where its label gives none. */
   public ResinSystem withDensities(@Nullable Double ofA, @Nullable Double ofB) {
     return withDensityA(densityA == null ? ofA : densityA)

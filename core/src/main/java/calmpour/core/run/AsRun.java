@@ -60,6 +60,7 @@ public record AsRun(
    * A cup of an opened batch, with what came into it and what stayed there.
    *
    * @param lostG spilled, or tipped out of a mould again
+   * @param stayedG what stayed on its wall and stick, weighed; null where nobody weighed it
    */
   public record CupIn(
       CupId cupId,
@@ -69,7 +70,8 @@ public record AsRun(
       double plannedG,
       double filledG,
       double leftG,
-      double lostG) {}
+      double lostG,
+      @Nullable Double stayedG) {}
 
   /** What became of a pour. */
   public enum Outcome {

@@ -31,6 +31,7 @@ public final class Corrections {
           RunEvent.Kind.ADDED,
           RunEvent.Kind.ROOM,
           RunEvent.Kind.WARMTH,
+          RunEvent.Kind.STAYED,
           RunEvent.Kind.THICK,
           RunEvent.Kind.HOT,
           RunEvent.Kind.AWAY,
@@ -161,7 +162,7 @@ public final class Corrections {
 
   private static AsTold.Measured measured(Run run, RunEvent event) {
     return switch (event.kind()) {
-      case ADDED -> AsTold.Measured.GRAMS;
+      case ADDED, STAYED -> AsTold.Measured.GRAMS;
       case ROOM, WARMTH -> AsTold.Measured.CELSIUS;
       case DONE ->
           event.value() != null || weighed(run, event.of())

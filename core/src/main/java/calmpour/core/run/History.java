@@ -34,6 +34,7 @@ final class History {
           RunEvent.Kind.HOT,
           RunEvent.Kind.POT,
           RunEvent.Kind.FELT,
+          RunEvent.Kind.STAYED,
           RunEvent.Kind.TROUBLE,
           RunEvent.Kind.FINISHED);
 
@@ -63,6 +64,9 @@ final class History {
 
   /** Of the last reading of the room; null while there is none. */
   @Nullable String roomEventId;
+
+  /** What stayed in cups that were poured out, weighed, g. */
+  final Map<CupId, Double> stayed = new HashMap<>();
 
   final Map<CupId, List<Reading>> warmth = new HashMap<>();
   final Map<String, Double> added = new LinkedHashMap<>();
@@ -196,6 +200,7 @@ final class History {
                   warmth
                       .computeIfAbsent(cup, k -> new ArrayList<>())
                       .add(new Reading(at, value(event))));
+      case STAYED -> CupId.read(of).ifPresent(cup -> stayed.put(cup, value(event)));
       case FINISHED -> finished = at;
       // Part of the record; how the run stands does not depend on them.
       case FELT -> Felt.read(of, event.codes(), at, event.id()).ifPresent(felt::add);

@@ -117,7 +117,8 @@ final class LookBack {
         cup.amounts().contentG(),
         bench.account.contentG(cup.id()),
         bench.account.leftG(cup.id()),
-        bench.account.lostG(cup.id()));
+        bench.account.lostG(cup.id()),
+        bench.history.stayed.get(cup.id()));
   }
 
   private AsRun.PourIn pour(Cup cup, Cup.Pour pour) {

@@ -72,6 +72,8 @@ public record RunEvent(
     ROOM,
     /** {@code of}: a cup; {@code value}: its temperature, °C. */
     WARMTH,
+    /** {@code of}: a cup that was poured out; {@code value}: what stayed in it, weighed, g. */
+    STAYED,
     /**
      * {@code of}: a batch and what was done with the pressure pot, such as {@code 1/SET}, see
      * {@link PotLog}; {@code value}: bar where it is a pressure.
@@ -182,7 +184,11 @@ public record RunEvent(
   }
 
   private static boolean reading(Kind kind) {
-    return kind == Kind.ROOM || kind == Kind.WARMTH || kind == Kind.ADDED || kind == Kind.PUT_OFF;
+    return kind == Kind.ROOM
+        || kind == Kind.WARMTH
+        || kind == Kind.STAYED
+        || kind == Kind.ADDED
+        || kind == Kind.PUT_OFF;
   }
 
   private static Range legal(Kind kind) {

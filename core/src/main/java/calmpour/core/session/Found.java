@@ -74,7 +74,9 @@ final class Found {
     }
     ResinPart a = bottle(resin.partAId(), "partAId");
     ResinPart b = bottle(resin.partBId(), "partBId");
-    return resin.withDensities(a == null ? null : a.density(), b == null ? null : b.density());
+    return resin
+        .withDensities(a == null ? null : a.density(), b == null ? null : b.density())
+        .ofLot(ResinPart.lotOf(a, b, session.startsAt().toLocalDate()));
   }
 
   private @Nullable ResinPart bottle(@Nullable String id, String field) {

@@ -12,6 +12,7 @@ import calmpour.core.tint.Colourant;
 import calmpour.core.tool.Booking;
 import calmpour.core.tool.Tool;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -100,6 +101,15 @@ public record Workshop(
   /** A resin with the densities of its own bottles, where its label gives none. */
   public ResinSystem asBottled(ResinSystem resin) {
     return resin.withDensities(densityOf(resin.partAId()), densityOf(resin.partBId()));
+  }
+
+  /** The lots of A and B that a resin is mixed from on a day; null where nobody noted them. */
+  public @Nullable String lotOf(ResinSystem resin, LocalDate day) {
+    return ResinPart.lotOf(part(resin.partAId()), part(resin.partBId()), day);
+  }
+
+  private @Nullable ResinPart part(@Nullable String partId) {
+    return parts.stream().filter(p -> p.id().equals(partId)).findFirst().orElse(null);
   }
 
   private @Nullable Double densityOf(@Nullable String partId) {

@@ -3,7 +3,11 @@ package calmpour.core.stock;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -45,5 +49,30 @@ public record ResinPart(
             LOTS.contains(lots.size()),
             Problem.outside("lots", Problem.Code.OUT_OF_RANGE, lots.size(), LOTS))
         .orThrow();
+  }
+
+  /**
+   * The bottle that is poured from on a day: of those that were opened by then and have something
+   * left, the one that was opened first. Empty where there is none, or nobody noted it.
+   */
+  public Optional<Lot> pouredFrom(LocalDate day) {
+    return lots.stream()
+        .filter(lot -> isOpen(lot.openedOn(), day) && !Objects.equals(lot.leftG(), 0.0))
+        .min(Comparator.comparing(Lot::openedOn).thenComparing(Lot::code));
+  }
+
+  private static boolean isOpen(@Nullable LocalDate openedOn, LocalDate day) {
+    return openedOn != null && !openedOn.isAfter(day);
+  }
+
+  /**
+   * What tells the bottles of A and B together from others, such as {@code A-0711 + S-0711}; null
+   * where nothing is known of either.
+   */
+  public static @Nullable String lotOf(
+      @Nullable ResinPart a, @Nullable ResinPart b, LocalDate day) {
+    String ofA = a == null ? null : a.pouredFrom(day).map(Lot::code).orElse(null);
+    String ofB = b == null ? null : b.pouredFrom(day).map(Lot::code).orElse(null);
+    return ofA == null ? ofB : ofB == null ? ofA : ofA + " + " + ofB;
   }
 }

@@ -532,7 +532,8 @@ class EachRuleTest {
                         null,
                         null,
                         null,
-                        1);
+                        1,
+                        null);
                 s.pieces = List.of(Scene.layered(Moment.HALF_FILL, Join.TOGETHER));
               }));
     };

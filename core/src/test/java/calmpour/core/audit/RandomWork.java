@@ -192,6 +192,7 @@ final class RandomWork {
         null,
         CupKind.Material.WAXED_PAPER,
         null,
+        null,
         null);
   }
 
@@ -207,7 +208,8 @@ final class RandomWork {
         null,
         null,
         null,
-        1 + random.nextInt(4));
+        1 + random.nextInt(4),
+        null);
   }
 
   private static ResinPart part(String id, ResinPart.Side side, double leftG) {

@@ -38,7 +38,7 @@ class LearnedTimesTest {
           ResinKind.CASTING, 40, 100, 23, new CureTimes(null, null, null, 24.0, 10.0, 72.0));
 
   private static Looked between(Double lowest, Double highest) {
-    return new Looked("r", Looked.Of.FLUID, lowest, highest, 2);
+    return new Looked("r", null, Looked.Of.FLUID, lowest, highest, 2);
   }
 
   /** Two looks somewhere about the true moment, as a maker's eye and clock have them. */

@@ -1,6 +1,7 @@
 package calmpour.core.plan.amounts;
 
 import calmpour.core.cup.CupKind;
+import calmpour.core.cup.OwnStays;
 import calmpour.core.cup.Residue;
 import calmpour.core.derive.Formula;
 import calmpour.core.derive.Origin;
@@ -95,7 +96,17 @@ public final class CupNotes {
 
   /** What stays in a cup, as it enters into what has to be in it. */
   static void residue(Recorder.Step step, CupKind kind, Residue clings) {
-    Origin origin = kind.staysG() == null ? Origin.ASSUMED : Origin.MEASURED;
+    OwnStays own = kind.learned();
+    if (own != null) {
+      step.learned(
+          "stays in this kind of cup, learned",
+          kind.name(),
+          own.times(),
+          "times",
+          "stays/" + kind.id());
+    }
+    Origin told = kind.staysG() == null ? Origin.ASSUMED : Origin.MEASURED;
+    Origin origin = own == null ? told : Origin.LEARNED;
     step.given("stays in the cup, always", kind.name(), clings.alwaysG(), "g", origin)
         .given("stays in the cup, of its content", kind.name(), clings.share() * 100, "%", origin);
   }

@@ -1,0 +1,89 @@
+package calmpour.app.store;
+
+import static calmpour.app.store.generated.Tables.JOURNAL_NOTE;
+import static calmpour.app.store.generated.Tables.JOURNAL_OBSERVATION;
+
+import calmpour.core.run.Corrections;
+import calmpour.core.run.RunEvent;
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+
+/** What was seen, touched or read on an evening, and what was said of it in words: a row each. */
+final class ObservationRows {
+  private static final int ABOUT_LENGTH = 200;
+
+  private final DSLContext dsl;
+  private final RunStore.KeptRun kept;
+
+  ObservationRows(DSLContext dsl, RunStore.KeptRun kept) {
+    this.dsl = dsl;
+    this.kept = kept;
+  }
+
+  /** As they should have been told; what was taken back is left out. */
+  void write() {
+    List<RunEvent> told = Corrections.applied(kept.events());
+    Set<String> undone = new HashSet<>();
+    for (RunEvent event : told) {
+      if (event.kind() == RunEvent.Kind.UNDONE && event.of() != null) {
+        undone.add(event.of());
+      }
+    }
+    int number = 0;
+    for (RunEvent event : told) {
+      number++;
+      if (undone.contains(event.id())) {
+        continue;
+      }
+      if (isSeen(event.kind())) {
+        observation(number, event);
+      }
+      if (event.text() != null && !event.text().isBlank()) {
+        note(number, event, event.text());
+      }
+    }
+  }
+
+  private static boolean isSeen(RunEvent.Kind kind) {
+    return switch (kind) {
+      case FELT, ROOM, WARMTH, STAYED, THICK, HOT, TROUBLE, LOOKED_OVER -> true;
+      default -> false;
+    };
+  }
+
+  private void observation(int number, RunEvent event) {
+    dsl.insertInto(JOURNAL_OBSERVATION)
+        .set(JOURNAL_OBSERVATION.RUN_ID, kept.id())
+        .set(JOURNAL_OBSERVATION.NUMBER, number)
+        .set(JOURNAL_OBSERVATION.KIND, event.kind().name())
+        .set(JOURNAL_OBSERVATION.ABOUT, about(event))
+        .set(JOURNAL_OBSERVATION.WORD, event.codes().isEmpty() ? null : event.codes().getFirst())
+        .set(JOURNAL_OBSERVATION.READING, event.value())
+        .set(JOURNAL_OBSERVATION.AT_SECONDS, seconds(event))
+        .execute();
+  }
+
+  private void note(int number, RunEvent event, String text) {
+    dsl.insertInto(JOURNAL_NOTE)
+        .set(JOURNAL_NOTE.RUN_ID, kept.id())
+        .set(JOURNAL_NOTE.NUMBER, number)
+        .set(JOURNAL_NOTE.ABOUT, about(event))
+        .set(JOURNAL_NOTE.TEXT, text)
+        .set(JOURNAL_NOTE.AT_SECONDS, seconds(event))
+        .execute();
+  }
+
+  /** What it is about fits its column: an odd address keeps no evening out of the journal. */
+  private static @Nullable String about(RunEvent event) {
+    String of = event.of();
+    return of == null || of.length() <= ABOUT_LENGTH ? of : of.substring(0, ABOUT_LENGTH);
+  }
+
+  private int seconds(RunEvent event) {
+    return (int) Duration.between(kept.run().begunAt(), event.at()).toSeconds();
+  }
+}
