@@ -184,8 +184,7 @@ class TimingTest {
     Locator looks =
         page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("How it was")).first();
     assertThat(looks.getByRole(AriaRole.LISTITEM)).hasCount(1);
-    assertThat(page.getByText(Pattern.compile("^Until it gels: .* \\(1 check\\)")))
-        .isVisible();
+    assertThat(page.getByText(Pattern.compile("^Until it gels: .* \\(1 check\\)"))).isVisible();
     Seen.readableOnAnyWidth(page, "a resin that is timed");
     page.setViewportSize(1280, 800);
     looks

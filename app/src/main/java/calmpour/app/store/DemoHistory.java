@@ -3,12 +3,17 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 import static calmpour.app.store.generated.Tables.SEEDING;
 
+import calmpour.app.format.DrawnPiece;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.WorkedPlan;
+import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.Plan;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.practice.World;
+import calmpour.core.run.LookOver;
 import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
 import calmpour.core.session.Piece;
 import calmpour.core.session.Room;
 import calmpour.core.session.Session;
@@ -52,10 +57,14 @@ class DemoHistory {
   private static final LocalTime MORNING = LocalTime.of(9, 30);
   private static final long SEED = 20_261_128;
 
-  /** On the later of these half of the first line is a trial. Nothing in this world comes of it. */
-  private static final String TRIED_WITH = "Row labels";
+  /** As many pieces as two people cast in half a year, of what the templates have. */
+  private static final double MORE_PIECES = 1.5;
 
-  private static final String TRIAL = "letters brushed in twice";
+  /** Of pieces that came out well, one in so many is pictured; of the others all are. */
+  private static final int PICTURED = 6;
+
+  /** On the later of these half of the first line is a trial. */
+  private static final String TRIED_WITH = "Row labels";
 
   /** Poured a day ago; */
   private static final String OUT_BY_NOW = "Fluted knobs";
@@ -65,10 +74,12 @@ class DemoHistory {
 
   private final DSLContext db;
   private final RunStore runs;
+  private final PiecePhotos photos;
   private final Planner planner;
   private final Clock clock;
 
-  DemoHistory(DSLContext db, RunStore runs, Planner planner, Clock clock) {
+  DemoHistory(DSLContext db, RunStore runs, PiecePhotos photos, Planner planner, Clock clock) {
+    this.photos = photos;
     this.db = db;
     this.runs = runs;
     this.planner = planner;
@@ -91,7 +102,7 @@ class DemoHistory {
             .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
             .execute();
       }
-      template.pieces().forEach(p -> casts.merge(p.mouldId(), p.count(), Integer::sum));
+      more(template).pieces().forEach(p -> casts.merge(p.mouldId(), p.count(), Integer::sum));
     }
   }
 
@@ -155,9 +166,17 @@ class DemoHistory {
     LocalDate day = today.minusDays(AGO_DAYS + (long) EVERY_DAYS * (EVENINGS - 1 - evening));
     Room room = template.room();
     boolean tried = evening >= EVENINGS / 2 && template.name().startsWith(TRIED_WITH);
-    return (tried ? template.withPieces(withTrial(template.pieces())) : template)
+    Session whole = more(template);
+    return (tried ? whole.withPieces(withTrial(whole.pieces())) : whole)
         .withStartsAt(day.atTime(evening % 3 == 0 ? MORNING : EVENING))
         .withRoom(new Room(roomC, room.humidityPercent(), null));
+  }
+
+  private static Session more(Session template) {
+    return template.withPieces(
+        template.pieces().stream()
+            .map(p -> p.withCount((int) Math.round(MORE_PIECES * p.count())))
+            .toList());
   }
 
   private static List<Piece> withTrial(List<Piece> pieces) {
@@ -168,7 +187,7 @@ class DemoHistory {
       return pieces;
     }
     all.set(0, whole.withCount(whole.count() - changed));
-    all.add(whole.withCount(changed).withTrial(TRIAL));
+    all.add(whole.withCount(changed).withTrial(World.LETTERS_TWICE));
     return all;
   }
 
@@ -200,13 +219,33 @@ class DemoHistory {
     return new Lot(code, LocalDate.of(day.getYear(), 4, 2), null, null, null);
   }
 
+  /** Pictures of what went wrong, and of some that did not. */
+  private void picture(String id, Run run, List<RunEvent> events) {
+    int number = 0;
+    for (RunEvent event : events) {
+      if (event.kind() == RunEvent.Kind.LOOKED_OVER && event.of() != null) {
+        number++;
+        // Its verdict comes first.
+        List<LookOver.Fault> faults =
+            event.codes().stream().skip(1).map(LookOver.Fault::valueOf).toList();
+        CavityId piece = CavityId.read(event.of()).orElseThrow();
+        if (!faults.isEmpty() || number % PICTURED == 0) {
+          Plan.PieceView view = run.plan().pieces().get(piece.line() - 1);
+          photos.keep(id, event.of(), 1, DrawnPiece.jpeg(view, faults, number));
+        }
+      }
+    }
+  }
+
   private void carryOut(Session session, Workshop now, long seed, Map<String, Integer> casts) {
     try {
       Workshop workshop = before(now, session.startsAt().toLocalDate());
       WorkedPlan worked = planner.work(session, workshop);
       Run run = new Run(session, worked.job().used(), worked.plan(), session.startsAtInstant());
       String id = runs.begin(past(session), run).id();
-      runs.append(id, World.carryOut(run, seed, true, casts).events());
+      List<RunEvent> events = World.carryOut(run, seed, true, casts).events();
+      runs.append(id, events);
+      picture(id, run, events);
     } catch (InvalidValuesException cannotBePlanned) {
       // An evening less.
     }

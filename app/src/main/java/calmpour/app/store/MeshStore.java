@@ -5,6 +5,7 @@ import static calmpour.app.store.generated.Tables.MOULD_PHOTO;
 import static calmpour.app.store.generated.Tables.RUN;
 import static calmpour.app.store.generated.Tables.SAVED_SESSION;
 import static calmpour.app.store.generated.Tables.SHELF_ITEM;
+import static calmpour.app.store.generated.Tables.TIMING;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -20,10 +21,12 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class MeshStore {
   private final DSLContext db;
+  private final Snapshots snapshots;
   private final Clock clock;
 
-  MeshStore(DSLContext db, Clock clock) {
+  MeshStore(DSLContext db, Snapshots snapshots, Clock clock) {
     this.db = db;
+    this.snapshots = snapshots;
     this.clock = clock;
   }
 
@@ -63,7 +66,9 @@ public class MeshStore {
         || db.fetchExists(
             SAVED_SESSION,
             SAVED_SESSION.DOCUMENT.contains(id).or(SAVED_SESSION.SNAPSHOT.contains(id)))
-        || db.fetchExists(RUN, RUN.WORKSHOP.contains(id));
+        || db.fetchExists(RUN, RUN.WORKSHOP.contains(id))
+        || db.fetchExists(TIMING, TIMING.WORKSHOP.contains(id))
+        || snapshots.anyHolds(id);
   }
 
   /** Keeps it under a name of the caller's choice; for the demo's own models. */

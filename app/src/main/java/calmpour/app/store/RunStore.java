@@ -39,6 +39,7 @@ public class RunStore {
   private final Set<String> benches = new LinkedHashSet<>();
   private final DSLContext db;
   private final Formats formats;
+  private final Snapshots snapshots;
   private final Map<String, KeptRun> atHand =
       new LinkedHashMap<>(MOST_AT_HAND, 0.75f, true) {
         @Override
@@ -47,8 +48,9 @@ public class RunStore {
         }
       };
 
-  RunStore(DSLContext db, Formats formats) {
+  RunStore(DSLContext db, Formats formats, Snapshots snapshots) {
     this.db = db;
+    this.snapshots = snapshots;
     this.formats = formats;
   }
 
@@ -147,9 +149,9 @@ public class RunStore {
     row.setFormat(Formats.CURRENT);
     row.setSessionId(sessionId);
     row.setName(run.session().name());
-    row.setSession(formats.write(run.session()));
-    row.setWorkshop(formats.write(run.workshop()));
-    row.setPlan(formats.write(run.plan()));
+    row.setSessionHash(snapshots.keep(formats.write(run.session())));
+    row.setWorkshopHash(snapshots.keep(formats.write(run.workshop())));
+    row.setPlanHash(snapshots.keep(formats.write(run.plan())));
     row.setBegunAt(run.begunAt().atOffset(ZoneOffset.UTC));
     row.setZoneId(run.session().zoneId());
     row.insert();
@@ -202,13 +204,32 @@ public class RunStore {
     return Optional.of(after);
   }
 
+  private <T> T read(
+      Formats.Document kind,
+      @Nullable String own,
+      @Nullable String hash,
+      int format,
+      Class<T> type) {
+    return formats.read(kind, snapshots.read(kind, own, hash), format, type);
+  }
+
   private KeptRun read(RunRecord row) {
     int format = row.getFormat();
     Run run =
         new Run(
-            formats.read(Formats.Document.SESSION, row.getSession(), format, Session.class),
-            formats.read(Formats.Document.WORKSHOP, row.getWorkshop(), format, Workshop.class),
-            formats.read(Formats.Document.PLAN, row.getPlan(), format, Plan.class),
+            read(
+                Formats.Document.SESSION,
+                row.getSession(),
+                row.getSessionHash(),
+                format,
+                Session.class),
+            read(
+                Formats.Document.WORKSHOP,
+                row.getWorkshop(),
+                row.getWorkshopHash(),
+                format,
+                Workshop.class),
+            read(Formats.Document.PLAN, row.getPlan(), row.getPlanHash(), format, Plan.class),
             row.getBegunAt().toInstant());
     List<RunEvent> events =
         db.select(RUN_EVENT.DOCUMENT, RUN_EVENT.FORMAT)

@@ -122,7 +122,21 @@ public final class Calibration {
   }
 
   /**
-   * The speed alone, for a pot life in place of the label's.
+   * The speed alone, for a resin that pours so many times as long as is thought of it: by its
+   * label, by several of its rows that do not quite agree, or by what was learned of it.
+   *
+   * @param of everything else of it
+   * @param times more than 0
+   */
+  static @Nullable Chemistry lasting(ResinSystem resin, Chemistry of, double times) {
+    BodyHistory cup =
+        asLabelled(resin.knownPotLifeMassG().value(), resin.knownPotLifeTemperatureC().value());
+    double thought = new CureEngine(of).workingTime(cup, CureEngine.MOST_MINUTES / AHEAD);
+    return ofPotLife(resin, of, times * thought);
+  }
+
+  /**
+   * The speed alone, for a pot life in the cup that the label means.
    *
    * @param of everything else of it
    * @param potLife min

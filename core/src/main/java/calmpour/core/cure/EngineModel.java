@@ -86,7 +86,7 @@ public final class EngineModel implements CureModel {
 
   private record ResinBody(ResinSystem resin, BodyHistory body) {}
 
-  /** A resin whose pot life is so many times its label's. */
+  /** A resin that pours so many times as long as is thought of it. */
   private record ResinFactor(ResinSystem resin, double factor) {}
 
   /** The label as it is, and how far that may be off; null when it cannot be met. */
@@ -171,11 +171,12 @@ public final class EngineModel implements CureModel {
   }
 
   private Optional<Chemistry> chemistry(ResinSystem resin, double factor) {
-    double potLife = resin.knownPotLifeMinutes().value() * factor;
-    Chemistry usual = calibrations(resin).usual.chemistry();
-    return quicker.of(
-        new ResinFactor(resin, factor),
-        k -> Optional.ofNullable(Calibration.ofPotLife(resin, known(usual), potLife)));
+    Chemistry usual = known(calibrations(resin).usual.chemistry());
+    return factor == 1
+        ? Optional.of(usual)
+        : quicker.of(
+            new ResinFactor(resin, factor),
+            k -> Optional.ofNullable(Calibration.lasting(resin, usual, factor)));
   }
 
   private CureStates follow(ResinSystem resin, BodyHistory body) {
@@ -276,7 +277,7 @@ public final class EngineModel implements CureModel {
 
   private static double ahead(ResinSystem resin, BodyHistory body) {
     return inCup(body)
-        ? Math.min(CureEngine.MOST_MINUTES, LIVES * resin.knownPotLifeMinutes().value())
+        ? Math.min(CureEngine.MOST_MINUTES, LIVES * resin.plannedPotLifeMinutes())
         : CureEngine.MOST_MINUTES;
   }
 

@@ -131,7 +131,7 @@ public final class HalvingRule implements CureModel {
   public static double lifeMinutes(ResinSystem resin, double massG, double temperatureC) {
     double warmer = temperatureC - resin.knownPotLifeTemperatureC().value();
     double heavier = massG / resin.knownPotLifeMassG().value();
-    return resin.knownPotLifeMinutes().value()
+    return resin.plannedPotLifeMinutes()
         * Math.pow(2, -warmer / 10)
         * Math.pow(heavier, MASS_EXPONENT);
   }

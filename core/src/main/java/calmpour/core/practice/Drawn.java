@@ -23,19 +23,41 @@ final class Drawn {
   private static final double LEAST = 1.0 / 3;
 
   private final long seed;
+  private final double handsTimes;
   private final double day;
   private final double roomC;
   private final double labelTimes;
   private final Run really;
 
   Drawn(long seed, Run run) {
+    this(seed, run, Truth.AS_TOLD);
+  }
+
+  /**
+   * What is really so in a workshop, whatever its plans take for it; an evening differs from that
+   * as it does from what is told.
+   *
+   * @param handsTimes as long as planned hands really take
+   * @param warmerK than planned the room really is
+   * @param potLifeTimes as long as its label says a resin really pours
+   */
+  record Truth(double handsTimes, double warmerK, double potLifeTimes) {
+    /** All that was told is so. */
+    static final Truth AS_TOLD = new Truth(1, 0, 1);
+  }
+
+  Drawn(long seed, Run run, Truth truth) {
     this.seed = seed;
+    this.handsTimes = truth.handsTimes;
     SplittableRandom random = new SplittableRandom(seed);
     this.day = random.nextGaussian() * HANDS * Math.sqrt(0.5);
-    this.roomC = run.session().room().temperatureC() + random.nextGaussian() * ROOM_K;
-    this.labelTimes = Math.max(LEAST, 1 + random.nextGaussian() * LABEL);
+    this.roomC =
+        run.session().room().temperatureC() + truth.warmerK + random.nextGaussian() * ROOM_K;
+    this.labelTimes = truth.potLifeTimes * Math.max(LEAST, 1 + random.nextGaussian() * LABEL);
     Workshop shelf = run.workshop();
-    List<ResinSystem> resins = shelf.resins().stream().map(r -> r.ofPotLife(labelTimes)).toList();
+    // What was taken over of a resin is in its plans; it really is as it is.
+    List<ResinSystem> resins =
+        shelf.resins().stream().map(r -> r.withOwn(null).ofPotLife(labelTimes)).toList();
     this.really =
         new Run(
             run.session(),
@@ -63,6 +85,6 @@ final class Drawn {
   int takes(TaskId taskId, int said) {
     SplittableRandom own = new SplittableRandom(seed * 31 + taskId.hashCode());
     double times = 1 + day + own.nextGaussian() * HANDS * Math.sqrt(0.5);
-    return (int) Math.round(said * Math.max(LEAST, times));
+    return (int) Math.round(said * handsTimes * Math.max(LEAST, times));
   }
 }

@@ -22,10 +22,17 @@ public final class Rehearsal {
    * @param run the exercise's session, planned and begun
    */
   public Rehearsal(Exercise exercise, Run run, RunReader runs) {
+    this(exercise, run, runs, new Drawn(exercise.seed(), run));
+  }
+
+  /**
+   * @param drawn what is really so
+   */
+  Rehearsal(Exercise exercise, Run run, RunReader runs, Drawn drawn) {
     this.exercise = exercise;
     this.run = run;
     this.runs = runs;
-    this.drawn = new Drawn(exercise.seed(), run);
+    this.drawn = drawn;
   }
 
   /**

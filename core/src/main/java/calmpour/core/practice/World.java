@@ -91,6 +91,17 @@ public final class World {
 
   private static final int IN_HOURS = 3_600;
 
+  /** A trial of which something comes in this world: */
+  public static final String LETTERS_TWICE = "letters brushed in twice";
+
+  /** letters that are brushed in once are patchy on so many pieces, */
+  private static final double PATCHY_ONCE = 0.3;
+
+  /** and twice on so many. */
+  private static final double PATCHY_TWICE = 0.05;
+
+  private static final String LETTERED = "row-label";
+
   private World() {}
 
   /**
@@ -190,6 +201,9 @@ public final class World {
     /** Likewise. */
     private final RandomGenerator wear;
 
+    /** Likewise. */
+    private final RandomGenerator letters;
+
     private final List<RunEvent> events = new ArrayList<>();
     private final Map<CavityId, Truth> hidden = new HashMap<>();
     private final Set<CavityId> late = new HashSet<>();
@@ -198,6 +212,7 @@ public final class World {
     Evening(Run run, Truth truth, Truth decoy, RandomGenerator chance, Map<String, Integer> casts) {
       this.run = run;
       this.casts = casts;
+      this.letters = new SplittableRandom(17 * run.begunAt().toEpochMilli() + 5);
       this.wear = new SplittableRandom(~run.begunAt().toEpochMilli());
       this.truth = truth;
       this.decoy = decoy;
@@ -505,6 +520,7 @@ public final class World {
       for (CavityId piece : pieces) {
         Fault fault = faultOf(piece);
         fault = fault == null && worn(piece) ? Fault.DULL : fault;
+        fault = fault == null && patchy(piece) ? Fault.PATCHY_COLOUR : fault;
         if (fault == null && chance.nextDouble() < NO_REASON) {
           List<Fault> any = List.of(Fault.values());
           fault = any.get(chance.nextInt(any.size()));
@@ -546,6 +562,13 @@ public final class World {
       String mould = run.plan().pieces().get(piece.line() - 1).mouldId();
       int over = casts.getOrDefault(mould, 0) - WEARS_AFTER;
       return wear.nextDouble() < Math.min(DULL_AT_MOST, over * DULL_A_CAST);
+    }
+
+    private boolean patchy(CavityId piece) {
+      int line = piece.line() - 1;
+      boolean twice = LETTERS_TWICE.equals(run.session().pieces().get(line).trial());
+      return run.plan().pieces().get(line).mouldId().equals(LETTERED)
+          && letters.nextDouble() < (twice ? PATCHY_TWICE : PATCHY_ONCE);
     }
 
     private boolean holdsAir(CavityId piece) {

@@ -166,6 +166,14 @@ public record ResinSystem(
         });
   }
 
+  /**
+   * The pot life that is planned with, min: the label's or that of its kind, as many times as long
+   * as was learned here.
+   */
+  public double plannedPotLifeMinutes() {
+    return knownPotLifeMinutes().value() * OwnPace.times(ownFluid());
+  }
+
   /** Pot lives beyond the first; empty where there are none. */
   public List<PotLifeRow> potLifeRows() {
     return facts == null || facts.potLifeRows() == null ? List.of() : facts.potLifeRows();

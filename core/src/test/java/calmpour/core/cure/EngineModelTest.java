@@ -7,9 +7,14 @@ import calmpour.core.Samples;
 import calmpour.core.habit.Care;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.MixRatio;
+import calmpour.core.resin.OwnPace;
+import calmpour.core.resin.PotLifeRow;
 import calmpour.core.resin.ResinSystem;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class EngineModelTest {
@@ -27,6 +32,52 @@ class EngineModelTest {
     // A label 15 % short in a room a degree and a half warmer: 34 min, less a tenth.
     assertThat(thick.earliestMinutes()).isBetween(28.0, 34.0);
     assertThat(thick.latestMinutes()).isBetween(46.0, 54.0);
+  }
+
+  /**
+   * Of seeded resins, with one pot life or two that do not quite agree, with a pace that was
+   * learned or without: what the chance of a plan takes for usual is what the plan itself takes for
+   * it.
+   */
+  @Test
+  void chanceAndPlanThinkTheSameOfAResin() {
+    Random random = new Random(41);
+    for (int i = 0; i < 24; i++) {
+      double minutes = 12 + 50 * random.nextDouble();
+      ResinSystem resin = Samples.resin(TWO_TO_ONE, 1.15, 1.0, minutes, null);
+      if (random.nextBoolean()) {
+        PotLifeRow row = new PotLifeRow(100, 30, minutes * (0.45 + 0.4 * random.nextDouble()));
+        resin =
+            resin.withFacts(
+                new LabelFacts(
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    List.of(row),
+                    null));
+      }
+      if (random.nextBoolean()) {
+        double times = 0.6 + random.nextDouble();
+        resin = resin.withOwn(new OwnPace(new OwnPace.Pace(times, 0.03, 5, LocalDate.EPOCH), null));
+      }
+      BodyHistory cup =
+          Calibration.asLabelled(30 + 100 * random.nextDouble(), 18 + 10 * random.nextDouble());
+      double planned = model.thickens(resin, cup).workingMinutes();
+      assertThat(model.workingTimes(resin, cup).minutes(0, 1) / planned)
+          .as(resin.toString())
+          .isCloseTo(1, within(0.02));
+      // A resin that pours longer than thought does so in every cup.
+      assertThat(model.workingTimes(resin, cup).minutes(0, 1.3)).isGreaterThan(planned);
+    }
   }
 
   @Test

@@ -124,7 +124,7 @@ public final class WaysOut {
     double quickest =
         all.resins().stream()
             .filter(r -> now.batches().stream().anyMatch(b -> b.resinId().equals(r.id())))
-            .mapToDouble(r -> r.knownPotLifeMinutes().value())
+            .mapToDouble(ResinSystem::plannedPotLifeMinutes)
             .min()
             .orElse(Double.POSITIVE_INFINITY);
     return restMinutes >= quickest ? new Ways.LongRest(restMinutes, quickest) : null;
@@ -196,13 +196,13 @@ public final class WaysOut {
     if (present == null) {
       return;
     }
-    double potLife = present.knownPotLifeMinutes().value();
+    double potLife = present.plannedPotLifeMinutes();
     List<ResinSystem> slower =
         workshop.resins().stream()
-            .filter(r -> r.knownPotLifeMinutes().value() > potLife)
+            .filter(r -> r.plannedPotLifeMinutes() > potLife)
             // A coating bends and polyurethane is another craft: those are not proposed.
             .filter(r -> r.kind() == ResinKind.CASTING || r.kind() == ResinKind.DEEP)
-            .sorted(Comparator.comparingDouble(r -> r.knownPotLifeMinutes().value()))
+            .sorted(Comparator.comparingDouble(ResinSystem::plannedPotLifeMinutes))
             .toList();
     for (ResinSystem resin : slower) {
       if (keep(
