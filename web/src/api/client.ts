@@ -150,6 +150,8 @@ export type StepCard = S["StepCard"];
 export type FillersNow = S["FillersNow"];
 export type CupCurve = S["CupCurve"];
 
+export type ChipView = S["ChipView"];
+export type NewChip = S["NewChip"];
 export type TimingView = S["TimingView"];
 export type Timings = S["Timings"];
 export type TimedPace = S["TimedPace"];

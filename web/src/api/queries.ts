@@ -8,6 +8,7 @@ import {
 import {
   type Answer,
   api,
+  type ChipView,
   type CupStays,
   ask,
   type FieldError,
@@ -18,6 +19,7 @@ import {
   type JournalFound,
   type JournalWanted,
   type MouldFill,
+  type NewChip,
   type LearnedHand,
   type ResinPace,
   type SetUp,
@@ -264,6 +266,33 @@ export const useUsualCauses = (fault: JournalFault | null) =>
     enabled: fault !== null,
     staleTime: Infinity,
   });
+
+export const useSwatches = () => useKept(["swatches"], () => api.GET("/api/swatches"));
+
+/** Adds to the swatch book; true where it was taken. */
+export function useTellSwatches(onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  const told = async (answer: Answer<unknown>) => {
+    onTrouble(answer.status === "trouble" ? answer.trouble : null);
+    await client.invalidateQueries({ queryKey: ["kept", "swatches"] });
+    return answer.status === "ok";
+  };
+  return {
+    add: async (made: Omit<NewChip, "id">) =>
+      told(await ask(api.POST("/api/swatches", { body: { id: crypto.randomUUID(), ...made } }))),
+    look: async (id: string, was: ChipView["chip"]["looks"][number]["was"]) =>
+      told(
+        await ask(
+          api.POST("/api/swatches/{id}/looks", {
+            params: { path: { id } },
+            body: { was },
+          }),
+        ),
+      ),
+    remove: async (id: string) =>
+      told(await ask(api.DELETE("/api/swatches/{id}", { params: { path: { id } } }))),
+  };
+}
 
 /** Resins that are timed; how long they are mixed moves on by itself. */
 export const useTimings = () =>

@@ -20,11 +20,12 @@ import { LearnedFills } from "./LearnedFills";
 import { LearnedPaces } from "./LearnedPaces";
 import { LearnedStays } from "./LearnedStays";
 import { LearnedRoom } from "./LearnedRoom";
+import { Swatches } from "./Swatches";
 import { ProvenDepths } from "./ProvenDepths";
 import { WithoutRecord } from "./WithoutRecord";
 import { Yields } from "./Yields";
 
-const PARTS = ["evenings", "yields", "hands", "fault"] as const;
+const PARTS = ["evenings", "yields", "hands", "swatches", "fault"] as const;
 type Part = (typeof PARTS)[number];
 
 /** What was done and what came of it: found as one types, counted, and looked into. */
@@ -49,6 +50,7 @@ export function JournalScreen() {
             ["evenings", "evenings and pieces"],
             ["yields", "how many came out well"],
             ["hands", "learned"],
+            ["swatches", "swatch book"],
             ["fault", "what went wrong?"],
           ]}
           chosen={shown}
@@ -79,6 +81,7 @@ export function JournalScreen() {
           <LearnedHands />
         </>
       )}
+      {shown === "swatches" && <Swatches />}
       {shown === "fault" && <WithoutRecord />}
       {shown === "evenings" && (
         <>

@@ -28,7 +28,7 @@ import { WhatBecame } from "./WhatBecame";
 const LookOverKeys = later(() => import("../record/LookOverKeys").then((m) => m.LookOverKeys));
 
 const NOT_PRINTED = { "@media print": { display: "none" } } as const;
-const LARGE = { widest: 260, tallest: 220, flattest: 60 };
+const LARGE = { widest: 260, tallest: 220, flattest: 60, closest: 12 };
 
 /** One piece with all that the record knows of it. */
 export function PieceScreen() {

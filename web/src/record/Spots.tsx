@@ -15,7 +15,7 @@ interface Props {
   onMarks: (marks: Mark[]) => void;
 }
 
-const LARGE = { widest: 300, tallest: 200, flattest: 60 };
+const LARGE = { widest: 300, tallest: 200, flattest: 60, closest: 12 };
 
 /** Where a fault is: pointed at in the section, or said with a key. */
 export function Spots({ view, fault, marks, onMarks }: Props) {

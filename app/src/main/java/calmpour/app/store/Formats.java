@@ -24,7 +24,8 @@ public class Formats {
     EVENT,
     USUAL,
     SET_UP,
-    TIMING_EVENT
+    TIMING_EVENT,
+    CHIP
   }
 
   /** Makes of a document of one format one of the next. */

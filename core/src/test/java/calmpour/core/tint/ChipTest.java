@@ -1,0 +1,42 @@
+package calmpour.core.tint;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import calmpour.core.check.InvalidValuesException;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A chip of the swatch book: when it is to be looked at again. */
+class ChipTest {
+  private static final LocalDate MADE = LocalDate.of(2026, 3, 31);
+
+  private static Chip chip() {
+    return new Chip("c", "harbour", "Harbour", List.of(), 3, MADE, null, List.of());
+  }
+
+  private static Chip.ChipLook on(LocalDate day) {
+    return new Chip.ChipLook(day, Chip.Faded.SAME, null);
+  }
+
+  @Test
+  void aLookTellsSomethingAfterOneThreeSixAndTwelveMonths() {
+    // A month after the last of March is the last of April.
+    assertThat(chip().nextLook()).contains(LocalDate.of(2026, 4, 30));
+    // One look on the way counts for all that were missed.
+    Chip late = chip().seen(on(LocalDate.of(2026, 7, 4)));
+    assertThat(late.nextLook()).contains(LocalDate.of(2026, 9, 30));
+    assertThat(late.seen(on(MADE.plusYears(2))).nextLook()).isEmpty();
+    // Told out of order they stand in order.
+    Chip two = late.seen(on(LocalDate.of(2026, 5, 1)));
+    assertThat(two.looks()).extracting(Chip.ChipLook::on).isSorted();
+    assertThat(two.nextLook()).isEqualTo(late.nextLook());
+  }
+
+  @Test
+  void nobodyLooksAtAChipBeforeItWasMade() {
+    assertThatThrownBy(() -> chip().seen(on(MADE.minusDays(1))))
+        .isInstanceOf(InvalidValuesException.class);
+  }
+}
