@@ -5,6 +5,7 @@ import TextField from "@mui/material/TextField";
 import { useRef, useState } from "react";
 import type { ChipView, Trouble } from "../api/client";
 import { useSwatches, useTellSwatches, useWorkshop } from "../api/queries";
+import { localTime } from "../session/newSession";
 import { Fetched } from "../ui/Fetched";
 import { NumberField } from "../ui/NumberField";
 import { PictureInput } from "../ui/PictureInput";
@@ -66,7 +67,7 @@ function NewChip() {
   const [colourId, setColourId] = useState("");
   const [strength, setStrength] = useState<number | null>(100);
   const [thickness, setThickness] = useState<number | null>(null);
-  const [madeOn, setMadeOn] = useState("");
+  const [madeOn, setMadeOn] = useState(() => localTime(new Date()).slice(0, 10));
   const [note, setNote] = useState("");
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const { add } = useTellSwatches(setTrouble);

@@ -19,6 +19,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.function.Consumer;
 import java.util.random.RandomGenerator;
 import javax.imageio.ImageIO;
 
@@ -28,19 +29,17 @@ public final class DrawnPiece {
   private static final int HIGH = 360;
   private static final int MARGIN = 50;
   private static final double SAME_MM = 1e-6;
+  private static final int THREADS = 260;
+  private static final int GLOSSY = 90;
+  private static final int MATTE = 15;
   private static final Color CLOTH = new Color(0xd9d2c4);
 
-  private final Plan.PieceView piece;
   private final RandomGenerator chance;
   private final Graphics2D pen;
-  private final double scale;
 
-  private DrawnPiece(Plan.PieceView piece, RandomGenerator chance, Graphics2D pen) {
-    this.piece = piece;
+  private DrawnPiece(RandomGenerator chance, Graphics2D pen) {
     this.chance = chance;
     this.pen = pen;
-    this.scale =
-        Math.min((WIDE - 2.0 * MARGIN) / piece.widthMm(), (HIGH - 2.0 * MARGIN) / piece.depthMm());
   }
 
   /**
@@ -49,10 +48,34 @@ public final class DrawnPiece {
    * @param seed the same always looks the same
    */
   public static byte[] jpeg(Plan.PieceView piece, List<Fault> faults, long seed) {
+    return drawn(seed, d -> d.draw(new Shape(piece), piece, faults));
+  }
+
+  /**
+   * A flat chip of a colour, for the swatch book.
+   *
+   * @param swatch {@code #rrggbb}
+   */
+  public static byte[] chip(String swatch, long seed) {
+    return drawn(
+        seed,
+        d -> {
+          d.cloth();
+          Rectangle2D chip = new Rectangle2D.Double(WIDE * 0.2, HIGH * 0.2, WIDE * 0.6, HIGH * 0.6);
+          d.pen.setClip(chip);
+          d.pen.setColor(Color.decode(swatch));
+          d.pen.fill(chip);
+          d.gloss(GLOSSY);
+          d.pen.setClip(null);
+          d.edge(chip);
+        });
+  }
+
+  private static byte[] drawn(long seed, Consumer<DrawnPiece> how) {
     BufferedImage image = new BufferedImage(WIDE, HIGH, BufferedImage.TYPE_INT_RGB);
     Graphics2D pen = image.createGraphics();
     pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-    new DrawnPiece(piece, new SplittableRandom(seed), pen).draw(faults);
+    how.accept(new DrawnPiece(new SplittableRandom(seed), pen));
     pen.dispose();
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
@@ -63,63 +86,83 @@ public final class DrawnPiece {
     return out.toByteArray();
   }
 
-  private void draw(List<Fault> faults) {
+  private void cloth() {
     pen.setColor(CLOTH);
     pen.fillRect(0, 0, WIDE, HIGH);
-    for (int i = 0; i < 260; i++) {
+    for (int i = 0; i < THREADS; i++) {
       pen.setColor(new Color(0, 0, 0, 4 + chance.nextInt(8)));
-      int y = chance.nextInt(HIGH);
-      pen.drawLine(0, y, WIDE, y);
+      int at = chance.nextInt(HIGH);
+      pen.drawLine(0, at, WIDE, at);
     }
-    Path2D outline = outline();
+  }
+
+  private void gloss(int light) {
+    pen.setPaint(
+        new GradientPaint(
+            MARGIN, 0, new Color(255, 255, 255, light), WIDE, 0, new Color(0, 0, 0, 70)));
+    pen.fillRect(0, 0, WIDE, HIGH);
+  }
+
+  private void edge(java.awt.Shape of) {
+    pen.setColor(new Color(0, 0, 0, 90));
+    pen.setStroke(new BasicStroke(1.5f));
+    pen.draw(of);
+  }
+
+  private void draw(Shape shape, Plan.PieceView piece, List<Fault> faults) {
+    cloth();
+    Path2D outline = shape.outline();
     pen.setColor(new Color(0, 0, 0, 60));
-    pen.fill(new Ellipse2D.Double(MARGIN, y(0) - 8, WIDE - 2.0 * MARGIN, 26));
+    pen.fill(new Ellipse2D.Double(MARGIN, shape.y(0) - 8, WIDE - 2.0 * MARGIN, 26));
     pen.setClip(outline);
     for (Plan.LayerView layer : piece.layers()) {
       pen.setColor(Color.decode(layer.swatch()));
       pen.fill(
           new Rectangle2D.Double(
-              0, y(layer.toMm()), WIDE, (layer.toMm() - layer.fromMm()) * scale + 1));
+              0, shape.y(layer.toMm()), WIDE, (layer.toMm() - layer.fromMm()) * shape.scale + 1));
     }
-    boolean dull = faults.contains(Fault.DULL);
-    pen.setPaint(
-        new GradientPaint(
-            MARGIN, 0, new Color(255, 255, 255, dull ? 15 : 90), WIDE, 0, new Color(0, 0, 0, 70)));
-    pen.fillRect(0, 0, WIDE, HIGH);
+    gloss(faults.contains(Fault.DULL) ? MATTE : GLOSSY);
     faults.forEach(this::fault);
     pen.setClip(null);
-    pen.setColor(new Color(0, 0, 0, 90));
-    pen.setStroke(new BasicStroke(1.5f));
-    pen.draw(outline);
+    edge(outline);
   }
 
-  private double y(double mm) {
-    return HIGH - MARGIN - mm * scale;
-  }
+  /** Its mould in section, to scale, filled as far as its layers reach. */
+  private static final class Shape {
+    private final Plan.PieceView piece;
+    private final double scale;
 
-  /** The mould in section, filled as far as its layers reach. */
-  private Path2D outline() {
-    double top = piece.layers().isEmpty() ? piece.depthMm() : piece.layers().getLast().toMm();
-    Path2D path = new Path2D.Double();
-    List<Section.SectionRow> rows =
-        piece.section().stream().filter(r -> r.depthMm() <= top + SAME_MM).toList();
-    if (rows.size() < 2) {
-      return new Path2D.Double(
-          new Rectangle2D.Double(
-              WIDE / 2.0 - piece.widthMm() * scale / 2,
-              y(top),
-              piece.widthMm() * scale,
-              top * scale));
+    Shape(Plan.PieceView piece) {
+      this.piece = piece;
+      this.scale =
+          Math.min(
+              (WIDE - 2.0 * MARGIN) / piece.widthMm(), (HIGH - 2.0 * MARGIN) / piece.depthMm());
     }
-    path.moveTo(x(rows.getFirst().leftMm()), y(rows.getFirst().depthMm()));
-    rows.forEach(r -> path.lineTo(x(r.leftMm()), y(r.depthMm())));
-    rows.reversed().forEach(r -> path.lineTo(x(r.rightMm()), y(r.depthMm())));
-    path.closePath();
-    return path;
-  }
 
-  private double x(double mm) {
-    return WIDE / 2.0 + mm * scale;
+    private double y(double mm) {
+      return HIGH - MARGIN - mm * scale;
+    }
+
+    private double x(double mm) {
+      return WIDE / 2.0 + mm * scale;
+    }
+
+    Path2D outline() {
+      double top = piece.layers().isEmpty() ? piece.depthMm() : piece.layers().getLast().toMm();
+      Path2D path = new Path2D.Double();
+      List<Section.SectionRow> rows =
+          piece.section().stream().filter(r -> r.depthMm() <= top + SAME_MM).toList();
+      if (rows.size() < 2) {
+        return new Path2D.Double(
+            new Rectangle2D.Double(
+                x(-piece.widthMm() / 2), y(top), piece.widthMm() * scale, top * scale));
+      }
+      path.moveTo(x(rows.getFirst().leftMm()), y(rows.getFirst().depthMm()));
+      rows.forEach(r -> path.lineTo(x(r.leftMm()), y(r.depthMm())));
+      rows.reversed().forEach(r -> path.lineTo(x(r.rightMm()), y(r.depthMm())));
+      path.closePath();
+      return path;
+    }
   }
 
   private void fault(Fault fault) {

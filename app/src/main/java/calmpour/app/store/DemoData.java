@@ -56,6 +56,7 @@ public class DemoData implements ApplicationRunner {
   private final boolean wanted;
   private final boolean toldOf;
   private final DemoHistory history;
+  private final DemoSwatches swatches;
   private final DSLContext db;
   private final ShelfStore shelf;
   private final SessionStore sessions;
@@ -68,6 +69,7 @@ public class DemoData implements ApplicationRunner {
       @Value("${calmpour.demo}") boolean wanted,
       @Value("${calmpour.history:true}") boolean toldOf,
       DemoHistory history,
+      DemoSwatches swatches,
       DSLContext db,
       ShelfStore shelf,
       SessionStore sessions,
@@ -78,6 +80,7 @@ public class DemoData implements ApplicationRunner {
     this.wanted = wanted;
     this.toldOf = toldOf;
     this.history = history;
+    this.swatches = swatches;
     this.db = db;
     this.shelf = shelf;
     this.sessions = sessions;
@@ -136,6 +139,7 @@ public class DemoData implements ApplicationRunner {
           TOLD_OF.forEach(s -> templates.add(read("sessions/" + s, Session.class)));
           // What is open first: it is what Today shows.
           history.tellOpen(templates, shelf.workshop());
+          swatches.make(shelf.workshop());
           history.tell(templates, shelf.workshop());
           seeded("demo history");
         });
