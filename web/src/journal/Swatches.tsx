@@ -172,7 +172,14 @@ function ChipCard({ view }: { view: ChipView }) {
   return (
     <Box
       component="li"
-      sx={{ bgcolor: "background.paper", borderRadius: 1, p: 1.5, display: "grid", gap: 0.5 }}
+      sx={{
+        bgcolor: "background.paper",
+        borderRadius: 1,
+        p: 1.5,
+        display: "grid",
+        gap: 0.5,
+        alignContent: "start",
+      }}
     >
       {picture.source ? (
         <Box
@@ -198,7 +205,7 @@ function ChipCard({ view }: { view: ChipView }) {
       {chip.looks.map((l) => (
         <Box key={l.on + l.was}>{lookText(chip.madeOn, l)}</Box>
       ))}
-      <Box sx={{ color: view.due ? "error.main" : "text.secondary" }}>{nextText(view)}</Box>
+      <Box sx={{ color: view.due ? "text.primary" : "text.secondary" }}>{nextText(view)}</Box>
       {(trouble ?? picture.trouble) && <Told trouble={(trouble ?? picture.trouble) as Trouble} />}
       <PictureInput
         input={input}

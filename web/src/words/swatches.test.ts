@@ -19,7 +19,7 @@ const VIEW: ChipView = {
 };
 
 test("a chip says what is in it, and when to look again", () => {
-  expect(chipText(VIEW, METRIC)).toContain("0.23 % Sea-blue liquid tint; 3.0 mm thick; made ");
+  expect(chipText(VIEW, METRIC)).toContain("0.23 % Sea-blue liquid tint; 3 mm thick; made ");
   expect(nextText(VIEW)).toMatch(/^Look again .*1 Sept/);
   expect(nextText({ ...VIEW, due: true })).toContain("in the dark");
   expect(nextText({ chip: VIEW.chip, picture: false, due: false })).toContain("over");
