@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -20,6 +21,8 @@ import tools.jackson.databind.JsonNode;
  * The server as a process of its own, killed at any moment of a run: nothing acknowledged is lost.
  */
 class KilledTest {
+  private static final int MOST_WAITS = 1_000;
+
   @TempDir Path data;
 
   @Test
@@ -49,7 +52,8 @@ class KilledTest {
       for (int kill = 0; kill < count; kill++) {
         // A server that has just started answers slowly: not before it has answered at all.
         long until = System.nanoTime() + (400 + random.nextInt(1_200)) * 1_000_000L;
-        Thread killer = killAt(server, until);
+        AtomicInteger answered = new AtomicInteger();
+        Thread killer = killAt(server, until, answered, random.nextInt(200));
         // Tells on until the server is gone; the last telling may or may not have been kept.
         int told = 0;
         while (server.isAlive()) {
@@ -72,6 +76,7 @@ class KilledTest {
                                 "of",
                                 task))));
             acknowledged.add(id);
+            answered.incrementAndGet();
             told = stands.get("told").asInt();
             next++;
           } catch (IOException gone) {
@@ -100,11 +105,16 @@ class KilledTest {
     }
   }
 
-  private static Thread killAt(ServerProcess server, long until) {
+  /** At some moment, and on however busy a machine not before two tellings were answered. */
+  private static Thread killAt(
+      ServerProcess server, long until, AtomicInteger answered, int laterMillis) {
     return Thread.ofPlatform()
         .start(() -> {
           try {
             Thread.sleep(Math.max(0, (until - System.nanoTime()) / 1_000_000));
+            for (int i = 0; i < MOST_WAITS && answered.get() < 2; i++) {
+              Thread.sleep(laterMillis + 5);
+            }
           } catch (InterruptedException never) {
             throw new IllegalStateException(never);
           }

@@ -2,6 +2,7 @@ package calmpour.app.work;
 
 import calmpour.app.store.ShelfStore;
 import calmpour.app.store.TimingStore;
+import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
@@ -133,7 +134,14 @@ public class TimingDesk {
 
   /** Works out anew what all of them say. */
   void rebuild() {
-    kept.ids().forEach(id -> kept.find(id).ifPresent(this::says));
+    for (String id : kept.ids()) {
+      try {
+        kept.find(id).ifPresent(this::says);
+      } catch (UnreadableDocumentException damaged) {
+        // It says nothing any more; the others do.
+        kept.says(id, List.of());
+      }
+    }
   }
 
   private void says(TimingStore.Kept one) {

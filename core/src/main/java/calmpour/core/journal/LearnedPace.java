@@ -69,7 +69,7 @@ public record LearnedPace(LearnedTimes all, List<LotPace> lots) {
     Map<String, OwnPace.OfLot> byName = new TreeMap<>();
     otherPaces(resin, of).forEach(l -> byName.put(l.lot(), l));
     for (LotPace lot : lots) {
-      if (lot.learned.enough()) {
+      if (lot.learned.enough() && plannable(lot.learned)) {
         OwnPace.OfLot before = byName.get(lot.lot);
         OwnPace.Pace its = pace(lot.learned, since);
         byName.put(
