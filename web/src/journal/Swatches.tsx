@@ -66,7 +66,9 @@ function NewChip() {
   const [open, setOpen] = useState(false);
   const [colourId, setColourId] = useState("");
   const [strength, setStrength] = useState<number | null>(100);
+  const [strengthReads, setStrengthReads] = useState(true);
   const [thickness, setThickness] = useState<number | null>(null);
+  const [thicknessReads, setThicknessReads] = useState(true);
   const [madeOn, setMadeOn] = useState(() => localTime(new Date()).slice(0, 10));
   const [note, setNote] = useState("");
   const [trouble, setTrouble] = useState<Trouble | null>(null);
@@ -119,6 +121,7 @@ function NewChip() {
           symbol="%"
           value={strength}
           onChange={setStrength}
+          onReadable={setStrengthReads}
           error={error("strengthPercent")}
           width={140}
         />
@@ -127,6 +130,7 @@ function NewChip() {
           unit={units.LENGTH}
           value={thickness}
           onChange={setThickness}
+          onReadable={setThicknessReads}
           error={error("thicknessMm")}
           width={140}
         />
@@ -146,7 +150,11 @@ function NewChip() {
       </Box>
       {trouble && trouble.errors.length === 0 && <Told trouble={trouble} />}
       <Box sx={{ display: "flex", gap: 1, mt: 1.5 }}>
-        <Button variant="contained" onClick={() => void keep()}>
+        <Button
+          variant="contained"
+          disabled={!strengthReads || !thicknessReads}
+          onClick={() => void keep()}
+        >
           Keep the chip
         </Button>
         <Button onClick={() => setOpen(false)}>Cancel</Button>
