@@ -46,6 +46,7 @@ const MANUAL = screen(() => import("./manual/ManualScreen").then((m) => m.Manual
 const EVENINGS = screen(() =>
   import("./practice/RehearsalsScreen").then((m) => m.RehearsalsScreen),
 );
+const REHEARSED = screen(() => import("./practice/RehearsedScreen").then((m) => m.RehearsedScreen));
 const EVENING = screen(() => import("./practice/RehearsalScreen").then((m) => m.RehearsalScreen));
 
 /** Where in the product we are: real addresses, so that back, reload and a copied link work. */
@@ -83,6 +84,7 @@ export function App() {
           <Route path="practice/timing" element={TIMING} />
           <Route path="practice/rehearsal" element={EVENINGS} />
           <Route path="practice/rehearsal/:id" element={EVENING} />
+          <Route path="practice/rehearsed/:id" element={REHEARSED} />
           <Route path="workshop" element={WORKSHOP} />
           <Route path="journal" element={JOURNAL} />
           <Route path="journal/:id/:piece" element={PIECE} />

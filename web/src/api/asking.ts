@@ -7,7 +7,6 @@ import {
   type BatchRescue,
   type BenchTally,
   type Cavity,
-  type Choice,
   type Colourant,
   type Comparison,
   type CountedPart,
@@ -15,7 +14,6 @@ import {
   type Derivation,
   type MeasureAnswer,
   type MouldMaking,
-  type PlayedSoFar,
   type Resin,
   type ResinView,
   type Session,
@@ -339,18 +337,5 @@ export function useWhatIf(pair: Pair | null): Answered<Comparison> {
       return value(api.POST("/api/practice/what-if", { body: pair, signal }));
     },
     30,
-  );
-}
-
-/** An evening of practice with what was chosen so far. */
-export function usePlayed(id: string, choices: Choice[]): Answered<PlayedSoFar> {
-  return useAnswer(["played", id, choices], (signal) =>
-    value(
-      api.POST("/api/practice/exercises/{id}/play", {
-        params: { path: { id } },
-        body: { choices },
-        signal,
-      }),
-    ),
   );
 }

@@ -158,11 +158,9 @@ export type TimedPace = S["TimedPace"];
 export type TellTiming = S["TellTiming"];
 export type ExerciseLine = S["ExerciseLine"];
 export type OpenedExercise = S["OpenedExercise"];
-export type PlayedSoFar = S["PlayedSoFar"];
-export type RehearsalFrame = S["Frame"];
-export type RehearsalQuestion = S["Question"];
+export type RehearsedEvening = S["RehearsedEvening"];
 export type RehearsalScore = S["Score"];
-export type Choice = RehearsalQuestion["choices"][number];
+export type Seen = S["Seen"];
 
 export type WaysAnswer = S["Ways"];
 export type Way = S["Way"];

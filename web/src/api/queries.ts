@@ -379,9 +379,20 @@ export const useDemoShelf = (wanted: boolean) =>
 export const useUnitLines = (wanted: boolean) =>
   useGiven(["units"], () => api.GET("/api/units"), wanted);
 
-export const useExercises = () => useGiven(["exercises"], () => api.GET("/api/practice/exercises"));
+/** With the points that were reached here. */
+export const useExercises = () =>
+  useQuery({
+    queryKey: ["exercises"],
+    queryFn: () => value(api.GET("/api/practice/exercises")),
+    staleTime: 0,
+  });
 
 export const useExercise = (id: string) =>
   useGiven(["exercises", id], () =>
     api.GET("/api/practice/exercises/{id}", { params: { path: { id } } }),
+  );
+
+export const useRehearsed = (id: string) =>
+  useGiven(["rehearsed", id], () =>
+    api.GET("/api/practice/rehearsals/{id}", { params: { path: { id } } }),
   );

@@ -28,6 +28,7 @@ import { answers, going } from "./going";
 import { LineTrouble } from "./LineTrouble";
 import { LOW } from "./low";
 import { OverTheBench } from "./OverTheBench";
+import { Rehearsing } from "./Rehearsing";
 import { RoomKey } from "./RoomKey";
 import { soon } from "./soon";
 import { StandIns } from "./StandIns";
@@ -39,7 +40,7 @@ import { useChoice, useSleeve, useTicks } from "./useBenchTools";
 import { useCupKeys } from "./useCupKeys";
 import { useHands } from "./useHands";
 import { clockNow, type Running, type useRun } from "./useRun";
-import { useScale, useSimulated } from "./useScale";
+import { rehearsedScale, useScale, useSimulated } from "./useScale";
 import { useScaleTone } from "./useScaleTone";
 import { useTaking } from "./useTaking";
 import { useTurns } from "./useTurns";
@@ -93,7 +94,9 @@ export function Bench({ run, running }: BenchProps) {
   const ready = checked.includes(READY) || hands.some((s) => s.status === "DONE");
   const target =
     shown?.status === "TO_DO" && WEIGHED.has(shown.kind) && !waits ? shown.targetG : undefined;
-  const scale = useScale(ready && target !== undefined);
+  const { seen } = stands;
+  const weighed = useScale(ready && target !== undefined, seen !== undefined);
+  const scale = seen && target !== undefined ? rehearsedScale(seen, shown) : weighed;
   const sleeve = useSleeve(turn);
   const { tell } = run;
   const cupKeys = useCupKeys(
@@ -108,6 +111,7 @@ export function Bench({ run, running }: BenchProps) {
     what: waits && offset === 0 ? waits : shown,
     scale,
     target,
+    tares: seen === undefined,
     sleeve,
     tell,
     now,
@@ -204,8 +208,23 @@ export function Bench({ run, running }: BenchProps) {
           hands={handsWords}
           onHands={turnHands}
           onGuide={() => setGuided(true)}
-          onStandIns={simulated.bench ? () => setStandIns((open) => !open) : null}
+          onStandIns={simulated.bench && !seen ? () => setStandIns((open) => !open) : null}
+          leavesFor={seen ? "/practice/rehearsal" : "/pour"}
         />
+        {seen && (
+          <Rehearsing
+            id={opened.id}
+            seen={seen}
+            speed={stands.speed}
+            plan={plan}
+            shown={shown}
+            waits={offset === 0 ? waits : undefined}
+            now={now}
+            at={at}
+            tell={tell}
+            onClock={() => void run.refresh()}
+          />
+        )}
       </Box>
 
       <Box
@@ -252,7 +271,7 @@ export function Bench({ run, running }: BenchProps) {
             checked={checked}
             scale={scale}
             target={target}
-            simulated={simulated.scale}
+            simulated={simulated.scale && !seen}
             at={at}
             tell={tell}
             onTyped={(grams) => {

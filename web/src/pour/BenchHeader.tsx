@@ -30,6 +30,8 @@ interface Props {
   onGuide: () => void;
   /** Opens what drives the stand-ins; null where everything is real. */
   onStandIns: (() => void) | null;
+  /** Where one comes to who leaves. */
+  leavesFor: string;
 }
 
 /** What run this is, how far it is, and what the bench does with its sounds. */
@@ -125,7 +127,10 @@ export function BenchHeader(props: Props) {
         </Box>
         {props.onStandIns && <Small label="Simulated" onClick={props.onStandIns} />}
         <Small label="?" says="? Guide to the bench" onClick={props.onGuide} />
-        <Button href="/pour" sx={{ minHeight: 64, flexShrink: 0, [LOW]: { minHeight: 44 } }}>
+        <Button
+          href={props.leavesFor}
+          sx={{ minHeight: 64, flexShrink: 0, [LOW]: { minHeight: 44 } }}
+        >
           Leave
         </Button>
       </Box>

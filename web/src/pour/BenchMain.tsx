@@ -152,7 +152,13 @@ export function BenchMain(props: Props) {
           leaves={state.leavesUntil !== undefined}
         >
           {scale && target !== undefined && (
-            <ScaleBar reading={scale} simulated={props.simulated} targetG={target} units={units} />
+            <ScaleBar
+              reading={scale}
+              simulated={props.simulated}
+              tares={stands.seen === undefined}
+              targetG={target}
+              units={units}
+            />
           )}
           {doses.length > 1 && shown.status === "TO_DO" && (
             <Doses taskId={shown.taskId} doses={doses} checked={checked} onTell={tell} />

@@ -11,6 +11,8 @@ interface Props {
   reading: ScaleReading;
   /** Whether it is made up, as everything on the demo's bench. */
   simulated: boolean;
+  /** Whether it can be set to nothing: not where the evening is only rehearsed. */
+  tares: boolean;
   targetG: number;
   units: Units;
 }
@@ -21,7 +23,7 @@ const LINKS = {
 } as const;
 
 /** What is on the scale beside what is wanted, as length, figure and word. */
-export function ScaleBar({ reading, simulated, targetG, units }: Props) {
+export function ScaleBar({ reading, simulated, tares, targetG, units }: Props) {
   if (reading.link === "NONE") {
     return <NoScale />;
   }
@@ -57,13 +59,15 @@ export function ScaleBar({ reading, simulated, targetG, units }: Props) {
         >
           {word}
         </Box>
-        <Button
-          variant="outlined"
-          onClick={() => void tare()}
-          sx={{ ml: "auto", minHeight: 64, minWidth: 96, fontSize: "1.1rem" }}
-        >
-          Tare
-        </Button>
+        {tares && (
+          <Button
+            variant="outlined"
+            onClick={() => void tare()}
+            sx={{ ml: "auto", minHeight: 64, minWidth: 96, fontSize: "1.1rem" }}
+          >
+            Tare
+          </Button>
+        )}
       </Box>
       <Box
         role="meter"

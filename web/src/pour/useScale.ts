@@ -1,14 +1,18 @@
 import { useEffect, useState } from "react";
-import { api, ask, type ScaleReading } from "../api/client";
+import { api, ask, type RunStep, type ScaleReading, type Seen } from "../api/client";
 
 /** How often the scale is looked at while something is weighed, ms. */
 const LOOK_MS = 150;
 
-/** What the scale says, while somebody weighs; null before it is known. */
-export function useScale(weighs: boolean): ScaleReading | null {
+/**
+ * What the scale says, while somebody weighs; null before it is known.
+ *
+ * @param rehearsed whether the evening is only rehearsed: the workshop's own scale is left alone
+ */
+export function useScale(weighs: boolean, rehearsed = false): ScaleReading | null {
   const [reading, setReading] = useState<ScaleReading | null>(null);
   useEffect(() => {
-    if (!weighs) {
+    if (!weighs || rehearsed) {
       return;
     }
     let here = true;
@@ -28,8 +32,15 @@ export function useScale(weighs: boolean): ScaleReading | null {
       here = false;
       clearTimeout(timer);
     };
-  }, [weighs]);
-  return weighs ? reading : null;
+  }, [weighs, rehearsed]);
+  return weighs && !rehearsed ? reading : null;
+}
+
+/** What the scale of a rehearsal comes to when the hands have poured; null for another step. */
+export function rehearsedScale(seen: Seen, step: RunStep | undefined): ScaleReading | null {
+  return step === undefined || seen.taskId !== step.taskId || seen.scaleG === undefined
+    ? null
+    : { link: "TELLS", grams: seen.scaleG, stable: true, unread: 0 };
 }
 
 export async function tare() {

@@ -13,6 +13,8 @@ interface Taking {
   what: RunStep | undefined;
   scale: ScaleReading | null;
   target: number | undefined;
+  /** Whether there is a scale to be set to nothing: none where the evening is only rehearsed. */
+  tares: boolean;
   sleeve: ReturnType<typeof useSleeve>;
   tell: (...happened: Happened[]) => void;
   /** Seconds from when the run was begun. */
@@ -42,7 +44,7 @@ function minutesEarly(what: RunStep, now: number): number {
 }
 
 /** The large key: what is on the screen is done, with what the scale says where one is read. */
-export function useTaking({ what, scale, target, sleeve, tell, now, onTaken }: Taking) {
+export function useTaking({ what, scale, target, tares, sleeve, tell, now, onTaken }: Taking) {
   const [settling, setSettling] = useState<string | null>(null);
   const [doubt, setDoubt] = useState<Doubt | null>(null);
   const [early, setEarly] = useState<Early | null>(null);
@@ -81,7 +83,7 @@ export function useTaking({ what, scale, target, sleeve, tell, now, onTaken }: T
     }
     // The next tap within a blink is the same tap.
     sleeve.shut();
-    if (grams !== undefined) {
+    if (grams !== undefined && tares) {
       // The next weighing begins at nothing.
       void tare();
     }

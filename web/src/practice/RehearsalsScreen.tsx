@@ -3,10 +3,9 @@ import Button from "@mui/material/Button";
 import type { ExerciseLine } from "../api/client";
 import { useExercises } from "../api/queries";
 import { Fetched } from "../ui/Fetched";
-import { MISHAPS } from "../words/rehearsal";
 import { PracticeTabs } from "./PracticeTabs";
 
-/** Six evenings that can be gone through without opening a bottle. */
+/** Evenings that can be gone through at the bench without opening a bottle. */
 export function RehearsalsScreen() {
   return (
     <Fetched query={useExercises()} loading="Fetching the exercises…">
@@ -23,8 +22,9 @@ function Evenings({ exercises }: { exercises: ExerciseLine[] }) {
         Rehearsal
       </Box>
       <Box sx={{ color: "text.secondary", maxWidth: 760 }}>
-        The program pours, at speed. Things go wrong, and you decide what to do about them.
-        Afterwards: what was saved, what was lost, and why.
+        Pour an evening at the bench without opening a bottle. The clock is its own, and your hands
+        take as long as hands take. Something goes wrong in each: nobody tells you, you see it.
+        Nothing of it goes into the journal.
       </Box>
       <Box component="ol" sx={{ listStyle: "none", p: 0, maxWidth: 900 }}>
         {exercises.map((e) => (
@@ -50,8 +50,8 @@ function Evenings({ exercises }: { exercises: ExerciseLine[] }) {
             <Box sx={{ minWidth: 0 }}>
               <b>{e.name}</b>
               <Box sx={{ color: "text.secondary" }}>
-                {e.pieces} {e.pieces === 1 ? "piece" : "pieces"};{" "}
-                {e.mishaps.map((m) => MISHAPS[m]).join(", ")}
+                {e.pieces} {e.pieces === 1 ? "piece" : "pieces"}
+                {e.reached !== undefined && `, best so far ${e.reached} of ${e.most} points`}
               </Box>
             </Box>
             <Button

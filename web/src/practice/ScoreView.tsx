@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { Plan, RehearsalScore, Session } from "../api/client";
+import type { RehearsedEvening } from "../api/client";
 import { CupCurves } from "../drawing/CupCurves";
 import { PourTable } from "../record/PourTable";
 import { Sheet } from "../ui/Sheet";
@@ -8,19 +8,16 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { cavityName } from "../words/places";
 import { deviationWords, VERDICTS } from "../words/record";
-import { whyWords } from "../words/rehearsal";
+import { befellWords, whyWords } from "../words/rehearsal";
 
 interface Props {
-  score: RehearsalScore;
-  best: number;
-  plan: Plan;
-  session: Session;
+  evening: RehearsedEvening;
   at: (seconds: number) => string;
-  onAgain: () => void;
 }
 
 /** What was saved, what was lost and why, and how every cup really followed. */
-export function ScoreView({ score, best, plan, session, at, onAgain }: Props) {
+export function ScoreView({ evening, at }: Props) {
+  const { score, par, plan, session } = evening;
   const units = useUnits();
   const count = (verdict: string) => score.pieces.filter((p) => p.verdict === verdict).length;
   const label = Math.round(100 * (score.labelTimes - 1));
@@ -41,7 +38,7 @@ export function ScoreView({ score, best, plan, session, at, onAgain }: Props) {
           {count("LOST") > 0 && `, ${count("LOST")} lost`}
         </Box>
         <Box sx={{ fontSize: "1.15rem", mt: 1 }}>
-          {score.points} of {score.most} points; the best that these mishaps allow is {best}.
+          {score.points} of {score.most} points. Hands that see to everything come to {par}.
         </Box>
         <Box sx={{ color: "text.secondary", mt: 0.5 }}>
           The room was at {showWith(units.TEMPERATURE, score.roomC)} in the end, and the resin had{" "}
@@ -52,7 +49,7 @@ export function ScoreView({ score, best, plan, session, at, onAgain }: Props) {
         </Box>
         <Button
           variant="contained"
-          onClick={onAgain}
+          href={`/practice/rehearsal/${evening.exerciseId}`}
           sx={{ mt: 2, minHeight: 64, fontSize: "1.2rem", mr: 1.5 }}
         >
           Once more
@@ -74,6 +71,15 @@ export function ScoreView({ score, best, plan, session, at, onAgain }: Props) {
             <Box key={p.piece} sx={{ py: 0.25 }}>
               <b>{name(p.piece)}</b>: {VERDICTS[p.verdict]}
               {p.why.length > 0 && ` – ${p.why.map(whyWords).join("; ")}`}
+            </Box>
+          ))}
+        </Sheet>
+        <Sheet title="What went wrong">
+          {score.befell.length === 0 && "Nothing."}
+          {score.befell.map((b, i) => (
+            <Box key={i} sx={{ display: "flex", gap: 1.5, py: 0.25 }}>
+              <Box sx={{ color: "text.secondary", flexShrink: 0 }}>{at(b.atSeconds)}</Box>
+              <span>{befellWords(b, units)}</span>
             </Box>
           ))}
         </Sheet>

@@ -14,6 +14,7 @@ import { dueWords } from "../words/due";
 import { dueText } from "../words/moments";
 import { dayAndTime } from "../words/time";
 import { BeingTimed } from "./BeingTimed";
+import { ChipsDue } from "./ChipsDue";
 import { Curing } from "./Curing";
 import { Planned, usePlanned } from "./Planned";
 import { PutOff } from "./PutOff";
@@ -204,6 +205,7 @@ function Due({ today }: { today: Today }) {
       <Unreadable names={today.unreadable} />
       {list("Due now", ready)}
       <BeingTimed />
+      <ChipsDue />
       <Touches
         due={today.due}
         onFelt={(due, of, word) => void tell(due, { kind: "FELT", of, codes: [word] })}

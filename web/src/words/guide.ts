@@ -76,7 +76,7 @@ export const GUIDES: Record<string, Guide> = {
   },
   practice: {
     title: "Practice",
-    what: "What if: another room, another cup, warmer bottles. And evenings to rehearse in which something goes wrong.",
+    what: "What if: another room, another cup, warmer bottles. And evenings to rehearse at the bench, in which something goes wrong.",
     keys: [
       ["Sliders", "change one thing; the curves follow"],
       ["Time a resin", "mix a little and say how it is: its own clock is learned from it"],

@@ -1,84 +1,102 @@
-import type { Choice, Plan, RehearsalQuestion, RehearsalScore } from "../api/client";
+import type { Plan, RehearsalScore, Seen } from "../api/client";
 import { showWith, type Units } from "../units/units";
-import { pourPlace } from "./record";
+import { cavityName } from "./places";
 
 type Why = RehearsalScore["pieces"][number]["why"][number];
+type Befell = RehearsalScore["befell"][number];
+type Sign = Seen["signs"][number];
+type CupSeen = Seen["cups"][number];
 
-/** What a mishap is called before it happens. */
-export const MISHAPS: Record<RehearsalQuestion["kind"], string> = {
-  PHONE: "a phone call",
-  OVER_POUR: "an over-pour",
-  WARM_ROOM: "a warm room",
-  COLD_RESIN: "cold resin",
-  WRONG_CUP: "a wrong cup",
-  EMBED_FORGOTTEN: "a forgotten embed",
-  LATE: "too little time",
+const LOOKS: Record<CupSeen["look"], string> = {
+  OIL: "runs like oil",
+  SYRUP: "runs like syrup",
+  HONEY: "runs like honey",
+  THREADS: "a thread holds",
+  GEL: "gelled",
 };
 
-const CHOICES: Record<Choice, string> = {
-  LET_IT_RING: "Let it ring",
-  TAKE_THE_CALL: "Take the call",
-  ADD_THE_OTHER: "Add the other part",
-  LEAVE_IT: "Leave it as it is",
-  TELL_THE_BENCH: "Read the thermometer",
-  WARM_THE_BOTTLES: "Warm both bottles, 5 min",
-  SWAP_THE_COLOURS: "Swap the two colours",
-  PRESS_IT_IN: "Press it in now",
-  LEAVE_IT_OUT: "Leave it out",
-  GIVE_UP_AS_SHOWN: "Give these up, save the others",
-  TRY_THEM_ALL: "Try them all",
-  GO_ON: "Go on",
+const WARMTHS: Record<CupSeen["warmth"], string> = {
+  COOL: "cool",
+  LUKEWARM: "lukewarm",
+  WARM: "warm",
+  HOT: "hot",
 };
 
-export function choiceWords(choice: Choice): string {
-  return CHOICES[choice];
+/** What a stick and a hand say of a cup. */
+export function cupSeenWords(cup: CupSeen): string {
+  return `${cup.colourName}: ${LOOKS[cup.look]}, ${WARMTHS[cup.warmth]}`;
 }
 
-/** What has happened, and what hangs on it. */
-export function questionWords(
-  q: RehearsalQuestion,
-  plan: Plan,
-  units: Units,
-): { title: string; text: string } {
-  const place = (task: string | undefined) => pourPlace((task ?? "").replace(/^pour\//, ""), plan);
-  switch (q.kind) {
+function share(percent: number | undefined): string {
+  return percent === undefined
+    ? "some of it"
+    : percent === 50
+      ? "about half of it"
+      : percent === 25
+        ? "about a quarter of it"
+        : `about ${percent} % of it`;
+}
+
+/** What is noticed at the bench, in words that do not say what is wrong. */
+export function signWords(sign: Sign, plan: Plan): string {
+  const colour = (cupId: string | undefined) =>
+    plan.batches.flatMap((b) => b.cups).find((c) => c.id === cupId)?.colour.name ?? "";
+  const place = (of: string | undefined) => {
+    const [line = 1, cavity = 1] = (of ?? "").split(".").map(Number);
+    return cavityName(plan, line - 1, cavity);
+  };
+  switch (sign.kind) {
+    case "PHONE_RINGS":
+      return "The phone rings.";
+    case "IN_THE_MOULD":
+      return `In ${place(sign.of)}: ${colour(sign.cupId)}.`;
+    case "EMBED_LIES": {
+      const line = plan.tasks.find((t) => t.id === sign.of)?.line;
+      const mould = line === undefined ? undefined : plan.pieces[line]?.mouldName;
+      return `On the bench: an embed for ${mould ?? "one of the moulds"}.`;
+    }
+    case "CUP_TIPPED":
+      return `The ${colour(sign.cupId)} cup lies on its side, ${share(sign.percent)} on the mat.`;
+    case "CREEPS_OUT":
+      return `Resin under ${place(sign.of)}: ${share(sign.percent)} ran out.`;
+  }
+}
+
+/** What went wrong, and what was done about it; told when it is over. */
+export function befellWords(b: Befell, units: Units): string {
+  switch (b.kind) {
     case "PHONE":
-      return {
-        title: "The phone rings",
-        text: `It is somebody who talks for ${q.size} minutes. Gloves off, gloves on.`,
-      };
+      return b.seenTo
+        ? "The phone rang. You let it ring."
+        : `The phone rang. The call took ${b.size} min.`;
     case "OVER_POUR":
-      return {
-        title: `${q.size} % too much of the second part`,
-        text: q.grams
-          ? `${showWith(units.MASS, q.grams)} of ${q.part} would bring the ratio right again; it makes more than planned, and takes a minute.`
-          : "The ratio is off.",
-      };
-    case "WARM_ROOM":
-      return {
-        title: "It feels warm in here",
-        text: "The heating came on, or the sun came round. The bench still goes by the room of the plan.",
-      };
+      return b.seenTo
+        ? `${b.size} % too much of the second part. You added the other.`
+        : `${b.size} % too much of the second part. The ratio stayed off.`;
+    case "WARM_ROOM": {
+      const warmer = showWith(units.TEMPERATURE_DIFFERENCE, b.size);
+      return b.seenTo
+        ? `The room grew ${warmer} warmer. You told the bench.`
+        : `The room grew ${warmer} warmer. The bench was not told.`;
+    }
     case "COLD_RESIN":
-      return {
-        title: "The bottles are cold",
-        text: `They stood ${showWith(units.TEMPERATURE_DIFFERENCE, q.size)} below the room: thick, milky, full of small bubbles.`,
-      };
+      return b.seenTo
+        ? "The bottles were cold. You warmed them."
+        : "The bottles were cold, and were mixed cold.";
     case "WRONG_CUP":
-      return {
-        title: "That was the wrong cup",
-        text: `${place(q.about[0])}: that is what was planned, but the cup in the hand was the one for ${place(q.about[1])}.`,
-      };
+      return b.seenTo
+        ? "Another colour came out of the cup in the hand. You told the bench."
+        : "Another colour came out of the cup in the hand. The bench was not told.";
     case "EMBED_FORGOTTEN":
-      return {
-        title: "An embed still lies on the bench",
-        text: "It should have gone in a step ago.",
-      };
-    case "LATE":
-      return {
-        title: `${q.about.length === 1 ? "One pour" : `${q.about.length} pours`} cannot be in time`,
-        text: `${q.about.map(place).join("; ")}.`,
-      };
+      return b.seenTo
+        ? "An embed stayed on the bench. You told the bench."
+        : "An embed stayed on the bench until the end.";
+    case "SPILL":
+      return b.seenTo
+        ? `A cup tipped over, ${share(b.size)} was gone. You told the bench.`
+        : `A cup tipped over, ${share(b.size)} was gone. The bench was not told.`;
+    case "LEAK":
+      return b.seenTo ? "A mould leaked. You saw to it." : "A mould leaked, and nobody saw to it.";
   }
 }
 
@@ -86,11 +104,12 @@ const WHY: Record<Why, string> = {
   POURED_THICK: "poured when its cup was already thick",
   GELLED: "poured from a cup that had gelled",
   GIVEN_UP: "given up",
-  TOO_LATE: "its cup was gone before its turn",
+  TOO_LATE: "not poured",
   OFF_RATIO: "A and B off their ratio",
   COLD_RESIN: "cloudy: mixed cold",
   OTHER_COLOUR: "in another colour than ordered",
   RAN_SHORT: "its cup ran short",
+  LEAKED: "ran out of its mould",
   EMBED_MISSING: "without its embed",
   EMBED_TOO_LATE: "embed pressed in too late",
 };

@@ -123,15 +123,22 @@ class ScreenshotsTest {
       look(record, "Look over Bar pull, second", "second", "cloudy, micro-bubbles");
       shoot(record, "record");
 
-      Page rehearsal = open(browser, app, "/practice/rehearsal/three-colours", 1280, 1180);
-      button(rehearsal, "Begin the evening").click();
-      for (String choice :
-          java.util.List.of("Add the other part", "Swap the two colours", "Take the call")) {
-        button(rehearsal, "To the next thing").click();
-        button(rehearsal, choice).click();
+      Page rehearsal = open(browser, app, "/practice/rehearsal/labels-that-leak", 1280, 800);
+      button(rehearsal, "Begin at the bench").click();
+      rehearsal
+          .getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("^Go on all the same")))
+          .click();
+      for (int step = 0; step < 9; step++) {
+        rehearsal.waitForTimeout(1_300);
+        if (step == 3) {
+          button(rehearsal, "On to").click();
+          rehearsal.waitForTimeout(2_000);
+        }
+        rehearsal.keyboard().press(" ");
       }
-      button(rehearsal, "To the next thing").click();
-      rehearsal.getByText("the best that these mishaps allow").waitFor();
+      rehearsal.getByText("ran out.").waitFor();
       shoot(rehearsal, "rehearsal");
     }
   }

@@ -276,6 +276,10 @@ public class RunController {
   }
 
   private OpenedRun opened(KeptRun kept) {
+    return opened(kept, desk);
+  }
+
+  static OpenedRun opened(KeptRun kept, RunDesk desk) {
     Run run = kept.run();
     return new OpenedRun(
         kept.id(), kept.sessionId(), run.session(), run.plan(), run.begunAt(), desk.now(kept));

@@ -144,12 +144,11 @@ public class SwatchController {
     over("madeOn", madeOn);
     Colour of = colour == null ? Colour.CLEAR : colour;
     double times = made.strengthPercent() == null ? 1 : made.strengthPercent() / 100;
-    List<Chip.ChipDose> doses = new ArrayList<>();
-    for (int i = 0; i < of.recipe().size(); i++) {
-      String id = of.recipe().get(i).colourantId();
-      String name = shelf.<Colourant>find(ShelfKind.COLOURANT, id).map(Colourant::name).orElse(id);
-      doses.add(new Chip.ChipDose(name, of.percentsOfMix().get(i) * times));
-    }
+    List<Chip.ChipDose> doses =
+        Chip.doses(
+            of,
+            times,
+            id -> shelf.<Colourant>find(ShelfKind.COLOURANT, id).map(Colourant::name).orElse(id));
     if (book.find(made.id()).isEmpty()) {
       book.keep(
           new Chip(
@@ -168,12 +167,17 @@ public class SwatchController {
   /** Notes how a chip looks beside how it was. */
   @PostMapping("/{id}/looks")
   Swatches look(@PathVariable String id, @RequestBody ChipSeen seen) {
-    LocalDate on = seen.on() == null ? today() : seen.on();
+    LocalDate on = seen.on() == null ? onOrAfter(id, today()) : seen.on();
     over("on", on);
     if (book.seen(id, new Chip.ChipLook(on, seen.was(), seen.note())).isEmpty()) {
       throw gone();
     }
     return swatches();
+  }
+
+  /** Today, unless the chip was made where it is already tomorrow. */
+  private LocalDate onOrAfter(String id, LocalDate today) {
+    return book.find(id).map(Chip::madeOn).filter(made -> made.isAfter(today)).orElse(today);
   }
 
   /** Takes a chip out of the book, for good. */

@@ -10,6 +10,9 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** The demo's swatch book: a chip of each colour, and what months in the light did to it. */
@@ -34,16 +37,17 @@ class DemoSwatches {
         continue;
       }
       LocalDate made = today.minusMonths(monthsAgo).minusDays(3);
-      List<Chip.ChipDose> doses = new ArrayList<>();
-      boolean fades = false;
-      for (int i = 0; i < colour.recipe().size(); i++) {
-        String id = colour.recipe().get(i).colourantId();
-        Colourant its =
-            workshop.colourants().stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
-        doses.add(new Chip.ChipDose(its == null ? id : its.name(), colour.percentsOfMix().get(i)));
-        fades |=
-            its != null && its.shelf() != null && Boolean.FALSE.equals(its.shelf().lightFast());
-      }
+      Map<String, Colourant> its =
+          workshop.colourants().stream()
+              .collect(Collectors.toMap(Colourant::id, c -> c, (first, again) -> first));
+      List<Chip.ChipDose> doses =
+          Chip.doses(
+              colour, 1, id -> Optional.ofNullable(its.get(id)).map(Colourant::name).orElse(id));
+      boolean fades =
+          colour.recipe().stream()
+              .map(p -> its.get(p.colourantId()))
+              .anyMatch(c ->
+                  c != null && c.shelf() != null && Boolean.FALSE.equals(c.shelf().lightFast()));
       List<Chip.ChipLook> looks = new ArrayList<>();
       // The latest look of each is still to be taken.
       for (int after : new int[] {1, 3}) {

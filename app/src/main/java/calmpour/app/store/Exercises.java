@@ -2,9 +2,7 @@ package calmpour.app.store;
 
 import calmpour.core.plan.Planner;
 import calmpour.core.practice.Exercise;
-import calmpour.core.practice.Rehearsal;
 import calmpour.core.run.Run;
-import calmpour.core.run.RunReader;
 import calmpour.core.session.Workshop;
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,23 +14,18 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
-/**
- * The exercises that ship, with shelves of their own: they are the same in every workshop, and
- * nothing of them is kept.
- */
+/** The exercises that ship, with shelves of their own: they are the same in every workshop. */
 @Component
 public class Exercises {
   private static final String EXERCISES = "/exercises.json";
 
   private final Planner planner;
-  private final RunReader runs;
   private final List<Exercise> all;
   private final DemoData demo;
   private final Map<String, Prepared> prepared = new ConcurrentHashMap<>();
 
-  Exercises(JsonMapper json, DemoData demo, Planner planner, RunReader runs) {
+  Exercises(JsonMapper json, DemoData demo, Planner planner) {
     this.planner = planner;
-    this.runs = runs;
     this.demo = demo;
     this.all = List.of(read(json));
   }
@@ -45,8 +38,12 @@ public class Exercises {
     }
   }
 
-  /** An exercise that can be played. */
-  public record Prepared(Exercise exercise, Run run, Rehearsal rehearsal) {}
+  /**
+   * An exercise that can be begun.
+   *
+   * @param run planned, with nothing told of it
+   */
+  public record Prepared(Exercise exercise, Run run) {}
 
   /** The easiest first. */
   public List<Exercise> all() {
@@ -73,6 +70,6 @@ public class Exercises {
                 .startsAt()
                 .atZone(ZoneId.of(exercise.session().zoneId()))
                 .toInstant());
-    return new Prepared(exercise, run, new Rehearsal(exercise, run, runs));
+    return new Prepared(exercise, run);
   }
 }

@@ -79,6 +79,7 @@ public class JournalWriter {
                 .isNull()
                 .or(JOURNAL_EVENING.TOLD.ne(RUN.TOLD))
                 .or(JOURNAL_EVENING.ENGINE.ne(ENGINE)))
+        .and(RunStore.POURED)
         .orderBy(RUN.BEGUN_AT, RUN.ID)
         .fetch(RUN.ID);
   }

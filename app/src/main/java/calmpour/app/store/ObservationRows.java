@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 /** What was seen, touched or read on an evening, and what was said of it in words: a row each. */
 final class ObservationRows {
   private static final int ABOUT_LENGTH = 200;
+  private static final int WORD_LENGTH = 40;
 
   private final DSLContext dsl;
   private final RunStore.KeptRun kept;
@@ -61,7 +62,9 @@ final class ObservationRows {
         .set(JOURNAL_OBSERVATION.NUMBER, number)
         .set(JOURNAL_OBSERVATION.KIND, event.kind().name())
         .set(JOURNAL_OBSERVATION.ABOUT, about(event))
-        .set(JOURNAL_OBSERVATION.WORD, event.codes().isEmpty() ? null : event.codes().getFirst())
+        .set(
+            JOURNAL_OBSERVATION.WORD,
+            event.codes().isEmpty() ? null : cut(event.codes().getFirst(), WORD_LENGTH))
         .set(JOURNAL_OBSERVATION.READING, event.value())
         .set(JOURNAL_OBSERVATION.AT_SECONDS, seconds(event))
         .execute();
@@ -77,10 +80,13 @@ final class ObservationRows {
         .execute();
   }
 
-  /** What it is about fits its column: an odd address keeps no evening out of the journal. */
   private static @Nullable String about(RunEvent event) {
-    String of = event.of();
-    return of == null || of.length() <= ABOUT_LENGTH ? of : of.substring(0, ABOUT_LENGTH);
+    return event.of() == null ? null : cut(event.of(), ABOUT_LENGTH);
+  }
+
+  /** It fits its column: an odd word keeps no evening out of the journal. */
+  private static String cut(String text, int length) {
+    return text.length() <= length ? text : text.substring(0, length);
   }
 
   private int seconds(RunEvent event) {

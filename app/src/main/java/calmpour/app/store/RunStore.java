@@ -1,5 +1,6 @@
 package calmpour.app.store;
 
+import static calmpour.app.store.generated.Tables.REHEARSAL;
 import static calmpour.app.store.generated.Tables.RUN;
 import static calmpour.app.store.generated.Tables.RUN_EVENT;
 
@@ -20,7 +21,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -35,6 +38,9 @@ public class RunStore {
 
   /** Benches whose thermometers are read; the one opened first is left first. */
   private static final int MOST_BENCHES = 12;
+
+  /** Not only rehearsed. */
+  static final Condition POURED = RUN.ID.notIn(DSL.select(REHEARSAL.RUN_ID).from(REHEARSAL));
 
   private final Set<String> benches = new LinkedHashSet<>();
   private final DSLContext db;
@@ -58,9 +64,15 @@ public class RunStore {
    * A run as it is kept.
    *
    * @param sessionId of the kept session that it carries out; null for one that is not kept
+   * @param exercise that is rehearsed; null for an evening that is poured
    * @param events in the order in which they were told
    */
-  public record KeptRun(String id, @Nullable String sessionId, Run run, List<RunEvent> events) {
+  public record KeptRun(
+      String id,
+      @Nullable String sessionId,
+      @Nullable String exercise,
+      Run run,
+      List<RunEvent> events) {
     public KeptRun {
       events = List.copyOf(events);
     }
@@ -88,15 +100,16 @@ public class RunStore {
       @Nullable String zoneId,
       @Nullable Instant finishedAt) {}
 
-  /** Whether anything was ever begun. */
+  /** Whether anything was ever begun; what is only rehearsed does not count, here and below. */
   public boolean any() {
-    return db.fetchExists(RUN);
+    return db.fetchExists(db.selectFrom(RUN).where(POURED));
   }
 
   /** The newest first. */
   public List<RunLine> lines() {
     return db.select(RUN.ID, RUN.NAME, RUN.BEGUN_AT, RUN.ZONE_ID, RUN.FINISHED_AT)
         .from(RUN)
+        .where(POURED)
         .orderBy(RUN.BEGUN_AT.desc(), RUN.ID)
         .fetch(row ->
             new RunLine(
@@ -110,7 +123,8 @@ public class RunStore {
   /** Somebody works on it, or looks at it; whatever else is looked at, it stays one of these. */
   public synchronized void toBench(KeptRun run) {
     benches.remove(run.id());
-    if (run.finishedAt() == null) {
+    // Whose thermometers hang in no room is not read.
+    if (run.finishedAt() == null && run.exercise() == null) {
       benches.add(run.id());
     }
     if (benches.size() > MOST_BENCHES) {
@@ -144,6 +158,41 @@ public class RunStore {
   }
 
   public synchronized KeptRun begin(@Nullable String sessionId, Run run) {
+    RunRecord row = row(sessionId, run);
+    row.insert();
+    return begun(new KeptRun(row.getId(), sessionId, null, run, List.of()));
+  }
+
+  /** Begins what is only rehearsed; its own clock stands at its beginning. */
+  synchronized KeptRun rehearse(String exercise, Run run, Instant really) {
+    RunRecord row = row(null, run);
+    db.transaction(one -> {
+      row.attach(one);
+      row.insert();
+      one.dsl()
+          .insertInto(REHEARSAL)
+          .set(REHEARSAL.RUN_ID, row.getId())
+          .set(REHEARSAL.EXERCISE, exercise)
+          .set(REHEARSAL.BEGUN_AT, really.atOffset(ZoneOffset.UTC))
+          .set(REHEARSAL.TOLD_AT, run.begunAt().atOffset(ZoneOffset.UTC))
+          .set(REHEARSAL.SPEED, 1)
+          .execute();
+    });
+    return begun(new KeptRun(row.getId(), null, exercise, run, List.of()));
+  }
+
+  /** What is not kept any more is not at hand either. */
+  synchronized void forget(List<String> ids) {
+    ids.forEach(atHand::remove);
+  }
+
+  private KeptRun begun(KeptRun begun) {
+    atHand.put(begun.id(), begun);
+    toBench(begun);
+    return begun;
+  }
+
+  private RunRecord row(@Nullable String sessionId, Run run) {
     RunRecord row = db.newRecord(RUN);
     row.setId(UUID.randomUUID().toString());
     row.setFormat(Formats.CURRENT);
@@ -154,11 +203,7 @@ public class RunStore {
     row.setPlanHash(snapshots.keep(formats.write(run.plan())));
     row.setBegunAt(run.begunAt().atOffset(ZoneOffset.UTC));
     row.setZoneId(run.session().zoneId());
-    row.insert();
-    KeptRun begun = new KeptRun(row.getId(), sessionId, run, List.of());
-    atHand.put(begun.id(), begun);
-    toBench(begun);
-    return begun;
+    return row;
   }
 
   /**
@@ -176,7 +221,9 @@ public class RunStore {
     List<RunEvent> fresh = told.stream().filter(e -> known.add(e.id())).toList();
     List<RunEvent> all = new ArrayList<>(before.get().events());
     all.addAll(fresh);
-    KeptRun after = new KeptRun(runId, before.get().sessionId(), before.get().run(), all);
+    KeptRun after =
+        new KeptRun(
+            runId, before.get().sessionId(), before.get().exercise(), before.get().run(), all);
     Instant finishedAt = after.finishedAt();
     db.transaction(one -> {
       int seq = before.get().events().size();
@@ -238,6 +285,11 @@ public class RunStore {
             .orderBy(RUN_EVENT.SEQ)
             .fetch(
                 e -> formats.read(Formats.Document.EVENT, e.value1(), e.value2(), RunEvent.class));
-    return new KeptRun(row.getId(), row.getSessionId(), run, events);
+    String exercise =
+        db.select(REHEARSAL.EXERCISE)
+            .from(REHEARSAL)
+            .where(REHEARSAL.RUN_ID.eq(row.getId()))
+            .fetchOne(REHEARSAL.EXERCISE);
+    return new KeptRun(row.getId(), row.getSessionId(), exercise, run, events);
   }
 }

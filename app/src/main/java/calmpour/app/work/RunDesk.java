@@ -59,6 +59,7 @@ public class RunDesk {
   private final RunReader reader;
   private final WorkshopClock clock;
   private final Screens screens;
+  private final RehearsalDesk rehearsals;
 
   /** By run: what the last telling changed is a sentence for the screens, not worth a table. */
   private final Map<String, Latest> latest = new ConcurrentHashMap<>();
@@ -66,16 +67,27 @@ public class RunDesk {
   /** How a run stood when something was told of it last. */
   private record Latest(int told, RunState state, @Nullable Change change) {}
 
-  RunDesk(RunStore runs, RunReader reader, WorkshopClock clock, Screens screens) {
+  RunDesk(
+      RunStore runs,
+      RunReader reader,
+      WorkshopClock clock,
+      Screens screens,
+      RehearsalDesk rehearsals) {
+    this.rehearsals = rehearsals;
     this.runs = runs;
     this.reader = reader;
     this.clock = clock;
     this.screens = screens;
   }
 
+  /** By the clock on the wall, or by its own where it is only rehearsed. */
+  private Instant instant(KeptRun kept) {
+    return kept.exercise() == null ? clock.instant() : rehearsals.now(kept);
+  }
+
   /** How a run stands at this moment. */
   public StandsNow now(KeptRun kept) {
-    Instant now = clock.instant();
+    Instant now = instant(kept);
     return stands(kept, now, List.of(), reader.state(kept.run(), kept.events(), now));
   }
 
@@ -111,10 +123,12 @@ public class RunDesk {
    *     have
    */
   public StandsNow tell(KeptRun before, List<RunEvent> told, @Nullable Instant sentAt) {
-    Instant now = clock.instant();
     named(before.run(), told);
-    Duration off = sentAt == null ? Duration.ZERO : Duration.between(now, sentAt);
-    List<RunEvent> events = told.stream().map(e -> corrected(before.run(), e, off, now)).toList();
+    List<RunEvent> events =
+        before.exercise() == null
+            ? onTheWall(before.run(), told, sentAt)
+            : rehearsals.placed(before, told);
+    Instant now = instant(before);
     putRight(before, events);
     Set<TaskId> done = RunReader.done(before.run(), before.events());
     poured(events, done);
@@ -139,10 +153,16 @@ public class RunDesk {
     return stands(after, now, twice, stands);
   }
 
+  private List<RunEvent> onTheWall(Run run, List<RunEvent> told, @Nullable Instant sentAt) {
+    Instant now = clock.instant();
+    Duration off = sentAt == null ? Duration.ZERO : Duration.between(now, sentAt);
+    return told.stream().map(e -> corrected(run, e, off, now)).toList();
+  }
+
   /** How a run would stand if something happened now; nothing is kept. */
   public RunState supposed(KeptRun kept, List<RunEvent> told) {
     named(kept.run(), told);
-    Instant now = clock.instant();
+    Instant now = instant(kept);
     List<RunEvent> all = new ArrayList<>(kept.events());
     told.forEach(e -> all.add(e.withAt(now)));
     return reader.state(kept.run(), all, now);
@@ -155,7 +175,7 @@ public class RunDesk {
    */
   public Optional<Derivation> how(
       KeptRun kept, String quantity, Function<String, Optional<Derivation>> planned) {
-    return reader.how(kept.run(), kept.events(), clock.instant(), quantity, planned);
+    return reader.how(kept.run(), kept.events(), instant(kept), quantity, planned);
   }
 
   /** What happened at the moment that it was by our clock, with a word where its own was wrong. */
@@ -250,6 +270,14 @@ public class RunDesk {
   }
 
   private StandsNow stands(KeptRun kept, Instant now, List<String> before, RunState state) {
-    return new StandsNow(kept.events().size(), now, clock.speed(), before, changed(kept), state);
+    boolean rehearsed = kept.exercise() != null;
+    return new StandsNow(
+        kept.events().size(),
+        now,
+        rehearsed ? rehearsals.speed(kept) : clock.speed(),
+        before,
+        changed(kept),
+        state,
+        rehearsed ? rehearsals.seen(kept, state, now) : null);
   }
 }

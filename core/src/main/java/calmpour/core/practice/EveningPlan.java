@@ -2,10 +2,11 @@ package calmpour.core.practice;
 
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
+import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
-import calmpour.core.run.RunState;
 import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -36,10 +37,20 @@ final class EveningPlan {
         .orElse(null);
   }
 
+  /** The cup that a pour is planned to come out of. */
+  CupId cupOf(Cup.Pour pour) {
+    return run.plan().batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c -> c.pours().contains(pour))
+        .map(Cup::id)
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("bug: no cup has pour " + pour.id()));
+  }
+
   /**
    * When what lies in a line's moulds draws threads, s: as planned, but as late as it was poured.
    */
-  int thickSeconds(RunState.Step embed, List<RunEvent> told) {
+  int thickSeconds(Task embed, List<RunEvent> told) {
     int thick = Integer.MAX_VALUE;
     for (Batch batch : run.plan().batches()) {
       for (Cup cup : batch.cups()) {

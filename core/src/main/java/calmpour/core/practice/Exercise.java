@@ -11,7 +11,7 @@ import java.util.List;
  *
  * @param grade from 1, the easiest
  * @param seed of hands, room and label: the same seed is the same evening
- * @param best the most points that any choices come to, as {@link Rehearsal#best} finds
+ * @param best the points of hands that see to everything, as {@link Rehearsal#par} finds
  * @param mishaps in the order in which they are looked for
  */
 public record Exercise(

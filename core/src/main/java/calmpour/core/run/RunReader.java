@@ -86,6 +86,11 @@ public final class RunReader {
     return Set.copyOf(History.of(run, events).done.keySet());
   }
 
+  /** What was told and not taken back since, put right where somebody put it right. */
+  public static List<RunEvent> standing(List<RunEvent> events) {
+    return List.copyOf(History.standing(Corrections.applied(events)));
+  }
+
   /** A run looked back on, and how its cups followed. */
   public record LookedBack(AsRun asRun, List<CupCurve> curves) {
     public LookedBack {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -49,6 +50,21 @@ public record Chip(
    * @param percentOfMix by weight of the finished mix
    */
   public record ChipDose(String colourantName, double percentOfMix) {}
+
+  /**
+   * The doses of a colour as its recipe is now.
+   *
+   * @param times its recipe
+   * @param names a colourant's name by its id
+   */
+  public static List<ChipDose> doses(Colour colour, double times, UnaryOperator<String> names) {
+    return IntStream.range(0, colour.recipe().size())
+        .mapToObj(i ->
+            new ChipDose(
+                names.apply(colour.recipe().get(i).colourantId()),
+                colour.percentsOfMix().get(i) * times))
+        .toList();
+  }
 
   /** One look at it. */
   public record ChipLook(LocalDate on, Faded was, @Nullable String note) {

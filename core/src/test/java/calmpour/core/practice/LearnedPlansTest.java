@@ -174,13 +174,9 @@ class LearnedPlansTest {
   private static int lost(Run run, long seed, Drawn.Truth truth) {
     Exercise exercise = new Exercise("evening", 1, seed, 0, run.session(), List.of());
     Rehearsal rehearsal = new Rehearsal(exercise, run, RUNS, new Drawn(seed, run, truth));
-    List<Mishap.Choice> choices = new ArrayList<>();
-    Rehearsed played = rehearsal.play(choices);
-    while (played.question() != null) {
-      choices.add(Mishap.Choice.GIVE_UP_AS_SHOWN);
-      played = rehearsal.play(choices);
-    }
     return (int)
-        played.score().pieces().stream().filter(p -> p.verdict() != LookOver.Verdict.GOOD).count();
+        rehearsal.carriedOut(true).score().pieces().stream()
+            .filter(p -> p.verdict() != LookOver.Verdict.GOOD)
+            .count();
   }
 }

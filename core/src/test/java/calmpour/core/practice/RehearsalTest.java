@@ -5,59 +5,128 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.AsRun;
+import calmpour.core.run.BenchTrouble;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Evening;
 import calmpour.core.run.LookOver;
 import calmpour.core.run.Masses;
 import calmpour.core.run.Run;
-import calmpour.core.session.Session;
+import calmpour.core.run.RunEvent;
+import calmpour.core.run.RunState;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
-/** Evenings with simulated hands: what goes wrong has to cost what it costs at a bench. */
+/**
+ * The world round a rehearsed bench: what goes wrong is seen and not told, and costs what it costs
+ * at a bench.
+ */
 class RehearsalTest {
   private static final Run RUN = Evening.RUN;
 
   private static Rehearsal with(long seed, Mishap... mishaps) {
-    Session session = RUN.session();
     return new Rehearsal(
-        new Exercise("test", 1, seed, 0, session, List.of(mishaps)), RUN, Evening.RUNS);
+        new Exercise("test", 1, seed, 0, RUN.session(), List.of(mishaps)), RUN, Evening.RUNS);
   }
 
   private static Mishap mishap(Mishap.Kind kind, Task.Kind at, int nth, double size) {
     return new Mishap(kind, at, nth, size);
   }
 
-  private static long lost(Rehearsed.Score score) {
+  private static long lost(Score score) {
     return score.pieces().stream().filter(p -> p.verdict() == LookOver.Verdict.LOST).count();
+  }
+
+  /** Somebody at the bench, who sees what the rehearsal shows and presses the bench's keys. */
+  private static final class Bench {
+    final Rehearsal world;
+    final List<RunEvent> told = new ArrayList<>();
+    Instant now = RUN.begunAt();
+
+    Bench(Rehearsal world) {
+      this.world = world;
+    }
+
+    RunState state() {
+      return Evening.RUNS.state(RUN, told, now);
+    }
+
+    Seen seen() {
+      return world.seen(told, state(), now);
+    }
+
+    List<Seen.SignKind> signs() {
+      return seen().signs().stream().map(Seen.Sign::kind).toList();
+    }
+
+    RunState.Step next() {
+      RunState state = state();
+      return state.steps().stream()
+          .filter(s -> s.taskId().equals(state.currentId()))
+          .findFirst()
+          .orElseThrow();
+    }
+
+    void tell(RunEvent.Kind kind, String of, Double value, String... codes) {
+      RunEvent event = new RunEvent("e" + told.size(), now, kind, of, value, List.of(codes), null);
+      Instant through = world.through(told, event, now);
+      told.add(kind == RunEvent.Kind.AWAY ? event : event.withAt(through));
+      now = through;
+    }
+
+    /** Does the next step as the bench asks for it, when it is its turn. */
+    void step() {
+      RunState.Step step = next();
+      Integer from = step.notBeforeSeconds();
+      Instant turn = RUN.begunAt().plusSeconds(from == null ? 0 : from);
+      now = turn.isAfter(now) ? turn : now;
+      tell(RunEvent.Kind.DONE, step.taskId().text(), seen().scaleG());
+    }
+
+    void upTo(Task.Kind kind, int nth) {
+      for (int seen = 0; ; step()) {
+        seen += next().kind() == kind ? 1 : 0;
+        if (seen == nth) {
+          return;
+        }
+      }
+    }
+
+    Score toTheEnd() {
+      while (!seen().over()) {
+        step();
+      }
+      return world.score(told, now);
+    }
   }
 
   @Test
   void aQuietEveningSavesEverythingAndEveryStepIsDoneOnce() {
     for (long seed = 1; seed <= 6; seed++) {
-      Rehearsed played = with(seed).play(List.of());
-      assertThat(played.question()).isNull();
-      Rehearsed.Score score = played.score();
+      Rehearsal.Carried played = with(seed).carriedOut(true);
+      Score score = played.score();
       // Forty minutes of pot life are plenty for seven small moulds, also with slow hands.
       assertThat(score.points()).isEqualTo(score.most()).isEqualTo(14);
       Set<TaskId> done = new HashSet<>();
       int before = 0;
-      for (Rehearsed.Frame frame : played.frames()) {
-        assertThat(done.add(frame.taskId())).isTrue();
-        assertThat(frame.startSeconds()).isGreaterThanOrEqualTo(before);
-        assertThat(frame.atSeconds()).isGreaterThanOrEqualTo(frame.startSeconds());
-        before = frame.atSeconds();
+      for (Rehearsal.Stroke stroke : played.strokes()) {
+        assertThat(done.add(stroke.taskId())).isTrue();
+        assertThat(stroke.startSeconds()).isGreaterThanOrEqualTo(before);
+        assertThat(stroke.atSeconds()).isGreaterThanOrEqualTo(stroke.startSeconds());
+        before = stroke.atSeconds();
       }
       assertThat(done)
           .containsAll(
               RUN.plan().tasks().stream()
-                  .filter(t -> t.hands() && t.kind().compareTo(Task.Kind.DEMOULD) < 0)
+                  .filter(t -> t.hands() && t.kind().phase().compareTo(Task.Phase.EMBED) <= 0)
                   .map(Task::id)
                   .toList());
       Masses m = score.record().masses();
@@ -67,50 +136,22 @@ class RehearsalTest {
   }
 
   @Test
-  void theSameSeedIsTheSameEveningWhateverElseIsChosen() {
-    Mishap phone = mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 3, 10);
-    Rehearsed rings = with(7, phone).play(List.of(Mishap.Choice.LET_IT_RING));
-    assertThat(with(7, phone).play(List.of(Mishap.Choice.LET_IT_RING))).isEqualTo(rings);
-    Rehearsed call = with(7, phone).play(List.of(Mishap.Choice.TAKE_THE_CALL));
-    Rehearsed.Question asked = with(7, phone).play(List.of()).question();
-    for (int i = 0; i < rings.frames().size(); i++) {
-      Rehearsed.Frame one = rings.frames().get(i);
-      if (one.atSeconds() <= asked.atSeconds()) {
-        assertThat(call.frames().get(i)).isEqualTo(one);
-      }
-    }
-    // Ten minutes of talk are ten minutes: no step goes quicker or slower for it.
-    assertThat(end(call) - end(rings)).isEqualTo(600);
-    assertThat(with(8, phone).play(List.of(Mishap.Choice.LET_IT_RING))).isNotEqualTo(rings);
-  }
-
-  private static int end(Rehearsed played) {
-    return played.frames().stream()
-        .filter(f -> f.kind() == Task.Kind.POUR)
-        .mapToInt(Rehearsed.Frame::atSeconds)
-        .max()
-        .orElseThrow();
-  }
-
-  @Test
   void handsRoomAndLabelAreAsUncertainAsTheTradeHasThem() {
     // Common practice, no source: hands ± a third, room ± 1.5 °C, label ± 15 %, read as two
     // standard deviations. 90 evenings tell a standard deviation to about 8 %.
     List<Double> stirs = new ArrayList<>();
     List<Double> rooms = new ArrayList<>();
     List<Double> labels = new ArrayList<>();
-    Mishap early = mishap(Mishap.Kind.PHONE, Task.Kind.STIR, 1, 1);
     Task stir =
         RUN.plan().tasks().stream()
             .filter(t -> t.kind() == Task.Kind.STIR)
             .findFirst()
             .orElseThrow();
     for (long seed = 1; seed <= 90; seed++) {
-      Rehearsed.Frame frame = with(seed * 7919, early).play(List.of()).frames().getLast();
-      stirs.add((double) (frame.atSeconds() - frame.startSeconds()) / stir.takesSeconds());
-      Rehearsal whole = with(seed * 7919);
-      rooms.add(whole.drawn().roomC() - RUN.session().room().temperatureC());
-      labels.add(whole.drawn().labelTimes());
+      Drawn drawn = with(seed * 7919).drawn();
+      stirs.add((double) drawn.takes(stir.id(), stir.takesSeconds()) / stir.takesSeconds());
+      rooms.add(drawn.roomC() - RUN.session().room().temperatureC());
+      labels.add(drawn.labelTimes());
     }
     assertThat(mean(stirs)).isCloseTo(1, within(0.06));
     assertThat(deviation(stirs)).isCloseTo(1 / 6.0, within(0.05));
@@ -131,23 +172,54 @@ class RehearsalTest {
   }
 
   @Test
-  void aCallOfAnHourLosesPiecesAndSaysWhy() {
-    Mishap phone = mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 2, 60);
-    assertThat(lost(with(3, phone).play(List.of(Mishap.Choice.LET_IT_RING)).score())).isZero();
-    Rehearsed call = with(3, phone).play(List.of(Mishap.Choice.TAKE_THE_CALL));
-    while (call.question() != null) {
-      assertThat(call.question().kind()).isEqualTo(Mishap.Kind.LATE);
-      call =
-          with(3, phone).play(List.of(Mishap.Choice.TAKE_THE_CALL, Mishap.Choice.GIVE_UP_AS_SHOWN));
+  void aStepTakesAsLongAsItTakesHoweverSoonItsKeyIsPressed() {
+    Bench hurried = new Bench(with(5));
+    Bench calm = new Bench(with(5));
+    for (int i = 0; i < 6; i++) {
+      hurried.step();
+      // Thinking beside the work costs nothing while it is shorter than the work.
+      calm.now = calm.now.plusSeconds(2);
+      calm.step();
     }
-    assertThat(lost(call.score())).isGreaterThanOrEqualTo(5);
-    assertThat(call.score().record().deviations())
-        .anyMatch(d -> d.code() == AsRun.Code.AWAY && d.by() == 60);
-    whyAgreesWithTheClocks(call.score());
+    assertThat(calm.now).isEqualTo(hurried.now);
+    assertThat(Duration.between(RUN.begunAt(), hurried.now)).isGreaterThan(Duration.ofMinutes(3));
+    calm.now = calm.now.plusSeconds(1_200);
+    calm.step();
+    hurried.step();
+    assertThat(Duration.between(hurried.now, calm.now)).isGreaterThan(Duration.ofMinutes(10));
   }
 
-  /** Too thick and gelled are what the curves of the cups say, and nothing else. */
-  private static void whyAgreesWithTheClocks(Rehearsed.Score score) {
+  @Test
+  void aPhoneRingsForAMinuteAndATakenCallLastsAsLongAsItLasts() {
+    Bench bench = new Bench(with(3, mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 2, 60)));
+    bench.upTo(Task.Kind.POUR, 2);
+    assertThat(bench.signs()).doesNotContain(Seen.SignKind.PHONE_RINGS);
+    bench.step();
+    assertThat(bench.signs()).contains(Seen.SignKind.PHONE_RINGS);
+    Instant rang = bench.now;
+    bench.now = rang.plusSeconds(90);
+    assertThat(bench.signs()).doesNotContain(Seen.SignKind.PHONE_RINGS);
+    bench.now = rang;
+    bench.tell(RunEvent.Kind.AWAY, null, null);
+    assertThat(Duration.between(rang, bench.now)).isEqualTo(Duration.ofMinutes(60));
+    bench.tell(RunEvent.Kind.BACK, null, null);
+    Score score = bench.world.score(bench.told, bench.now);
+    assertThat(lost(score)).isGreaterThanOrEqualTo(5);
+    assertThat(score.befell()).singleElement().matches(b -> !b.seenTo());
+    assertThat(score.record().deviations())
+        .anyMatch(d -> d.code() == AsRun.Code.AWAY && d.by() == 60);
+    // Who leaves when no phone rings is away only as long as the clock says.
+    Instant before = bench.now;
+    bench.tell(RunEvent.Kind.AWAY, null, null);
+    assertThat(bench.now).isEqualTo(before);
+  }
+
+  @Test
+  void aTakenCallLosesWhatTheClocksSayAndNothingElse() {
+    Mishap phone = mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 2, 38);
+    assertThat(lost(with(3, phone).carriedOut(true).score())).isZero();
+    Score score = with(3, phone).carriedOut(false).score();
+    assertThat(score.points()).isLessThan(score.most());
     for (AsRun.PourIn pour : score.record().pours()) {
       if (pour.atSeconds() == null) {
         continue;
@@ -158,129 +230,197 @@ class RehearsalTest {
               .findFirst()
               .orElseThrow();
       double minutes = (pour.atSeconds() - cup.contactSeconds()) / 60.0;
-      Rehearsed.PieceScore piece =
+      Score.PieceScore piece =
           score.pieces().stream()
               .filter(p -> p.piece().toString().equals((pour.line() + 1) + "." + pour.cavity()))
               .findFirst()
               .orElseThrow();
-      boolean thick = minutes > cup.curve().workingTimeEnds() + 0.02;
-      boolean gelled = minutes > cup.curve().gels() + 0.02;
-      assertThat(
-              piece.why().contains(Rehearsed.Why.POURED_THICK)
-                  || piece.why().contains(Rehearsed.Why.GELLED))
-          .as("%s of %s at %.1f", piece.piece(), cup.colourName(), minutes)
-          .satisfies(told -> {
-            if (thick) {
-              assertThat(told).isTrue();
-            }
-          });
-      if (gelled) {
+      if (minutes > cup.curve().workingTimeEnds() + 0.02) {
+        assertThat(piece.why())
+            .as("%s at %.1f", piece.piece(), minutes)
+            .containsAnyOf(Score.Why.POURED_THICK, Score.Why.GELLED);
+      }
+      if (minutes > cup.curve().gels() + 0.02) {
         assertThat(piece.verdict()).isEqualTo(LookOver.Verdict.LOST);
       }
     }
   }
 
   @Test
-  void anOverPourIsMendedOrSpoilsTheWholeBatch() {
+  void anOverPourStandsOnTheScaleAndIsMendedOrSpoilsTheWholeBatch() {
     Mishap over = mishap(Mishap.Kind.OVER_POUR, Task.Kind.WEIGH_SECOND, 1, 12);
-    Rehearsed.Question asked = with(5, over).play(List.of()).question();
-    assertThat(asked.kind()).isEqualTo(Mishap.Kind.OVER_POUR);
-    // 12 % too much of the one asks for 12 % more of the other, by hand.
-    double other =
-        asked.part().equals("A")
-            ? RUN.plan().batches().getFirst().measuring().partA().massG()
-            : RUN.plan().batches().getFirst().measuring().partB().massG();
-    assertThat(asked.grams()).isCloseTo(other * 0.12, within(0.15));
-    assertThat(with(5, over).play(List.of(Mishap.Choice.ADD_THE_OTHER)).score().points())
-        .isEqualTo(14);
-    Rehearsed.Score left = with(5, over).play(List.of(Mishap.Choice.LEAVE_IT)).score();
+    Bench bench = new Bench(with(5, over));
+    bench.upTo(Task.Kind.WEIGH_SECOND, 1);
+    double target = bench.next().targetG();
+    assertThat(bench.seen().scaleG()).isCloseTo(target * 1.12, within(0.06));
+    bench.step();
+    // 12 % too much of the one asks for 12 % more of the other.
+    assertThat(bench.state().rescue()).isNotNull();
+    assertThat(with(5, over).carriedOut(true).score().points()).isEqualTo(14);
+    Score left = with(5, over).carriedOut(false).score();
     assertThat(left.points()).isZero();
-    assertThat(left.pieces()).allMatch(p -> p.why().contains(Rehearsed.Why.OFF_RATIO));
+    assertThat(left.pieces()).allMatch(p -> p.why().contains(Score.Why.OFF_RATIO));
+    // Who types the figure of the plan has poured as much all the same.
+    Bench typed = new Bench(with(5, over));
+    typed.upTo(Task.Kind.WEIGH_SECOND, 1);
+    typed.tell(RunEvent.Kind.DONE, typed.next().taskId().text(), target);
+    assertThat(typed.state().rescue()).isNull();
+    assertThat(typed.toTheEnd().points()).isZero();
   }
 
   @Test
-  void aWrongCupCostsTwoPiecesTheirColourOrOneOfThemItsFilling() {
+  void aWrongCupIsSeenInTheMouldAndWhatItTookIsMissingElsewhere() {
     Mishap wrong = mishap(Mishap.Kind.WRONG_CUP, Task.Kind.POUR, 2, 0);
-    Rehearsed.Score swapped = with(5, wrong).play(List.of(Mishap.Choice.SWAP_THE_COLOURS)).score();
-    Rehearsed.Score wentOn = with(5, wrong).play(List.of(Mishap.Choice.GO_ON)).score();
-    assertThat(swapped.points()).isEqualTo(12);
-    assertThat(wentOn.points()).isEqualTo(11);
-    assertThat(wentOn.pieces())
-        .filteredOn(p -> p.why().contains(Rehearsed.Why.RAN_SHORT))
+    Bench bench = new Bench(with(5, wrong));
+    bench.upTo(Task.Kind.POUR, 2);
+    Task.Kind kind = bench.next().kind();
+    assertThat(kind).isEqualTo(Task.Kind.POUR);
+    RunState.Step pour = bench.next();
+    bench.step();
+    assertThat(bench.seen().signs())
+        .filteredOn(s -> s.kind() == Seen.SignKind.IN_THE_MOULD)
+        .singleElement()
+        .satisfies(s -> {
+          assertThat(s.of()).isEqualTo(pour.pourId().toString());
+          assertThat(s.cupId()).isNotNull().isNotEqualTo(pour.cupId());
+        });
+    Score unseen = bench.toTheEnd();
+    // A pull takes 17.6 g of Harbour, made for four knobs of 5.3 g: what it took is missing there.
+    Score seen = with(5, wrong).carriedOut(true).score();
+    assertThat(why(unseen, Score.Why.OTHER_COLOUR)).hasSize(1);
+    assertThat(why(unseen, Score.Why.RAN_SHORT)).hasSizeBetween(2, 3);
+    assertThat(why(unseen, Score.Why.RAN_SHORT))
+        .allMatch(p -> p.verdict() == LookOver.Verdict.LOST);
+    // One of them gets what the other cup has over: in another colour, but full.
+    assertThat(why(seen, Score.Why.OTHER_COLOUR)).hasSize(2);
+    assertThat(why(seen, Score.Why.RAN_SHORT)).isEmpty();
+    assertThat(seen.points()).isGreaterThan(unseen.points());
+  }
+
+  private static List<Score.PieceScore> why(Score score, Score.Why why) {
+    return score.pieces().stream().filter(p -> p.why().contains(why)).toList();
+  }
+
+  @Test
+  void aCupThatTipsOverIsSeenUntilItIsToldAndWhatIsGoneIsGone() {
+    Mishap tips = mishap(Mishap.Kind.SPILL, Task.Kind.POUR, 1, 50);
+    Bench bench = new Bench(with(5, tips));
+    bench.upTo(Task.Kind.POUR, 1);
+    bench.step();
+    Seen.Sign sign =
+        bench.seen().signs().stream()
+            .filter(s -> s.kind() == Seen.SignKind.CUP_TIPPED)
+            .findFirst()
+            .orElseThrow();
+    assertThat(sign.percent()).isEqualTo(50);
+    Score unseen = with(5, tips).carriedOut(false).score();
+    assertThat(unseen.pieces()).anyMatch(p -> p.why().contains(Score.Why.RAN_SHORT));
+    String of = BenchTrouble.Kind.SPILLED + "/" + sign.cupId();
+    // However much somebody takes it for, as much is gone as is gone.
+    bench.tell(RunEvent.Kind.TROUBLE, of, 0.1, BenchTrouble.Answer.GOES_ON.name());
+    assertThat(bench.signs()).doesNotContain(Seen.SignKind.CUP_TIPPED);
+    Score told = bench.toTheEnd();
+    Cup cup =
+        RUN.plan().batches().stream()
+            .flatMap(b -> b.cups().stream())
+            .filter(c -> c.id().equals(sign.cupId()))
+            .findFirst()
+            .orElseThrow();
+    double stillG = cup.pours().stream().skip(1).mapToDouble(Cup.Pour::massG).sum();
+    assertThat(told.record().masses().lostG()).isCloseTo(stillG / 2, within(0.1));
+    assertThat(told.befell()).singleElement().matches(Score.Befell::seenTo);
+  }
+
+  @Test
+  void aMouldThatLeaksIsShutOrLost() {
+    Mishap leak = mishap(Mishap.Kind.LEAK, Task.Kind.POUR, 2, 20);
+    Bench bench = new Bench(with(5, leak));
+    bench.upTo(Task.Kind.POUR, 2);
+    bench.step();
+    assertThat(bench.signs()).contains(Seen.SignKind.CREEPS_OUT);
+    assertThat(with(5, leak).carriedOut(true).score().points()).isGreaterThanOrEqualTo(13);
+    assertThat(with(5, leak).carriedOut(false).score().pieces())
+        .filteredOn(p -> p.why().contains(Score.Why.LEAKED))
         .singleElement()
         .satisfies(p -> assertThat(p.verdict()).isEqualTo(LookOver.Verdict.LOST));
   }
 
   @Test
-  void coldBottlesCostTimeBeforeOrTheLookAfter() {
+  void coldBottlesAreFeltInTheHandAndCostTimeBeforeOrTheLookAfter() {
     Mishap cold = mishap(Mishap.Kind.COLD_RESIN, Task.Kind.WEIGH_FIRST, 1, 8);
-    Rehearsed warmed = with(5, cold).play(List.of(Mishap.Choice.WARM_THE_BOTTLES));
-    Rehearsed wentOn = with(5, cold).play(List.of(Mishap.Choice.GO_ON));
-    assertThat(warmed.score().points()).isEqualTo(14);
-    assertThat(wentOn.score().points()).isEqualTo(7);
-    assertThat(end(warmed) - end(wentOn)).isEqualTo(300);
+    Bench bench = new Bench(with(5, cold));
+    bench.upTo(Task.Kind.WEIGH_FIRST, 1);
+    assertThat(bench.seen().bottlesC()).isCloseTo(bench.seen().roomC() - 8, within(0.11));
+    assertThat(bench.seen().warmable()).isTrue();
+    Instant before = bench.now;
+    bench.tell(RunEvent.Kind.CHECKED, "WARMED/1", null);
+    assertThat(Duration.between(before, bench.now)).isEqualTo(Duration.ofMinutes(5));
+    assertThat(bench.seen().bottlesC()).isEqualTo(bench.seen().roomC());
+    assertThat(bench.seen().warmable()).isFalse();
+    assertThat(bench.toTheEnd().points()).isEqualTo(14);
+    assertThat(with(5, cold).carriedOut(false).score().points()).isEqualTo(7);
   }
 
   @Test
-  void aWarmRoomThatNobodyReadsStillThickensTheCups() {
+  void aWarmRoomIsReadOffTheWallAndThickensTheCupsWhateverTheBenchWasTold() {
     Mishap warm = mishap(Mishap.Kind.WARM_ROOM, Task.Kind.STIR, 1, 8);
-    Rehearsed read = with(5, warm).play(List.of(Mishap.Choice.TELL_THE_BENCH));
-    Rehearsed unread = with(5, warm).play(List.of(Mishap.Choice.GO_ON));
+    Bench bench = new Bench(with(5, warm));
+    bench.upTo(Task.Kind.STIR, 1);
+    double before = bench.seen().roomC();
+    bench.step();
+    assertThat(bench.seen().roomC()).isCloseTo(before + 8, within(0.11));
+    Rehearsal.Carried read = with(5, warm).carriedOut(true);
+    Rehearsal.Carried unread = with(5, warm).carriedOut(false);
     assertThat(read.score().roomC()).isEqualTo(unread.score().roomC());
     // The hands go by what the bench knows; the clocks go by the room.
     assertThat(last(unread).spareSeconds()).isGreaterThan(last(read).spareSeconds() + 60);
     assertThat(unread.score().record().pours().getFirst().spareSeconds())
         .isEqualTo(read.score().record().pours().getFirst().spareSeconds());
+    // A room that somebody makes up changes what the bench says and nothing of the resin.
+    bench.tell(RunEvent.Kind.ROOM, null, 5.0);
+    Score made = bench.toTheEnd();
+    assertThat(made.roomC()).isEqualTo(read.score().roomC());
+    assertThat(made.befell()).singleElement().matches(b -> !b.seenTo());
   }
 
-  private static Rehearsed.Frame last(Rehearsed played) {
-    return played.frames().stream()
+  private static Rehearsal.Stroke last(Rehearsal.Carried played) {
+    return played.strokes().stream()
         .filter(f -> f.spareSeconds() != null)
         .reduce((a, b) -> b)
         .orElseThrow();
   }
 
   @Test
-  void theBestIsReachedAndNeverPassed() {
-    Rehearsal rehearsal =
-        with(
-            5,
-            mishap(Mishap.Kind.COLD_RESIN, Task.Kind.WEIGH_FIRST, 1, 8),
-            mishap(Mishap.Kind.WRONG_CUP, Task.Kind.POUR, 2, 0),
-            mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 3, 50));
-    List<Integer> points = new ArrayList<>();
-    all(rehearsal, List.of(), points);
-    assertThat(points).hasSizeGreaterThanOrEqualTo(8);
-    assertThat(points.stream().max(Integer::compare)).contains(rehearsal.best());
-    assertThat(new HashSet<>(points)).hasSizeGreaterThan(2);
-  }
-
-  private static void all(Rehearsal rehearsal, List<Mishap.Choice> soFar, List<Integer> points) {
-    Rehearsed played = rehearsal.play(soFar);
-    if (played.score() != null) {
-      points.add(played.score().points());
-      return;
+  void aStickShowsHowTheCupReallyIs() {
+    Bench bench = new Bench(with(5));
+    bench.upTo(Task.Kind.POUR, 1);
+    List<Seen.Look> looks = new ArrayList<>();
+    for (int i = 0; i < 40; i++) {
+      bench.seen().cups().stream().findFirst().map(Seen.CupSeen::look).ifPresent(looks::add);
+      bench.now = bench.now.plusSeconds(300);
     }
-    for (Mishap.Choice choice : played.question().choices()) {
-      List<Mishap.Choice> next = new ArrayList<>(soFar);
-      next.add(choice);
-      all(rehearsal, next, points);
-    }
+    // It goes one way, through all of them.
+    assertThat(looks).isSorted();
+    assertThat(new HashSet<>(looks)).contains(Seen.Look.SYRUP, Seen.Look.HONEY, Seen.Look.GEL);
   }
 
   @Test
-  void whatCannotBeChosenAndWhatCannotHappenIsRefused() {
-    Mishap phone = mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 1, 5);
-    assertThatThrownBy(() -> with(1, phone).play(List.of(Mishap.Choice.PRESS_IT_IN)))
-        .isInstanceOf(InvalidValuesException.class)
-        .hasMessageContaining("choices[0]")
-        .hasMessageContaining("PRESS_IT_IN");
-    // The one that is wrong is named, not the last.
-    assertThatThrownBy(() ->
-            with(1, phone).play(List.of(Mishap.Choice.PRESS_IT_IN, Mishap.Choice.LET_IT_RING)))
-        .isInstanceOf(InvalidValuesException.class)
-        .hasMessageContaining("choices[0]");
+  void whatIsTakenBackNeverHappenedAndComesAgainWithTheNext() {
+    Bench bench = new Bench(with(3, mishap(Mishap.Kind.SPILL, Task.Kind.POUR, 1, 50)));
+    bench.upTo(Task.Kind.POUR, 1);
+    bench.step();
+    String id = bench.told.getLast().id();
+    bench.tell(RunEvent.Kind.UNDONE, id, null);
+    assertThat(bench.signs()).doesNotContain(Seen.SignKind.CUP_TIPPED);
+    bench.step();
+    assertThat(bench.signs()).contains(Seen.SignKind.CUP_TIPPED);
+  }
+
+  @Test
+  void whatCannotHappenIsRefused() {
     assertThatThrownBy(() -> mishap(Mishap.Kind.OVER_POUR, Task.Kind.STIR, 1, 5))
+        .isInstanceOf(InvalidValuesException.class);
+    assertThatThrownBy(() -> mishap(Mishap.Kind.SPILL, Task.Kind.EMBED, 1, 5))
         .isInstanceOf(InvalidValuesException.class);
     assertThatThrownBy(() -> mishap(Mishap.Kind.PHONE, Task.Kind.POUR, 1, -1))
         .isInstanceOf(InvalidValuesException.class);
