@@ -16,6 +16,7 @@ import { FillersHere } from "./FillersHere";
 import { PotKeys } from "./PotKeys";
 import { ScaleBar } from "./ScaleBar";
 import { Stand } from "./Stand";
+import { StayedKeys } from "./StayedKeys";
 import { minutes, rescueWords } from "../words/counted";
 import { Rescued, StepView, Waiting } from "./StepView";
 import { wakeSound } from "./sounds";
@@ -165,6 +166,12 @@ export function BenchMain(props: Props) {
           )}
           {(shown.kind === "LEFTOVERS" || shown.kind === "CLEAN_UP") && (
             <FillersHere runId={running.opened.id} plan={plan} told={stands.told} at={at} />
+          )}
+          {shown.kind === "CLEAN_UP" && shown.status === "TO_DO" && (
+            <StayedKeys
+              cups={plan.batches.find((b) => b.number === shown.batch)?.cups ?? []}
+              tell={tell}
+            />
           )}
           {shown.kind === "LOAD_POT" && shown.status === "TO_DO" && (
             <PotKeys batch={shown.batch} pot={state.pot} onTell={tell} />

@@ -22,6 +22,11 @@ describe("what pieces are found by", () => {
       "Layer 2: at gel, 4 h after the one below",
     );
     expect(joinText({ piece: "1.1", layer: 2, planned: "TOGETHER" })).toBe("Layer 3: together");
+    const late = { piece: "1.1", layer: 1, planned: "THICK", minutesAfter: 241 } as const;
+    expect(joinText({ ...late, met: "THICK" })).toBe("Layer 2: thick, 4 h after the one below");
+    expect(joinText({ ...late, met: "GEL" })).toBe(
+      "Layer 2: thick, 4 h after the one below; the one below was gelled by then",
+    );
   });
 
   it("lays a proven depth beside the label", () => {

@@ -38,10 +38,20 @@ export function countedName(by: YieldBy, name: string): string {
 }
 
 /** How a layer met the one below it. */
-export function joinText({ layer, planned, minutesAfter }: JoinMade): string {
+export function joinText({ layer, planned, minutesAfter, met }: JoinMade): string {
   const after = minutesAfter === undefined ? "" : `, ${span(minutesAfter)} after the one below`;
-  return `Layer ${layer + 1}: ${JOINS[planned]}${after}`;
+  const found =
+    met === undefined || met === planned ? "" : `; the one below was ${STATES_MET[met]} by then`;
+  return `Layer ${layer + 1}: ${JOINS[planned]}${after}${found}`;
 }
+
+/** The state of the layer below when the next one came. */
+const STATES_MET: Record<Join, string> = {
+  TOGETHER: "still thin",
+  THICK: "thick",
+  GEL: "gelled",
+  CURED: "cured",
+};
 
 /** How deep a resin was poured here and came out well, beside what its label allows. */
 export function depthText({ proven, labelMm }: DepthHere, units: Units) {

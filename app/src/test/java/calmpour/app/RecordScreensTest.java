@@ -14,14 +14,17 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 /** A run looked back on, and evenings that are only rehearsed, in a browser. */
 class RecordScreensTest extends DemoScreens {
@@ -116,6 +119,55 @@ class RecordScreensTest extends DemoScreens {
           .contains("Tags for the cups", "Tags for the pieces", "cup 1.1")
           // Keys are not for paper.
           .doesNotContain("Look over", "To the bench");
+    }
+  }
+
+  @Test
+  void whatStayedInACupIsWeighedWhileItIsCleanedAndStandsInTheRecord() {
+    JsonNode opened = demo.begin(RunningApp.demoDocument("sessions/pantry-knobs")).body();
+    String run = opened.get("id").asString();
+    List<Map<String, Object>> events = new ArrayList<>();
+    for (JsonNode task : opened.at("/plan/tasks")) {
+      String kind = task.get("kind").asString();
+      if (kind.equals("CLEAN_UP")) {
+        break;
+      }
+      if (task.get("hands").asBoolean()) {
+        events.add(
+            Map.of(
+                "id",
+                UUID.randomUUID().toString(),
+                "at",
+                "2099-01-01T00:00:00Z",
+                "kind",
+                "DONE",
+                "of",
+                task.get("id").asString()));
+      }
+    }
+    demo.post("/api/runs/" + run + "/events", Map.of("events", events));
+    Page page = browser.page(1280, 800);
+    page.navigate(demo.url("/pour/" + run));
+    Locator stayed = role(page, AriaRole.REGION, "What stayed in the cups");
+    stayed.getByRole(AriaRole.BUTTON).first().click();
+    Locator pad = role(page, AriaRole.DIALOG, "What stayed in the cup");
+    // More than was in it cannot have stayed.
+    String back = "Delete the last figure";
+    press(pad, "9", "9", "9", "9");
+    assertThat(pad).containsText("There was no more in it than");
+    assertThat(button(page, "That much")).isDisabled();
+    press(pad, back, back, back, back, "2", ".", "5");
+    button(page, "That much").click();
+    assertThat(stayed).containsText("2.5 g");
+    page.navigate(demo.url("/pour/" + run + "/record"));
+    assertThat(role(page, AriaRole.REGION, "What stayed in the cups")).containsText("2.5 g stayed");
+  }
+
+  private static void press(Locator pad, String... keys) {
+    for (String key : keys) {
+      pad.getByRole(
+              AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(key).setExact(true))
+          .click();
     }
   }
 

@@ -84,6 +84,12 @@ class SwatchBookTest {
     assertThat(app.post("/api/swatches/none/looks", Map.of("was", "SAME")).status()).isEqualTo(404);
     assertThat(chip(id).at("/chip/looks").size()).isZero();
     app.delete("/api/swatches/" + id);
+    // Where it is tomorrow already, a chip of today is not from before it was made.
+    String early = UUID.randomUUID().toString();
+    add(early, Map.of("madeOn", LocalDate.now(ZoneOffset.UTC).plusDays(1).toString()));
+    looks = "/api/swatches/" + early + "/looks";
+    assertThat(app.post(looks, Map.of("was", "SAME")).status()).isEqualTo(200);
+    app.delete("/api/swatches/" + early);
   }
 
   private static void refused(RunningApp.Answer answer, String field) {
@@ -110,6 +116,11 @@ class SwatchBookTest {
         book.getByRole(AriaRole.LISTITEM)
             .filter(new Locator.FilterOptions().setHasText("from the bell pushes"));
     assertThat(card).containsText("4 mm thick");
+    page.navigate(app.url("/today"));
+    page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Swatches to look at"))
+        .getByRole(AriaRole.LINK)
+        .first()
+        .click();
     card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("How is it now?"))
         .click();
     card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("the same")).click();

@@ -83,6 +83,7 @@ final class PieceRows {
             .set(JOURNAL_JOIN.LAYER, join.layer())
             .set(JOURNAL_JOIN.PLANNED, join.planned().name())
             .set(JOURNAL_JOIN.MINUTES_AFTER, join.minutesAfter())
+            .set(JOURNAL_JOIN.MET, join.met() == null ? null : join.met().name())
             .execute();
       }
       trials.stream()

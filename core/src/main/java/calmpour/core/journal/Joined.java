@@ -3,6 +3,7 @@ package calmpour.core.journal;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
 import calmpour.core.plan.doc.CavityId;
+import calmpour.core.plan.doc.Cup;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.Run;
 import java.util.ArrayList;
@@ -23,8 +24,15 @@ public final class Joined {
    * @param planned how it was to meet the one below
    * @param minutesAfter from the last pour of the layer below to its own first one, min; null where
    *     one of the two has no time
+   * @param met the state that it found the layer below in, by that layer's clock as planned from
+   *     when it was really poured; null where one of the two has no time
    */
-  public record JoinMade(CavityId piece, int layer, Join planned, @Nullable Integer minutesAfter) {}
+  public record JoinMade(
+      CavityId piece,
+      int layer,
+      Join planned,
+      @Nullable Integer minutesAfter,
+      @Nullable Join met) {}
 
   /** Every join of which the upper layer was poured, by piece and layer. */
   public static List<JoinMade> of(Run run, AsRun asRun) {
@@ -37,17 +45,45 @@ public final class Joined {
         }
         OptionalInt below = at(asRun, piece.piece(), layer - 1, Math::max);
         OptionalInt own = at(asRun, piece.piece(), layer, Math::min);
+        boolean timed = below.isPresent() && own.isPresent();
+        Cup.LayerCure cure = cure(run, piece, layer - 1);
         all.add(
             new JoinMade(
                 piece.piece(),
                 layer,
                 layers.get(layer).join(),
-                below.isPresent() && own.isPresent()
-                    ? (Integer) ((own.getAsInt() - below.getAsInt()) / 60)
-                    : null));
+                timed ? (Integer) ((own.getAsInt() - below.getAsInt()) / 60) : null,
+                timed && cure != null ? met(cure, own.getAsInt() - below.getAsInt()) : null));
       }
     }
     return List.copyOf(all);
+  }
+
+  /** What becomes of a piece's layer as planned; null where nothing was said of it. */
+  private static Cup.@Nullable LayerCure cure(Run run, AsRun.PieceOut piece, int layer) {
+    return run.plan().batches().stream()
+        .flatMap(b -> b.cups().stream())
+        .filter(c ->
+            c.pours().stream()
+                .anyMatch(p -> p.id().into().equals(piece.piece()) && p.layer() == layer))
+        .flatMap(c -> c.follows().layers().stream())
+        .filter(l -> l.line() == piece.line() && l.layer() == layer)
+        .findFirst()
+        .orElse(null);
+  }
+
+  /**
+   * @param after the layer below was poured, s
+   */
+  private static Join met(Cup.LayerCure below, int after) {
+    int at = below.pouredSeconds() + after;
+    if (at < below.thick().seconds()) {
+      return Join.TOGETHER;
+    }
+    if (at < below.gels().seconds()) {
+      return Join.THICK;
+    }
+    return below.bondEnds() == null || at < below.bondEnds().seconds() ? Join.GEL : Join.CURED;
   }
 
   private static boolean isPoured(AsRun asRun, CavityId piece, int layer) {
