@@ -29,6 +29,7 @@ export type DepthHere = S["DepthHere"];
 export type JoinMade = S["JoinMade"];
 export type LearnedHand = S["Learned"];
 export type CupStays = S["CupStays"];
+export type CountedDose = S["CountedDose"];
 export type ResinPace = S["ResinPace"];
 export type MouldFill = S["MouldFill"];
 export type Behind = S["Behind"];

@@ -9,6 +9,7 @@ import {
   type Answer,
   api,
   type ChipView,
+  type CountedDose,
   type CupStays,
   ask,
   type FieldError,
@@ -204,6 +205,30 @@ export function usePlanWithStays(onTrouble: (trouble: Trouble | null) => void) {
     void ask(
       api.PUT("/api/journal/stays/{kind}", {
         params: { path: { kind: stays.kindId }, query: { learned } },
+      }),
+    ).then((answer) => {
+      onTrouble(answer.status === "trouble" ? answer.trouble : null);
+      // The cup on the shelf is another one now.
+      return client.invalidateQueries();
+    });
+}
+
+export const useLearnedDoses = () =>
+  useKept(["journal", "doses"], () => api.GET("/api/journal/doses"));
+
+/** The evenings behind what a drop or scoop of a colourant weighs. */
+export const useBehindDoses = (colourant: string) =>
+  useKept(["journal", "behind", "doses", colourant], () =>
+    api.GET("/api/journal/doses/{colourant}/evenings", { params: { path: { colourant } } }),
+  );
+
+/** Plans with what was learned of a drop or scoop, or as told again. */
+export function usePlanWithDoses(onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  return (dose: CountedDose, learned: boolean) =>
+    void ask(
+      api.PUT("/api/journal/doses/{colourant}", {
+        params: { path: { colourant: dose.colourantId }, query: { learned } },
       }),
     ).then((answer) => {
       onTrouble(answer.status === "trouble" ? answer.trouble : null);

@@ -18,6 +18,7 @@ import { LearnedHabit } from "./LearnedHabit";
 import { LearnedHands } from "./LearnedHands";
 import { LearnedFills } from "./LearnedFills";
 import { LearnedPaces } from "./LearnedPaces";
+import { LearnedDoses } from "./LearnedDoses";
 import { LearnedStays } from "./LearnedStays";
 import { LearnedRoom } from "./LearnedRoom";
 import { Swatches } from "./Swatches";
@@ -76,6 +77,7 @@ export function JournalScreen() {
           <LearnedPaces />
           <LearnedFills />
           <LearnedStays />
+          <LearnedDoses />
           <ProvenDepths />
           <LearnedRoom />
           <LearnedHands />

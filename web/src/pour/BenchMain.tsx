@@ -16,11 +16,12 @@ import { FillersHere } from "./FillersHere";
 import { PotKeys } from "./PotKeys";
 import { ScaleBar } from "./ScaleBar";
 import { Stand } from "./Stand";
-import { StayedKeys } from "./StayedKeys";
 import { minutes, rescueWords } from "../words/counted";
 import { Rescued, StepView, Waiting } from "./StepView";
 import { wakeSound } from "./sounds";
 import type { Happened, Running } from "./useRun";
+import { countedInto, stayedIn } from "./weighed";
+import { WeighKeys } from "./WeighKeys";
 import { WeightPad } from "./WeightPad";
 
 export const WEIGHED = new Set<RunStep["kind"]>(["WEIGH_FIRST", "WEIGH_SECOND", "SPLIT", "POUR"]);
@@ -161,6 +162,15 @@ export function BenchMain(props: Props) {
               units={units}
             />
           )}
+          {shown.kind === "TINT" && shown.status === "TO_DO" && (
+            <WeighKeys
+              label="What the doses weigh"
+              help="Weigh what you counted, and later plans know your drop and your scoop."
+              things={countedInto(shown.cupId, doses, units)}
+              kind="DOSED"
+              tell={tell}
+            />
+          )}
           {doses.length > 1 && shown.status === "TO_DO" && (
             <Doses taskId={shown.taskId} doses={doses} checked={checked} onTell={tell} />
           )}
@@ -168,8 +178,11 @@ export function BenchMain(props: Props) {
             <FillersHere runId={running.opened.id} plan={plan} told={stands.told} at={at} />
           )}
           {shown.kind === "CLEAN_UP" && shown.status === "TO_DO" && (
-            <StayedKeys
-              cups={plan.batches.find((b) => b.number === shown.batch)?.cups ?? []}
+            <WeighKeys
+              label="What stayed in the cups"
+              help="Weigh what stayed in a cup, without the cup, and later plans know it."
+              things={stayedIn(plan.batches.find((b) => b.number === shown.batch)?.cups ?? [])}
+              kind="STAYED"
               tell={tell}
             />
           )}

@@ -24,6 +24,8 @@ const BY_HAND = new Set<RunEvent["kind"]>([
   "HOT",
   "POT",
   "FELT",
+  "STAYED",
+  "DOSED",
   "TROUBLE",
   "FINISHED",
 ]);

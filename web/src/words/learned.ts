@@ -1,4 +1,12 @@
-import type { Behind, Cavity, CupStays, MouldFill, ResinPace, RoomFelt } from "../api/client";
+import type {
+  Behind,
+  Cavity,
+  CountedDose,
+  CupStays,
+  MouldFill,
+  ResinPace,
+  RoomFelt,
+} from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { dateFormat } from "./dates";
 import { secondsText } from "./journal";
@@ -89,6 +97,21 @@ export function staysText(stays: CupStays, units: Units) {
   };
 }
 
+/** What a drop or scoop weighs beside what was told of it, by doses weighed as they were counted. */
+export function doseText(dose: CountedDose, units: Units) {
+  const { name, drops, implement, learned, toldG, taken } = dose;
+  const g = (times: number) => showWith(units.MASS, toldG * times, drops ? 3 : 2);
+  const one = drops ? "drop" : "scoop";
+  const instead = percent(learned.times) === 0 ? g(1) : `${g(learned.times)} instead of ${g(1)}`;
+  return {
+    what: `${name}: one ${one}${implement ? `, ${implement}` : ""}`,
+    learned: `${off(learned.times, "heavier", "lighter", "As told")}: ${instead}, most likely ${g(learned.lowest)} to ${g(learned.highest)}.`,
+    by:
+      `${evenings(learned.evenings)}, ${learned.looks} ${learned.looks === 1 ? "dose" : "doses"} weighed.` +
+      (taken ? ` Planned with since ${day(taken.since)}: ${g(taken.times)}.` : ""),
+  };
+}
+
 /** What a mould is planned with instead of its measurement; null where it was measured anew since. */
 export function ownFillText(
   own: NonNullable<Cavity["own"]>,
@@ -101,7 +124,7 @@ export function ownFillText(
 }
 
 /** What was learned of something, by the evenings behind it. */
-export type BehindOf = "pace" | "fill" | "stays" | "hands" | "room";
+export type BehindOf = "pace" | "fill" | "stays" | "doses" | "hands" | "room";
 
 /** What one evening says of a pace, of what a mould takes, of hands or of the room. */
 export function behindText(behind: Behind, of: BehindOf, units: Units): string {
@@ -118,12 +141,17 @@ export function behindText(behind: Behind, of: BehindOf, units: Units): string {
   }
 }
 
-function timesText({ lowest, highest, looks }: Behind, of: "pace" | "fill" | "stays"): string {
+function timesText(
+  { lowest, highest, looks }: Behind,
+  of: Exclude<BehindOf, "hands" | "room">,
+): string {
   const said = (times: number) =>
     of === "pace"
       ? off(times, "slower", "quicker", "as on the label")
-      : off(times, "more", "less", of === "fill" ? "as measured" : "as reckoned");
-  const by = { pace: "check", fill: "piece", stays: "cup" }[of];
+      : of === "doses"
+        ? off(times, "heavier", "lighter", "as told")
+        : off(times, "more", "less", of === "fill" ? "as measured" : "as reckoned");
+  const by = { pace: "check", fill: "piece", stays: "cup", doses: "dose" }[of];
   const counted = `${looks} ${by}${looks === 1 ? "" : "s"}`;
   if (lowest !== undefined && highest !== undefined && lowest > highest) {
     return `left out: its ${by}s contradict each other (${counted})`;

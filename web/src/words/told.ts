@@ -39,6 +39,8 @@ export function toldWords(line: AsTold, { plan, session }: LookedBack): string {
       return "Room read";
     case "WARMTH":
       return `${its} read`;
+    case "DOSED":
+      return `A dose into ${its} weighed`;
     case "STAYED":
       return `What stayed in ${its} weighed`;
     case "THICK":

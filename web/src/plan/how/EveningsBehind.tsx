@@ -4,7 +4,7 @@ import Link from "@mui/material/Link";
 import type { UseQueryResult } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Behind, ResinPace, Trouble } from "../../api/client";
-import { useBehindFill, useBehindPace, useBehindStays } from "../../api/queries";
+import { useBehindDoses, useBehindFill, useBehindPace, useBehindStays } from "../../api/queries";
 import { Fetched } from "../../ui/Fetched";
 import { useUnits } from "../../units/UnitsProvider";
 import { dayName } from "../../words/dates";
@@ -58,6 +58,8 @@ export function LearnedFrom({ of, what }: { of: string; what: string }) {
           <OfPace resin={thing} of={part as ResinPace["of"]} />
         ) : kind === "stays" ? (
           <OfStays kind={thing} />
+        ) : kind === "doses" ? (
+          <OfDoses colourant={thing} />
         ) : (
           <OfFill mould={thing} cavity={part} />
         ))}
@@ -67,6 +69,10 @@ export function LearnedFrom({ of, what }: { of: string; what: string }) {
 
 function OfPace({ resin, of }: { resin: string; of: ResinPace["of"] }) {
   return <EveningsBehind query={useBehindPace(resin, of)} of="pace" />;
+}
+
+function OfDoses({ colourant }: { colourant: string }) {
+  return <EveningsBehind query={useBehindDoses(colourant)} of="doses" />;
 }
 
 function OfStays({ kind }: { kind: string }) {

@@ -562,6 +562,47 @@ class JournalTest {
             .count();
   }
 
+  /** Doses weighed as they were counted say what a drop or a scoop is. */
+  @Test
+  void weighedDosesTeachWhatADropOrAScoopIs() {
+    JsonNode doses = app.get("/api/journal/doses").body();
+    assertThat(doses.size()).isGreaterThan(1);
+    for (JsonNode dose : doses) {
+      double truth = World.countedTimes(dose.get("colourantId").asString());
+      assertThat(dose.at("/learned/lowest").asDouble()).isLessThan(truth * 1.05);
+      assertThat(dose.at("/learned/highest").asDouble()).isGreaterThan(truth / 1.05);
+    }
+    JsonNode most =
+        doses
+            .valueStream()
+            .max(java.util.Comparator.comparingInt(d -> d.at("/learned/evenings").asInt()))
+            .orElseThrow();
+    assertThat(most.at("/learned/enough").asBoolean()).isTrue();
+    String path = "/api/journal/doses/" + most.get("colourantId").asString();
+    assertThat(app.get(path + "/evenings").body().size())
+        .isEqualTo(most.at("/learned/evenings").asInt());
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=hands"));
+    String name = most.get("name").asString();
+    keys(page, "^Plan with it: " + name).click();
+    assertThat(keys(page, "^As told: " + name)).isVisible();
+    assertThat(asPlanned(most).at("/taken/times").asDouble())
+        .isCloseTo(most.at("/learned/times").asDouble(), within(1e-9));
+    keys(page, "^As told: " + name).click();
+    assertThat(keys(page, "^Plan with it: " + name)).isVisible();
+    assertThat(asPlanned(most).has("taken")).isFalse();
+    assertThat(app.put("/api/journal/doses/none?learned=true", Map.of()).status()).isEqualTo(404);
+  }
+
+  private static JsonNode asPlanned(JsonNode dose) {
+    return app.get("/api/journal/doses")
+        .body()
+        .valueStream()
+        .filter(d -> d.get("colourantId").equals(dose.get("colourantId")))
+        .findFirst()
+        .orElseThrow();
+  }
+
   /** Cups weighed after the pour say what stays in them: more in one kind than is reckoned. */
   @Test
   void weighedCupsTeachWhatStaysInThem() {

@@ -150,7 +150,7 @@ class RecordScreensTest extends DemoScreens {
     page.navigate(demo.url("/pour/" + run));
     Locator stayed = role(page, AriaRole.REGION, "What stayed in the cups");
     stayed.getByRole(AriaRole.BUTTON).first().click();
-    Locator pad = role(page, AriaRole.DIALOG, "What stayed in the cup");
+    Locator pad = role(page, AriaRole.DIALOG, "What stayed in the cups");
     // More than was in it cannot have stayed.
     String back = "Delete the last figure";
     press(pad, "9", "9", "9", "9");
@@ -165,8 +165,7 @@ class RecordScreensTest extends DemoScreens {
 
   private static void press(Locator pad, String... keys) {
     for (String key : keys) {
-      pad.getByRole(
-              AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(key).setExact(true))
+      pad.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(key).setExact(true))
           .click();
     }
   }

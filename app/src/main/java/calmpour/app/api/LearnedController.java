@@ -3,6 +3,7 @@ package calmpour.app.api;
 import calmpour.app.store.JournalBehind;
 import calmpour.app.store.JournalCounts;
 import calmpour.app.store.ShelfStore;
+import calmpour.app.work.DosesDesk;
 import calmpour.app.work.FillDesk;
 import calmpour.app.work.JournalDesk;
 import calmpour.app.work.PaceDesk;
@@ -34,6 +35,7 @@ public class LearnedController {
   private final PaceDesk paces;
   private final FillDesk fills;
   private final StaysDesk stays;
+  private final DosesDesk doses;
 
   LearnedController(
       JournalDesk desk,
@@ -42,8 +44,10 @@ public class LearnedController {
       ShelfStore shelf,
       PaceDesk paces,
       FillDesk fills,
-      StaysDesk stays) {
+      StaysDesk stays,
+      DosesDesk doses) {
     this.stays = stays;
+    this.doses = doses;
     this.desk = desk;
     this.journal = journal;
     this.behind = behind;
@@ -168,6 +172,32 @@ public class LearnedController {
       throw new NotFoundException("this kind of cup is not on the shelf (any more)");
     }
     return stays.stays();
+  }
+
+  /** What a drop or scoop really weighs, by doses that were weighed as they were counted. */
+  @GetMapping("/doses")
+  List<DosesDesk.CountedDose> doses() {
+    return doses.doses();
+  }
+
+  /** The evenings behind what a drop or scoop of a colourant weighs. */
+  @GetMapping("/doses/{colourant}/evenings")
+  List<JournalBehind.Behind> behindDoses(@PathVariable String colourant) {
+    return behind.doses(colourant);
+  }
+
+  /**
+   * Plans with what was learned of a colourant's drop or scoop, or as told again.
+   *
+   * @param learned false for as told
+   */
+  @PutMapping("/doses/{colourant}")
+  List<DosesDesk.CountedDose> doseWith(
+      @PathVariable String colourant, @RequestParam boolean learned) {
+    if (!doses.planWith(colourant, learned)) {
+      throw new NotFoundException("this colourant is not on the shelf (any more)");
+    }
+    return doses.doses();
   }
 
   /** What moulds really take, by pours that were weighed. */

@@ -1,5 +1,6 @@
 package calmpour.app.store;
 
+import static calmpour.app.store.generated.Tables.JOURNAL_DOSED;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FILL;
 import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
@@ -129,6 +130,23 @@ public class JournalBehind {
         .join(JOURNAL_EVENING)
         .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_STAYED.RUN_ID))
         .where(JOURNAL_STAYED.KIND_ID.eq(kindId))
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(Records.mapping(Behind::ofEvening));
+  }
+
+  /** The evenings behind what a drop or scoop of a colourant weighs, the latest first. */
+  public List<Behind> doses(String colourantId) {
+    return db.select(
+            JOURNAL_EVENING.RUN_ID,
+            JOURNAL_EVENING.NAME,
+            JOURNAL_EVENING.LOCAL_DAY,
+            JOURNAL_DOSED.TIMES,
+            JOURNAL_DOSED.TIMES,
+            JOURNAL_DOSED.LOOKS)
+        .from(JOURNAL_DOSED)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_DOSED.RUN_ID))
+        .where(JOURNAL_DOSED.COLOURANT_ID.eq(colourantId))
         .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
         .fetch(Records.mapping(Behind::ofEvening));
   }

@@ -1,6 +1,7 @@
 package calmpour.app.store;
 
 import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;
+import static calmpour.app.store.generated.Tables.JOURNAL_DOSED;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_FILL;
@@ -12,6 +13,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_STAYED;
 import static calmpour.app.store.generated.Tables.TIMING_LOOK;
 import static org.jooq.impl.DSL.count;
 
+import calmpour.core.journal.Dosed;
 import calmpour.core.journal.Filled;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.LeftInCups;
@@ -356,6 +358,17 @@ public class JournalCounts {
     return db.selectFrom(JOURNAL_STAYED)
         .fetch(
             row -> new Stayed(row.getKindId(), row.getTimes(), row.getContentG(), row.getLooks()));
+  }
+
+  /** How heavy counted drops and scoops were of what was told, evening by evening. */
+  public List<Dosed> dosed() {
+    return remembered.get("dosed", this::readDosed);
+  }
+
+  private List<Dosed> readDosed() {
+    return db.selectFrom(JOURNAL_DOSED)
+        .fetch(row ->
+            new Dosed(row.getColourantId(), row.getTimes(), row.getReadShare(), row.getLooks()));
   }
 
   /** How long hands took, evening by evening. */

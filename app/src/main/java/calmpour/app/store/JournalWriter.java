@@ -3,6 +3,7 @@ package calmpour.app.store;
 import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;
 import static calmpour.app.store.generated.Tables.JOURNAL_CUP;
 import static calmpour.app.store.generated.Tables.JOURNAL_DOSE;
+import static calmpour.app.store.generated.Tables.JOURNAL_DOSED;
 import static calmpour.app.store.generated.Tables.JOURNAL_EMBED;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
@@ -20,6 +21,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_STAYED;
 import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
 import static calmpour.app.store.generated.Tables.RUN;
 
+import calmpour.core.journal.Dosed;
 import calmpour.core.journal.Filled;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.LeftInCups;
@@ -155,6 +157,15 @@ public class JournalWriter {
                   .set(JOURNAL_STAYED.TIMES, c.times())
                   .set(JOURNAL_STAYED.CONTENT_G, c.contentG())
                   .set(JOURNAL_STAYED.LOOKS, c.looks())
+                  .execute());
+      Dosed.of(run, kept.events())
+          .forEach(d ->
+              dsl.insertInto(JOURNAL_DOSED)
+                  .set(JOURNAL_DOSED.RUN_ID, kept.id())
+                  .set(JOURNAL_DOSED.COLOURANT_ID, d.colourantId())
+                  .set(JOURNAL_DOSED.TIMES, d.times())
+                  .set(JOURNAL_DOSED.READ_SHARE, d.readShare())
+                  .set(JOURNAL_DOSED.LOOKS, d.looks())
                   .execute());
       HandSpeeds.of(run, kept.events())
           .forEach(h ->
@@ -310,6 +321,7 @@ public class JournalWriter {
             JOURNAL_BATCH,
             JOURNAL_CUP,
             JOURNAL_DOSE,
+            JOURNAL_DOSED,
             JOURNAL_FILL,
             JOURNAL_HAND,
             JOURNAL_LOOK,

@@ -19,10 +19,17 @@ public class AlwaysLearned {
   private final PaceDesk paces;
   private final FillDesk fills;
   private final StaysDesk stays;
+  private final DosesDesk doses;
 
   AlwaysLearned(
-      UsualStore usual, JournalCounts journal, PaceDesk paces, FillDesk fills, StaysDesk stays) {
+      UsualStore usual,
+      JournalCounts journal,
+      PaceDesk paces,
+      FillDesk fills,
+      StaysDesk stays,
+      DosesDesk doses) {
     this.stays = stays;
+    this.doses = doses;
     this.usual = usual;
     this.journal = journal;
     this.paces = paces;
@@ -39,6 +46,7 @@ public class AlwaysLearned {
     paces.takeLearned();
     fills.takeLearned();
     stays.takeLearned();
+    doses.takeLearned();
     Hands hands = HandSpeeds.with(kept.usual().hands(), HandSpeeds.learn(journal.hands()));
     if (!hands.equals(kept.usual().hands())) {
       // Whoever changes their ways at this moment wins; the next evening tries again.

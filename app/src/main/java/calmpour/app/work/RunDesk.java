@@ -232,6 +232,11 @@ public class RunDesk {
             .flatMap(b -> b.cups().stream())
             .map(c -> c.id().toString())
             .collect(toSet());
+    Set<String> doses =
+        run.plan().batches().stream()
+            .flatMap(b -> b.cups().stream())
+            .flatMap(c -> c.tint().doses().stream().map(d -> c.id() + "/" + d.colourantId()))
+            .collect(toSet());
     Check check = new Check();
     for (int i = 0; i < told.size(); i++) {
       String of = told.get(i).of();
@@ -239,6 +244,7 @@ public class RunDesk {
           switch (told.get(i).kind()) {
             case DONE, GIVEN_UP -> tasks.contains(of);
             case THICK, HOT, WARMTH, STAYED -> cups.contains(of);
+            case DOSED -> doses.contains(of);
             case LOOKED_OVER, BECAME ->
                 CavityId.read(of == null ? "" : of).filter(c -> has(run.plan(), c)).isPresent();
             case TROUBLE -> BenchTrouble.names(run.plan(), told.get(i));

@@ -15,6 +15,7 @@ import calmpour.core.run.LookOver.Fault;
 import calmpour.core.run.LookOver.Verdict;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
+import calmpour.core.tint.Dosing;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -55,6 +56,17 @@ public final class World {
 
   /** What is printed on its bottles ends so. */
   public static final String SLOW_LOTS = "0402";
+
+  /** A scoop of it is heaped a little, a drop of it is small. */
+  private static final String HEAVY_SCOOP = "moss-paste";
+
+  private static final String LIGHT_DROP = "ember-tint";
+
+  /** Of evenings, on which somebody weighs what is counted into the cups. */
+  private static final double WEIGHS_DOSES = 0.4;
+
+  /** Drops and scoops are not all alike: of their mass. */
+  private static final double COUNTED_SD = 0.06;
 
   /** More stays in it than one thinks. */
   private static final String KEEPS_MORE = "shallow-dish";
@@ -110,6 +122,11 @@ public final class World {
    */
   public static double keeps(String cupKindId) {
     return cupKindId.equals(KEEPS_MORE) ? 1.25 : 1;
+  }
+
+  /** How many times as heavy as told a drop or scoop of this world is; nobody tells. */
+  public static double countedTimes(String colourantId) {
+    return colourantId.equals(HEAVY_SCOOP) ? 1.2 : colourantId.equals(LIGHT_DROP) ? 0.85 : 1;
   }
 
   /** How many times as much as it was measured to a mould of this world takes; nobody tells. */
@@ -295,6 +312,7 @@ public final class World {
       readRoom();
       touch(tasks);
       weighCups();
+      weighDoses();
       events.sort(Comparator.comparing(RunEvent::at));
       if (lookedOver) {
         lookOver(tasks);
@@ -334,6 +352,39 @@ public final class World {
           if (last > 0 && batch.split() && reads > 0.2) {
             tell(
                 last + 30, RunEvent.Kind.STAYED, cup.id().toString(), near(reads), List.of(), null);
+          }
+        }
+      }
+    }
+
+    /** On some evenings, as they are counted into their cups. */
+    private void weighDoses() {
+      RandomGenerator weighs = new SplittableRandom(41 * run.begunAt().toEpochMilli() + 3);
+      if (weighs.nextDouble() >= WEIGHS_DOSES) {
+        return;
+      }
+      List<RunEvent> tinted = events.stream().filter(e -> e.kind() == RunEvent.Kind.DONE).toList();
+      for (Batch batch : run.plan().batches()) {
+        for (Cup cup : batch.cups()) {
+          String task = TaskId.cup(cup.id(), Task.Kind.TINT).text();
+          for (Cup.Dose dose : cup.tint().doses()) {
+            double grams =
+                dose.massG()
+                    * countedTimes(dose.colourantId())
+                    * (1 + weighs.nextGaussian(0, COUNTED_SD));
+            if (dose.by() == Dosing.By.COUNT) {
+              tinted.stream()
+                  .filter(e -> task.equals(e.of()))
+                  .findFirst()
+                  .ifPresent(e ->
+                      tell(
+                          Duration.between(run.begunAt(), e.at()).toMillis() / 1000.0 - 5,
+                          RunEvent.Kind.DOSED,
+                          cup.id() + "/" + dose.colourantId(),
+                          Math.rint(grams * 100) / 100,
+                          List.of(),
+                          null));
+            }
           }
         }
       }

@@ -32,6 +32,7 @@ public final class Corrections {
           RunEvent.Kind.ROOM,
           RunEvent.Kind.WARMTH,
           RunEvent.Kind.STAYED,
+          RunEvent.Kind.DOSED,
           RunEvent.Kind.THICK,
           RunEvent.Kind.HOT,
           RunEvent.Kind.AWAY,
@@ -162,7 +163,7 @@ public final class Corrections {
 
   private static AsTold.Measured measured(Run run, RunEvent event) {
     return switch (event.kind()) {
-      case ADDED, STAYED -> AsTold.Measured.GRAMS;
+      case ADDED, STAYED, DOSED -> AsTold.Measured.GRAMS;
       case ROOM, WARMTH -> AsTold.Measured.CELSIUS;
       case DONE ->
           event.value() != null || weighed(run, event.of())

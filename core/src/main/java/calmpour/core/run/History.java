@@ -35,6 +35,7 @@ final class History {
           RunEvent.Kind.POT,
           RunEvent.Kind.FELT,
           RunEvent.Kind.STAYED,
+          RunEvent.Kind.DOSED,
           RunEvent.Kind.TROUBLE,
           RunEvent.Kind.FINISHED);
 
@@ -214,7 +215,7 @@ final class History {
       case BECAME ->
           Became.of(event.codes(), event.text(), at)
               .ifPresent(b -> CavityId.read(of).ifPresent(piece -> became.put(piece, b)));
-      case UNDONE, PUT_OFF, CORRECTED -> {}
+      case DOSED, UNDONE, PUT_OFF, CORRECTED -> {}
     }
     if (BY_HAND.contains(event.kind()) && !answers(event)) {
       byHand(event);

@@ -75,6 +75,11 @@ public record RunEvent(
     /** {@code of}: a cup that was poured out; {@code value}: what stayed in it, weighed, g. */
     STAYED,
     /**
+     * {@code of}: a cup and a colourant that was counted into it, such as {@code 1.2/sea-tint};
+     * {@code value}: what that weighed, g.
+     */
+    DOSED,
+    /**
      * {@code of}: a batch and what was done with the pressure pot, such as {@code 1/SET}, see
      * {@link PotLog}; {@code value}: bar where it is a pressure.
      */
@@ -187,6 +192,7 @@ public record RunEvent(
     return kind == Kind.ROOM
         || kind == Kind.WARMTH
         || kind == Kind.STAYED
+        || kind == Kind.DOSED
         || kind == Kind.ADDED
         || kind == Kind.PUT_OFF;
   }

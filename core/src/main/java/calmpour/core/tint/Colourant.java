@@ -4,6 +4,7 @@ import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
 import calmpour.core.check.Range;
 import calmpour.core.derive.Known;
+import calmpour.core.derive.Origin;
 import calmpour.core.resin.LoadingBasis;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +53,8 @@ public record Colourant(
    * @param leftG what is left, g
    * @param swatches a cured chip on white and on black; null until there is one
    * @param grainMm how coarse flakes or glitter are, mm
+   * @param own how much heavier or lighter one drop or scoop is here, learned from doses that were
+   *     weighed at the bench; null while that is as told
    */
   public record Jar(
       @Nullable String implement,
@@ -63,12 +66,17 @@ public record Colourant(
       @Nullable Boolean curedSwatch,
       @Nullable Double leftG,
       @Nullable CuredSwatch swatches,
-      @Nullable Double grainMm) {
+      @Nullable Double grainMm,
+      @Nullable OwnCount own) {
     public static final Range WATER_PERCENT = new Range(0, 100);
     public static final Range SOLVENT_PERCENT = new Range(0, 100);
     public static final Range STRENGTH = new Range(0.05, 20);
     public static final Range LEFT_G = new Range(0, 100_000);
     public static final Range GRAIN_MM = new Range(0.001, 20);
+
+    /** Nothing is known of it. */
+    static final Jar UNKNOWN =
+        new Jar(null, null, null, null, null, null, null, null, null, null, null);
 
     public Jar {
       new Check()
@@ -113,11 +121,56 @@ public record Colourant(
     return Known.measuredOr(trueDensity, form.assumedTrueDensity());
   }
 
+  /** Mass of a drop, g: as told, or as many times as much as was learned in this workshop. */
+  public Known knownDropG() {
+    return learned(toldDropG());
+  }
+
+  /** Volume of the scoop, mL: as told, or as many times as much as was learned in this workshop. */
+  public Known knownScoopMl() {
+    return learned(toldScoopMl());
+  }
+
+  private Known learned(Known told) {
+    OwnCount own = learnedCount();
+    return own == null ? told : new Known(told.value() * own.times(), Origin.LEARNED);
+  }
+
+  /** What was learned of a drop or scoop of it, where it still counts; null for nothing. */
+  public @Nullable OwnCount learnedCount() {
+    OwnCount own = shelf == null ? null : shelf.own();
+    // As near as two roundings of one figure.
+    return own != null && Math.abs(own.ofG() - toldG()) <= 1e-6 * own.ofG() ? own : null;
+  }
+
+  /** Mass of a drop of a liquid, of a level scoop of anything else, as told or assumed, g. */
+  public double toldG() {
+    return form.liquid() ? toldDropG().value() : toldScoopMl().value() * knownBulkDensity().value();
+  }
+
+  /** The same jar with what was learned of its drop or scoop; null for as told. */
+  public Colourant withCount(@Nullable OwnCount own) {
+    Jar its = shelf == null ? Jar.UNKNOWN : shelf;
+    return withShelf(
+        new Jar(
+            its.implement,
+            its.weighed,
+            its.waterPercent,
+            its.solventPercent,
+            its.strength,
+            its.lightFast,
+            its.curedSwatch,
+            its.leftG,
+            its.swatches,
+            its.grainMm,
+            own));
+  }
+
   /**
    * Mass of a drop, g: as weighed, as given, or 0.035 where nobody weighed any (± a third, starting
    * value, no source).
    */
-  public Known knownDropG() {
+  private Known toldDropG() {
     Weighed weighed = shelf == null ? null : shelf.weighed();
     Double own = weighed != null && form.liquid() ? Double.valueOf(weighed.eachG()) : dropG;
     return Known.measuredOr(own, 0.035);
@@ -127,7 +180,7 @@ public record Colourant(
    * Volume of the scoop, mL: as weighed through the bulk density, as given, or 0.15 where unknown
    * (starting value, no source).
    */
-  public Known knownScoopMl() {
+  private Known toldScoopMl() {
     Weighed weighed = shelf == null ? null : shelf.weighed();
     Double own =
         weighed != null && !form.liquid()

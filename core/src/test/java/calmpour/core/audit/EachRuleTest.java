@@ -468,7 +468,7 @@ class EachRuleTest {
               Scene.with(s ->
                   s.jar =
                       new Colourant.Jar(
-                          null, null, null, null, null, false, null, null, null, null)));
+                          null, null, null, null, null, false, null, null, null, null, null)));
       case RELEASE_COSTS_TIME, RELEASE_CLEARS ->
           at(
               "batch/1",

@@ -71,7 +71,8 @@ class ShelfRecordsTest {
   }
 
   private static Colourant.Jar jar(Double water, Weighed weighed) {
-    return new Colourant.Jar("a dropper", weighed, water, null, null, null, null, null, null, null);
+    return new Colourant.Jar(
+        "a dropper", weighed, water, null, null, null, null, null, null, null, null);
   }
 
   @ParameterizedTest

@@ -36,7 +36,7 @@ class LookTest {
 
   private static Colourant jar(ColourantForm form, String swatch, CuredSwatch chip) {
     Colourant.Jar shelf =
-        new Colourant.Jar(null, null, null, null, null, null, null, null, chip, null);
+        new Colourant.Jar(null, null, null, null, null, null, null, null, chip, null, null);
     return new Colourant(
         "c", "C", form, swatch, null, null, null, null, null, null, chip == null ? null : shelf);
   }

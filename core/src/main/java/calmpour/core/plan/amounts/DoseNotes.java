@@ -6,6 +6,7 @@ import calmpour.core.derive.Recorder;
 import calmpour.core.session.JobInResin;
 import calmpour.core.tint.Colourant;
 import calmpour.core.tint.Dosing;
+import calmpour.core.tint.OwnCount;
 import calmpour.core.tint.StockCup;
 import java.util.List;
 
@@ -126,6 +127,15 @@ final class DoseNotes {
   }
 
   private static void implement(Recorder.Step step, Colourant colourant) {
+    OwnCount own = colourant.learnedCount();
+    if (own != null) {
+      step.learned(
+          colourant.form().liquid() ? "one drop, learned" : "one scoop, learned",
+          colourant.name(),
+          own.times(),
+          "times",
+          "doses/" + colourant.id());
+    }
     if (colourant.form().liquid()) {
       step.given("one drop", colourant.name(), colourant.knownDropG(), "g");
     } else {
