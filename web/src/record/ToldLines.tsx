@@ -5,8 +5,10 @@ import type { AsTold, LookedBack, RunEvent, Trouble } from "../api/client";
 import { later } from "../ui/later";
 import { Sheet } from "../ui/Sheet";
 import { useUnits } from "../units/UnitsProvider";
+import { dayAndTime } from "../words/time";
 import { toldValue, toldWords } from "../words/told";
 
+const ClockWrong = later(() => import("./ClockWrong").then((m) => m.ClockWrong));
 const Correct = later(() => import("./Correct").then((m) => m.Correct));
 
 interface Props {
@@ -22,6 +24,7 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const [line, setLine] = useState<AsTold | null>(null);
+  const [clock, setClock] = useState(false);
   const right = looked.told.filter((t) => t.was.length > 0);
   const shown = open ? looked.told : right;
   if (looked.told.length === 0) {
@@ -85,7 +88,23 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
         sx={{ minHeight: 56, mt: 1, "@media print": { display: "none" } }}
       >
         {open ? "Hide the lines" : "Correct a line…"}
+      </Button>{" "}
+      <Button
+        onClick={() => setClock(true)}
+        sx={{ minHeight: 56, mt: 1, "@media print": { display: "none" } }}
+      >
+        The clock was wrong…
       </Button>
+      {looked.clocks.map(({ showed, began, why, who }) => (
+        <Box key={`${showed} ${began}`} sx={{ color: "text.secondary" }}>
+          The clock showed {dayAndTime(new Date(showed), looked.session.zoneId)} when it began{" "}
+          {dayAndTime(new Date(began), looked.session.zoneId)}; corrected{who && ` by ${who}`}:{" "}
+          {why}
+        </Box>
+      ))}
+      {clock && (
+        <ClockWrong looked={looked} onCorrect={onCorrect} onClose={() => setClock(false)} />
+      )}
       {line && (
         <Correct
           line={line}

@@ -9,7 +9,7 @@ import { taskName } from "./tasks";
 export function toldWords(line: AsTold, { plan, session }: LookedBack): string {
   const of = line.of ?? "";
   const cups = plan.batches.flatMap((b) => b.cups);
-  const cup = cups.find((c) => c.id === of);
+  const cup = cups.find((c) => c.id === (line.kind === "DOSED" ? of.split("/")[0] : of));
   const its = cup ? cupName(cups, cup) : "a cup";
   switch (line.kind) {
     case "DONE": {

@@ -30,6 +30,10 @@ export function undoneWords(
       return "a line of the pot's log";
     case "FELT":
       return "a line of the cure diary";
+    case "STAYED":
+      return "the weight of what stayed";
+    case "DOSED":
+      return "the weight of a dose";
     case "TROUBLE":
       return (
         TROUBLES.find((t) => of.replace("FELL_INTO_PIECE", "FELL_INTO_CUP").startsWith(t.kind))

@@ -59,6 +59,41 @@ class PieceRecordTest extends DemoScreens {
   }
 
   @Test
+  void aClockThatWasWrongAllEveningIsPutRightAsOne() {
+    String run = poured();
+    int pouredAt = record(run).at("/asRun/pours/0/atSeconds").asInt();
+    Answer soon =
+        tell(run, "CLOCK", Map.of("codes", List.of("BEGAN/2099-01-01T18:00:00"), "text", "x"));
+    assertThat(soon.status()).isEqualTo(422);
+    assertThat(soon.error(0).get("field").asString()).isEqualTo("events[0].codes");
+    assertThat(tell(run, "CLOCK", Map.of("codes", List.of("soon"), "text", "x")).status())
+        .isEqualTo(422);
+    Page page = browser.page(1280, 1000);
+    page.navigate(demo.url("/pour/" + run + "/record"));
+    button(page, "The clock was wrong…").click();
+    button(page, "Correct the record").click();
+    assertThat(page.getByText("Say when it really began.")).isVisible();
+    Seen.typeMoment(page, "It really began", "03Mar20261830");
+    page.getByLabel("Why").fill("flat battery");
+    button(page, "Correct the record").click();
+    assertThat(page.getByText(Pattern.compile("corrected: flat battery"))).isVisible();
+    JsonNode right = record(run);
+    assertThat(right.get("begunAt").asString()).isEqualTo("2026-03-03T18:30:00Z");
+    // Between its beginning and a pour as much time went by as before.
+    assertThat(right.at("/asRun/pours/0/atSeconds").asInt()).isEqualTo(pouredAt);
+    assertThat(
+            demo.get("/api/runs")
+                .body()
+                .valueStream()
+                .filter(r -> r.get("id").asString().equals(run))
+                .findFirst()
+                .orElseThrow()
+                .get("begunAt")
+                .asString())
+        .isEqualTo("2026-03-03T18:30:00Z");
+  }
+
+  @Test
   void aLineIsPutRightOnceAndWhoIsSlowerIsTold() {
     String run = poured();
     JsonNode line = weighed(run);

@@ -16,6 +16,7 @@ import calmpour.core.run.Corrections;
 import calmpour.core.run.CupCurve;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunReader;
+import calmpour.core.run.WrongClock;
 import calmpour.core.session.Session;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -71,6 +72,7 @@ public class RecordController {
    * @param cupTags what the tags of its cups say
    * @param pieceTags what the tags of the pieces say that there are
    * @param told lines of the record that can be put right, in the order of their moments
+   * @param clocks where its clock was wrong and was put right
    */
   public record Looked(
       String id,
@@ -85,7 +87,8 @@ public class RecordController {
       List<PiecePhotos.OfPiece> photos,
       List<TagPages.Tag> cupTags,
       List<TagPages.Tag> pieceTags,
-      List<AsTold> told) {}
+      List<AsTold> told,
+      List<WrongClock.Righted> clocks) {}
 
   /** What tags are for. */
   public enum TagsFor {
@@ -121,7 +124,8 @@ public class RecordController {
         photos.of(id),
         TagPages.cups(run),
         TagPages.pieces(id, run, states.state(run, kept.events(), now), looked.asRun()),
-        Corrections.lines(run, kept.events()));
+        Corrections.lines(run, kept.events()),
+        kept.clocks());
   }
 
   /**

@@ -8,9 +8,11 @@ import calmpour.app.store.generated.tables.records.RunRecord;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
+import calmpour.core.run.WrongClock;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -23,6 +25,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -65,16 +68,20 @@ public class RunStore {
    *
    * @param sessionId of the kept session that it carries out; null for one that is not kept
    * @param exercise that is rehearsed; null for an evening that is poured
+   * @param run by the right clock, as are its events
    * @param events in the order in which they were told
+   * @param clocks where its clock was wrong and was put right
    */
   public record KeptRun(
       String id,
       @Nullable String sessionId,
       @Nullable String exercise,
       Run run,
-      List<RunEvent> events) {
+      List<RunEvent> events,
+      List<WrongClock.Righted> clocks) {
     public KeptRun {
       events = List.copyOf(events);
+      clocks = List.copyOf(clocks);
     }
 
     /** Null while it is not over. */
@@ -107,10 +114,11 @@ public class RunStore {
 
   /** The newest first. */
   public List<RunLine> lines() {
-    return db.select(RUN.ID, RUN.NAME, RUN.BEGUN_AT, RUN.ZONE_ID, RUN.FINISHED_AT)
+    Field<OffsetDateTime> began = DSL.coalesce(RUN.BEGAN_AT, RUN.BEGUN_AT);
+    return db.select(RUN.ID, RUN.NAME, began, RUN.ZONE_ID, RUN.FINISHED_AT)
         .from(RUN)
         .where(POURED)
-        .orderBy(RUN.BEGUN_AT.desc(), RUN.ID)
+        .orderBy(began.desc(), RUN.ID)
         .fetch(row ->
             new RunLine(
                 row.value1(),
@@ -160,7 +168,7 @@ public class RunStore {
   public synchronized KeptRun begin(@Nullable String sessionId, Run run) {
     RunRecord row = row(sessionId, run);
     row.insert();
-    return begun(new KeptRun(row.getId(), sessionId, null, run, List.of()));
+    return begun(new KeptRun(row.getId(), sessionId, null, run, List.of(), List.of()));
   }
 
   /** Begins what is only rehearsed; its own clock stands at its beginning. */
@@ -178,7 +186,7 @@ public class RunStore {
           .set(REHEARSAL.SPEED, 1)
           .execute();
     });
-    return begun(new KeptRun(row.getId(), null, exercise, run, List.of()));
+    return begun(new KeptRun(row.getId(), null, exercise, run, List.of(), List.of()));
   }
 
   /** What is not kept any more is not at hand either. */
@@ -223,7 +231,12 @@ public class RunStore {
     all.addAll(fresh);
     KeptRun after =
         new KeptRun(
-            runId, before.get().sessionId(), before.get().exercise(), before.get().run(), all);
+            runId,
+            before.get().sessionId(),
+            before.get().exercise(),
+            before.get().run(),
+            all,
+            before.get().clocks());
     Instant finishedAt = after.finishedAt();
     db.transaction(one -> {
       int seq = before.get().events().size();
@@ -246,9 +259,25 @@ public class RunStore {
           .execute();
     });
     // Only what is on the disk counts.
+    if (fresh.stream().anyMatch(e -> WrongClock.changes(e, before.get().events()))) {
+      return Optional.of(byRightClock(runId));
+    }
     atHand.put(runId, after);
     toBench(after);
     return Optional.of(after);
+  }
+
+  /** Reads a run anew whose clock was put right, and moves its line in the list. */
+  private KeptRun byRightClock(String runId) {
+    atHand.remove(runId);
+    KeptRun right = find(runId).orElseThrow();
+    Instant finishedAt = right.finishedAt();
+    db.update(RUN)
+        .set(RUN.BEGAN_AT, right.run().begunAt().atOffset(ZoneOffset.UTC))
+        .set(RUN.FINISHED_AT, finishedAt == null ? null : finishedAt.atOffset(ZoneOffset.UTC))
+        .where(RUN.ID.eq(runId))
+        .execute();
+    return right;
   }
 
   private <T> T read(
@@ -290,6 +319,8 @@ public class RunStore {
             .from(REHEARSAL)
             .where(REHEARSAL.RUN_ID.eq(row.getId()))
             .fetchOne(REHEARSAL.EXERCISE);
-    return new KeptRun(row.getId(), row.getSessionId(), exercise, run, events);
+    WrongClock.RightRun right = WrongClock.of(run, events);
+    return new KeptRun(
+        row.getId(), row.getSessionId(), exercise, right.run(), right.events(), right.clocks());
   }
 }

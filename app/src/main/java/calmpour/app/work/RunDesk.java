@@ -21,6 +21,7 @@ import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
 import calmpour.core.run.RunState;
+import calmpour.core.run.WrongClock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -130,6 +131,7 @@ public class RunDesk {
             : rehearsals.placed(before, told);
     Instant now = instant(before);
     putRight(before, events);
+    clocks(before, events, now);
     Set<TaskId> done = RunReader.done(before.run(), before.events());
     poured(events, done);
     List<String> twice =
@@ -206,6 +208,20 @@ public class RunDesk {
       }
       all.add(event);
     }
+  }
+
+  /** An evening did not begin, nor go on, in time to come. */
+  private static void clocks(KeptRun before, List<RunEvent> events, Instant now) {
+    Check check = new Check();
+    for (int i = 0; i < events.size(); i++) {
+      RunEvent event = events.get(i);
+      if (event.kind() == RunEvent.Kind.CLOCK) {
+        check.that(
+            WrongClock.isPast(before.run(), before.events(), event, now),
+            Problem.of("events[" + i + "].codes", Problem.Code.NOT_YET, event.codes().getFirst()));
+      }
+    }
+    check.orThrow();
   }
 
   /** Of what was never poured nothing becomes. */

@@ -215,7 +215,7 @@ final class History {
       case BECAME ->
           Became.of(event.codes(), event.text(), at)
               .ifPresent(b -> CavityId.read(of).ifPresent(piece -> became.put(piece, b)));
-      case DOSED, UNDONE, PUT_OFF, CORRECTED -> {}
+      case DOSED, UNDONE, PUT_OFF, CORRECTED, CLOCK -> {}
     }
     if (BY_HAND.contains(event.kind()) && !answers(event)) {
       byHand(event);

@@ -101,6 +101,11 @@ public record RunEvent(
      */
     CORRECTED,
     /**
+     * {@code codes}: when the evening really began, by the clock of its place; {@code text}: why.
+     * See {@link WrongClock}.
+     */
+    CLOCK,
+    /**
      * {@code of}: a cup or a piece that was touched, such as {@code CUP/1.2} and {@code PIECE/1.2};
      * {@code codes}: how it was, see {@link Felt}.
      */
@@ -149,11 +154,14 @@ public record RunEvent(
             kind != Kind.BECAME || Became.of(codes, text, 0).isPresent(),
             Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
         .that(
-            kind != Kind.CORRECTED || (text != null && !text.isBlank()),
+            (kind != Kind.CORRECTED && kind != Kind.CLOCK) || (text != null && !text.isBlank()),
             Problem.of("text", Problem.Code.MISSING, text))
         .that(
             kind != Kind.CORRECTED || Corrections.whole(codes, value),
             Problem.of("value", Problem.Code.MISSING, null))
+        .that(
+            kind != Kind.CLOCK || WrongClock.began(codes).isPresent(),
+            Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
         .that(
             kind != Kind.FELT || Felt.read(of, codes, 0, "").isPresent(),
             Problem.of("codes", Problem.Code.UNKNOWN_WORD, String.join(" ", codes)))
@@ -183,7 +191,7 @@ public record RunEvent(
 
   private static boolean about(Kind kind) {
     return switch (kind) {
-      case AWAY, BACK, ROOM, FINISHED -> false;
+      case AWAY, BACK, ROOM, CLOCK, FINISHED -> false;
       default -> true;
     };
   }

@@ -1,0 +1,101 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import type { LookedBack, RunEvent, Trouble } from "../api/client";
+import { Told } from "../ui/Told";
+import { MomentField } from "../ui/When";
+import { dayAndTime } from "../words/time";
+
+interface Props {
+  looked: LookedBack;
+  /** What is wrong with it; null where it was taken. */
+  onCorrect: (event: Omit<RunEvent, "id" | "at">) => Promise<Trouble | null>;
+  onClose: () => void;
+}
+
+const LONGEST_WHY = 300;
+const LONGEST_WHO = 80;
+
+/** When an evening really began, where its clock was wrong: everything told moves with it. */
+export function ClockWrong({ looked, onCorrect, onClose }: Props) {
+  const [began, setBegan] = useState("");
+  const [why, setWhy] = useState("");
+  const [who, setWho] = useState("");
+  const [asked, setAsked] = useState(false);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const ofBegan = trouble?.errors.find((e) => e.field.endsWith(".codes"));
+  const beganWrong = ofBegan
+    ? "The evening would not be over by now."
+    : asked && began === ""
+      ? "Say when it really began."
+      : undefined;
+  const whyWrong =
+    why.length > LONGEST_WHY
+      ? `${why.length - LONGEST_WHY} letters too many; a line is enough.`
+      : asked && why.trim() === ""
+        ? "Say why, for whoever reads it later."
+        : "";
+  const keep = async () => {
+    setAsked(true);
+    if (began !== "" && why.trim() !== "" && why.length <= LONGEST_WHY) {
+      const wrong = await onCorrect({
+        kind: "CLOCK",
+        codes: [`BEGAN/${began}`],
+        text: why.trim(),
+        ...(who.trim() === "" ? {} : { person: who.trim() }),
+      });
+      setTrouble(wrong);
+      if (!wrong) {
+        onClose();
+      }
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="clock-title">
+      <DialogTitle id="clock-title">The clock was wrong</DialogTitle>
+      <DialogContent>
+        <Box sx={{ display: "grid", gap: 2, pt: 1, minWidth: { md: 380 } }}>
+          <Box sx={{ color: "text.secondary" }}>
+            By the clock it began {dayAndTime(new Date(looked.begunAt), looked.session.zoneId)}.
+            Everything of the evening moves with its beginning.
+          </Box>
+          <MomentField
+            label="It really began"
+            value={began}
+            onChange={(to) => {
+              setBegan(to);
+              setTrouble(null);
+            }}
+            error={beganWrong}
+          />
+          <TextField
+            label="Why"
+            value={why}
+            onChange={(e) => setWhy(e.target.value)}
+            error={whyWrong !== ""}
+            helperText={whyWrong}
+            placeholder="the tablet still showed summer time"
+          />
+          <TextField
+            label="Who says so"
+            value={who}
+            onChange={(e) => setWho(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: LONGEST_WHO } }}
+          />
+          {trouble && !ofBegan && <Told trouble={trouble} />}
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Back</Button>
+        <Button variant="contained" onClick={() => void keep()}>
+          Correct the record
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
