@@ -133,7 +133,11 @@ class ScreenshotsTest {
       for (int step = 0; step < 9; step++) {
         rehearsal.waitForTimeout(1_300);
         if (step == 3) {
-          button(rehearsal, "On to").click();
+          rehearsal
+              .getByRole(
+                  AriaRole.BUTTON,
+                  new Page.GetByRoleOptions().setName(Pattern.compile("^On to")))
+              .click();
           rehearsal.waitForTimeout(2_000);
         }
         rehearsal.keyboard().press(" ");
