@@ -135,8 +135,7 @@ class ScreenshotsTest {
         if (step == 3) {
           rehearsal
               .getByRole(
-                  AriaRole.BUTTON,
-                  new Page.GetByRoleOptions().setName(Pattern.compile("^On to")))
+                  AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^On to")))
               .click();
           rehearsal.waitForTimeout(2_000);
         }
