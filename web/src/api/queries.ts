@@ -1,3 +1,4 @@
+// Longer than other files: a line or two for each thing that can be read.
 import {
   QueryClient,
   useInfiniteQuery,

@@ -4,12 +4,12 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import type { LookedBack, RunEvent, Trouble } from "../api/client";
 import { Told } from "../ui/Told";
 import { MomentField } from "../ui/When";
 import { dayAndTime } from "../words/time";
+import { whyWrong, WhyAndWho } from "./WhyAndWho";
 
 interface Props {
   looked: LookedBack;
@@ -17,9 +17,6 @@ interface Props {
   onCorrect: (event: Omit<RunEvent, "id" | "at">) => Promise<Trouble | null>;
   onClose: () => void;
 }
-
-const LONGEST_WHY = 300;
-const LONGEST_WHO = 80;
 
 /** When an evening really began, where its clock was wrong: everything told moves with it. */
 export function ClockWrong({ looked, onCorrect, onClose }: Props) {
@@ -34,15 +31,9 @@ export function ClockWrong({ looked, onCorrect, onClose }: Props) {
     : asked && began === ""
       ? "Say when it really began."
       : undefined;
-  const whyWrong =
-    why.length > LONGEST_WHY
-      ? `${why.length - LONGEST_WHY} letters too many; a line is enough.`
-      : asked && why.trim() === ""
-        ? "Say why, for whoever reads it later."
-        : "";
   const keep = async () => {
     setAsked(true);
-    if (began !== "" && why.trim() !== "" && why.length <= LONGEST_WHY) {
+    if (began !== "" && whyWrong(why, true) === "") {
       const wrong = await onCorrect({
         kind: "CLOCK",
         codes: [`BEGAN/${began}`],
@@ -73,19 +64,13 @@ export function ClockWrong({ looked, onCorrect, onClose }: Props) {
             }}
             error={beganWrong}
           />
-          <TextField
-            label="Why"
-            value={why}
-            onChange={(e) => setWhy(e.target.value)}
-            error={whyWrong !== ""}
-            helperText={whyWrong}
+          <WhyAndWho
+            why={why}
+            onWhy={setWhy}
+            who={who}
+            onWho={setWho}
+            asked={asked}
             placeholder="the tablet still showed summer time"
-          />
-          <TextField
-            label="Who says so"
-            value={who}
-            onChange={(e) => setWho(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: LONGEST_WHO } }}
           />
           {trouble && !ofBegan && <Told trouble={trouble} />}
         </Box>

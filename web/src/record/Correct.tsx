@@ -4,7 +4,6 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import type { AsTold, LookedBack, RunEvent, Trouble } from "../api/client";
 import { NumberField } from "../ui/NumberField";
@@ -13,6 +12,7 @@ import { ClockField } from "../ui/When";
 import { useUnits } from "../units/UnitsProvider";
 import { clockOnly, minutesOf } from "../words/time";
 import { toldValue, toldWords } from "../words/told";
+import { whyWrong, WhyAndWho } from "./WhyAndWho";
 
 interface Props {
   line: AsTold;
@@ -26,9 +26,6 @@ interface Props {
 }
 
 const DAY = 24 * 60;
-const LONGEST_WHY = 300;
-const LONGEST_WHO = 80;
-
 /** How many minutes later, by the shorter way round the clock. */
 function minutesLater(from: string, to: string): number | null {
   const [a, b] = [minutesOf(from), minutesOf(to)];
@@ -63,16 +60,10 @@ export function Correct({ line, looked, at, now, onCorrect, onClose }: Props) {
           ? "This is still to come."
           : undefined;
   const changes = otherValue || by !== 0;
-  const whyWrong =
-    why.length > LONGEST_WHY
-      ? `${why.length - LONGEST_WHY} letters too many; a line is enough.`
-      : asked && why.trim() === ""
-        ? "Say why, for whoever reads it later."
-        : "";
   const ofValue = trouble?.errors.find((e) => e.field.endsWith(".value"));
   const keep = async () => {
     setAsked(true);
-    if (changes && readable && !wrongTime && why.trim() !== "" && !whyWrong) {
+    if (changes && readable && !wrongTime && whyWrong(why, true) === "") {
       const wrong = await onCorrect({
         kind: "CORRECTED",
         of: line.id,
@@ -112,19 +103,13 @@ export function Correct({ line, looked, at, now, onCorrect, onClose }: Props) {
             />
           )}
           <ClockField label="Time" value={time} onChange={setTime} error={wrongTime} needed />
-          <TextField
-            label="Why"
-            value={why}
-            onChange={(e) => setWhy(e.target.value)}
-            error={whyWrong !== ""}
-            helperText={whyWrong}
+          <WhyAndWho
+            why={why}
+            onWhy={setWhy}
+            who={who}
+            onWho={setWho}
+            asked={asked}
             placeholder="read the scale with the cup on it"
-          />
-          <TextField
-            label="Who says so"
-            value={who}
-            onChange={(e) => setWho(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: LONGEST_WHO } }}
           />
           {trouble && !ofValue && <Told trouble={trouble} />}
           {asked && !changes && <Box role="alert">Nothing is different yet.</Box>}

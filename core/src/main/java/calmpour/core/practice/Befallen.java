@@ -45,22 +45,6 @@ final class Befallen {
   final List<Befell> all = new ArrayList<>();
 
   /**
-   * A mishap that came.
-   *
-   * @param with the step that it came with
-   * @param cup the other cup, or the one that tipped over; null for other mishaps
-   * @param pour that went wrong; null for other mishaps
-   * @param grams spilled or leaked; 0 for other mishaps
-   */
-  record Befell(
-      Mishap mishap,
-      RunEvent with,
-      Task task,
-      @Nullable CupId cup,
-      Cup.@Nullable Pour pour,
-      double grams) {}
-
-  /**
    * @param told in the order in which it was told
    */
   Befallen(Exercise exercise, Run run, Drawn drawn, List<RunEvent> told) {
@@ -215,7 +199,7 @@ final class Befallen {
                       && Math.abs(e.value() - roomC()) <= ROOM_READ_K);
       case COLD_RESIN -> warmed(befell.task().batch());
       case WRONG_CUP, SPILL, LEAK, EMBED_FORGOTTEN -> {
-        String of = trouble(befell);
+        String of = befell.trouble();
         yield after(befell)
             .anyMatch(e -> e.kind() == RunEvent.Kind.TROUBLE && e.of() != null && told(e.of(), of));
       }
@@ -224,29 +208,6 @@ final class Befallen {
 
   private static boolean told(String is, String of) {
     return is.equals(of) || is.startsWith(of + "/");
-  }
-
-  /**
-   * What an event of trouble names when it tells of this; which cup the wrong colour came from may
-   * differ.
-   */
-  private static String trouble(Befell befell) {
-    return switch (befell.mishap().kind()) {
-      case WRONG_CUP -> BenchTrouble.Kind.WRONG_COLOUR + "/" + id(befell);
-      case SPILL -> BenchTrouble.Kind.SPILLED + "/" + befell.cup();
-      case LEAK -> BenchTrouble.Kind.LEAKS + "/" + into(befell);
-      case EMBED_FORGOTTEN -> BenchTrouble.Kind.EMBED_FORGOTTEN + "/" + befell.task().id().text();
-      case PHONE, OVER_POUR, WARM_ROOM, COLD_RESIN ->
-          throw new IllegalStateException("bug: no trouble of the bench " + befell.mishap());
-    };
-  }
-
-  private static String id(Befell befell) {
-    return befell.pour() == null ? "" : befell.pour().id().toString();
-  }
-
-  static String into(Befell befell) {
-    return befell.pour() == null ? "" : befell.pour().id().into().toString();
   }
 
   private Stream<RunEvent> after(Befell befell) {
@@ -284,7 +245,7 @@ final class Befallen {
                     id,
                     at,
                     RunEvent.Kind.TROUBLE,
-                    trouble(befell) + "/" + befell.cup(),
+                    befell.trouble() + "/" + befell.cup(),
                     null,
                     BenchTrouble.Answer.STAYS.name()));
           }
@@ -296,7 +257,7 @@ final class Befallen {
                     id,
                     at.plusMillis(1),
                     RunEvent.Kind.TROUBLE,
-                    trouble(befell),
+                    befell.trouble(),
                     befell.grams(),
                     BenchTrouble.Answer.GOES_ON.name()));
           }
@@ -338,7 +299,7 @@ final class Befallen {
   /** As much is gone as is gone, however much somebody took it for. */
   private RunEvent spilled(RunEvent event) {
     for (Befell befell : all) {
-      if (befell.mishap().kind() == Mishap.Kind.SPILL && trouble(befell).equals(event.of())) {
+      if (befell.mishap().kind() == Mishap.Kind.SPILL && befell.trouble().equals(event.of())) {
         return event.withValue(befell.grams());
       }
     }
@@ -372,7 +333,7 @@ final class Befallen {
         case LEAK -> {
           if (!seenTo(befell)) {
             signs.add(
-                new Seen.Sign(Seen.SignKind.CREEPS_OUT, at, into(befell), null, mishap.size()));
+                new Seen.Sign(Seen.SignKind.CREEPS_OUT, at, befell.into(), null, mishap.size()));
           }
         }
         // Read off the wall, the scale, the bottle and the mould.

@@ -142,7 +142,7 @@ final class Judged {
   /** What is wrong with pieces, whatever the clocks say. */
   private List<Flaw> flaws() {
     List<Flaw> flaws = new ArrayList<>();
-    for (Befallen.Befell befell : befallen.all) {
+    for (Befell befell : befallen.all) {
       Cup.Pour pour = befell.pour();
       boolean seenTo = befallen.seenTo(befell);
       if (befell.mishap().kind() == Mishap.Kind.COLD_RESIN && !seenTo) {

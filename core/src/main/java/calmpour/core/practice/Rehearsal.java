@@ -91,7 +91,7 @@ public final class Rehearsal {
         yield later(now, run.begunAt().plusSeconds((long) begun + takes));
       }
       case AWAY -> {
-        Befallen.Befell call = befallen.ringing(now);
+        Befell call = befallen.ringing(now);
         yield call == null ? now : now.plusSeconds(Math.round(call.mishap().size() * 60));
       }
       case ADDED -> now.plusSeconds(ADDING_SECONDS);

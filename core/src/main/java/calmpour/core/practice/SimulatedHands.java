@@ -30,7 +30,7 @@ final class SimulatedHands {
   private final boolean heeds;
   private final List<RunEvent> told = new ArrayList<>();
   private final List<Rehearsal.Stroke> strokes = new ArrayList<>();
-  private final Set<Befallen.Befell> met = new HashSet<>();
+  private final Set<Befell> met = new HashSet<>();
   private Instant now;
 
   SimulatedHands(Rehearsal world, Run run, RunReader runs, Drawn drawn, boolean heeds) {
@@ -62,7 +62,7 @@ final class SimulatedHands {
         break;
       }
       step(next);
-      for (Befallen.Befell befell : world.befallen(told).all) {
+      for (Befell befell : world.befallen(told).all) {
         if (met.add(befell)) {
           answer(befell);
         }
@@ -97,7 +97,7 @@ final class SimulatedHands {
     return world.befallen(told).seconds(at);
   }
 
-  private void answer(Befallen.Befell befell) {
+  private void answer(Befell befell) {
     if (!heeds) {
       if (befell.mishap().kind() == Mishap.Kind.PHONE) {
         tellAndWait(RunEvent.Kind.AWAY, null, null);
@@ -109,21 +109,9 @@ final class SimulatedHands {
       case OVER_POUR -> add();
       case WARM_ROOM -> tell(RunEvent.Kind.ROOM, null, world.befallen(told).roomC());
       case WRONG_CUP -> wrongCup(befell);
-      case EMBED_FORGOTTEN ->
-          trouble(
-              BenchTrouble.Kind.EMBED_FORGOTTEN + "/" + befell.task().id().text(),
-              BenchTrouble.Answer.LATE,
-              null);
-      case SPILL ->
-          trouble(
-              BenchTrouble.Kind.SPILLED + "/" + befell.cup(),
-              BenchTrouble.Answer.GOES_ON,
-              befell.grams());
-      case LEAK ->
-          trouble(
-              BenchTrouble.Kind.LEAKS + "/" + Befallen.into(befell),
-              BenchTrouble.Answer.MENDED,
-              befell.grams());
+      case EMBED_FORGOTTEN -> trouble(befell.trouble(), BenchTrouble.Answer.LATE, null);
+      case SPILL -> trouble(befell.trouble(), BenchTrouble.Answer.GOES_ON, befell.grams());
+      case LEAK -> trouble(befell.trouble(), BenchTrouble.Answer.MENDED, befell.grams());
       case PHONE, COLD_RESIN -> {}
     }
   }
@@ -139,7 +127,7 @@ final class SimulatedHands {
   }
 
   /** The two colours change places: both pieces have another colour, and neither runs short. */
-  private void wrongCup(Befallen.Befell befell) {
+  private void wrongCup(Befell befell) {
     Cup.Pour here = known(befell.pour());
     CupId other = known(befell.cup());
     trouble(wrong(here, other), BenchTrouble.Answer.STAYS, null);
