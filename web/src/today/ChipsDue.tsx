@@ -1,7 +1,6 @@
 import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
 import { useSwatches } from "../api/queries";
-import { nextText } from "../words/swatches";
 import { dayName } from "../words/dates";
 
 /** Chips of the swatch book that are to be looked at again. */
@@ -15,10 +14,12 @@ export function ChipsDue() {
       <Box component="h2" sx={{ typography: "h2", m: 0 }}>
         Swatches to look at
       </Box>
-      {due.map((view) => (
-        <Box key={view.chip.id} sx={{ py: 0.75 }}>
-          <Link href="/journal?part=swatches">{view.chip.colourName}</Link>, made{" "}
-          {dayName(view.chip.madeOn)}. {nextText(view)}
+      <Box sx={{ color: "text.secondary" }}>
+        Hold each beside a piece of its colour kept in the dark.
+      </Box>
+      {due.map(({ chip }) => (
+        <Box key={chip.id} sx={{ py: 0.5 }}>
+          <Link href="/journal?part=swatches">{chip.colourName}</Link>, made {dayName(chip.madeOn)}
         </Box>
       ))}
     </Box>

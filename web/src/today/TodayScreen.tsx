@@ -205,12 +205,12 @@ function Due({ today }: { today: Today }) {
       <Unreadable names={today.unreadable} />
       {list("Due now", ready)}
       <BeingTimed />
-      <ChipsDue />
       <Touches
         due={today.due}
         onFelt={(due, of, word) => void tell(due, { kind: "FELT", of, codes: [word] })}
       />
       <ToLookAt evenings={today.toLookAt} />
+      <ChipsDue />
       <Curing due={later} now={now} />
       {list("Later", later)}
       <Planned sessions={planned} />
