@@ -113,6 +113,8 @@ export function BenchMain(props: Props) {
       const batch = plan.batches.find((b) => b.number === rescue.batch);
       return batch ? measured(units, measureOfPart(batch, part), g) : showWith(units.MASS, g);
     });
+  // Of what is only rehearsed nothing is learned.
+  const weighs = shown?.status === "TO_DO" && stands.seen === undefined;
   const farWords = adds
     ? { title: adds.title, figure: adds.parts }
     : waits
@@ -162,7 +164,7 @@ export function BenchMain(props: Props) {
               units={units}
             />
           )}
-          {shown.kind === "TINT" && shown.status === "TO_DO" && (
+          {weighs && shown.kind === "TINT" && (
             <WeighKeys
               label="What the doses weigh"
               help="Weigh what you counted, and later plans know your drop and your scoop."
@@ -177,7 +179,7 @@ export function BenchMain(props: Props) {
           {(shown.kind === "LEFTOVERS" || shown.kind === "CLEAN_UP") && (
             <FillersHere runId={running.opened.id} plan={plan} told={stands.told} at={at} />
           )}
-          {shown.kind === "CLEAN_UP" && shown.status === "TO_DO" && (
+          {weighs && shown.kind === "CLEAN_UP" && (
             <WeighKeys
               label="What stayed in the cups"
               help="Weigh what stayed in a cup, without the cup, and later plans know it."

@@ -27,7 +27,7 @@ export function ClockWrong({ looked, onCorrect, onClose }: Props) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const ofBegan = trouble?.errors.find((e) => e.field.endsWith(".codes"));
   const beganWrong = ofBegan
-    ? "The evening would not be over by now."
+    ? "It cannot have begun then: from 2000 on, and over by now."
     : asked && began === ""
       ? "Say when it really began."
       : undefined;

@@ -20,6 +20,9 @@ import org.jspecify.annotations.Nullable;
 public final class WrongClock {
   private static final String BEGAN = "BEGAN/";
 
+  /** A slip of the hand, not an evening; and seconds since then would not fit. */
+  private static final int FIRST_YEAR = 2000;
+
   private WrongClock() {}
 
   /**
@@ -50,7 +53,8 @@ public final class WrongClock {
       return Optional.empty();
     }
     try {
-      return Optional.of(LocalDateTime.parse(codes.getFirst().substring(BEGAN.length())));
+      return Optional.of(LocalDateTime.parse(codes.getFirst().substring(BEGAN.length())))
+          .filter(began -> began.getYear() >= FIRST_YEAR);
     } catch (DateTimeParseException notATime) {
       return Optional.empty();
     }

@@ -94,7 +94,11 @@ class WrongClockTest {
   void nonsenseAndTimeToComeAreRefused() {
     Instant now = RUN.begunAt().plusSeconds(50_000);
     for (List<String> codes :
-        List.of(List.<String>of(), List.of("BEGAN/soon"), List.of("AT/" + now))) {
+        List.of(
+            List.<String>of(),
+            List.of("BEGAN/soon"),
+            List.of("BEGAN/0026-03-03T18:30:00"),
+            List.of("AT/" + now))) {
       assertThatThrownBy(
               () -> new RunEvent("x", now, RunEvent.Kind.CLOCK, null, null, codes, "why"))
           .isInstanceOf(InvalidValuesException.class);
