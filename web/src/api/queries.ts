@@ -23,6 +23,7 @@ import {
   type MouldFill,
   type NewChip,
   type LearnedHand,
+  type LidSurplus,
   type ResinPace,
   type SetUp,
   type TellTiming,
@@ -148,8 +149,53 @@ export const useTrials = () => useKept(["journal", "trials"], () => api.GET("/ap
 export const useMouldLives = () =>
   useKept(["journal", "moulds"], () => api.GET("/api/journal/moulds"));
 
-export const useLearnedHands = () =>
-  useKept(["journal", "hands"], () => api.GET("/api/journal/hands"));
+/** How long hands take; of everybody where nobody is named. */
+export const useLearnedHands = (person: string) =>
+  useKept(["journal", "hands", person], () =>
+    api.GET("/api/journal/hands", { params: { query: person === "" ? {} : { person } } }),
+  );
+
+/** Who told evenings in their own name. */
+export const useHandsOf = () =>
+  useKept(["journal", "people"], () => api.GET("/api/journal/hands/people"));
+
+export const useLearnedOverage = () =>
+  useKept(["journal", "overage"], () => api.GET("/api/journal/overage"));
+
+/** The evenings behind how much overage was needed. */
+export const useBehindOverage = () =>
+  useKept(["journal", "behind", "overage"], () => api.GET("/api/journal/overage/evenings"));
+
+export const useLearnedDrift = () =>
+  useKept(["journal", "drift"], () => api.GET("/api/journal/room/drift"));
+
+/** The evenings on which the room was read more than once. */
+export const useBehindDrift = () =>
+  useKept(["journal", "behind", "drift"], () => api.GET("/api/journal/room/drift/evenings"));
+
+export const useLearnedLids = () =>
+  useKept(["journal", "lids"], () => api.GET("/api/journal/lids"));
+
+/** The evenings behind what a closed mould needs to be filled over by. */
+export const useBehindLid = (mould: string) =>
+  useKept(["journal", "behind", "lid", mould], () =>
+    api.GET("/api/journal/lids/{mould}/evenings", { params: { path: { mould } } }),
+  );
+
+/** Plans with what was learned of a closed mould, or as assumed again. */
+export function usePlanWithLid(onTrouble: (trouble: Trouble | null) => void) {
+  const client = useQueryClient();
+  return (lid: LidSurplus, learned: boolean) =>
+    void ask(
+      api.PUT("/api/journal/lids/{mould}", {
+        params: { path: { mould: lid.mouldId }, query: { learned } },
+      }),
+    ).then((answer) => {
+      onTrouble(answer.status === "trouble" ? answer.trouble : null);
+      // The mould on the shelf is another one now.
+      return client.invalidateQueries();
+    });
+}
 
 export const useLearnedRoom = () =>
   useKept(["journal", "room"], () => api.GET("/api/journal/room"));
@@ -239,9 +285,11 @@ export function usePlanWithDoses(onTrouble: (trouble: Trouble | null) => void) {
 }
 
 /** The evenings behind how long hands take for a step. */
-export const useBehindHands = (speed: LearnedHand["speed"]) =>
-  useKept(["journal", "behind", "hands", speed], () =>
-    api.GET("/api/journal/hands/{speed}/evenings", { params: { path: { speed } } }),
+export const useBehindHands = (speed: LearnedHand["speed"], person: string) =>
+  useKept(["journal", "behind", "hands", speed, person], () =>
+    api.GET("/api/journal/hands/{speed}/evenings", {
+      params: { path: { speed }, query: person === "" ? {} : { person } },
+    }),
   );
 
 /** The evenings on which the room was read. */

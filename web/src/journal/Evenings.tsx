@@ -5,6 +5,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useRef } from "react";
 import type { JournalEvening, JournalFound, JournalPiece } from "../api/client";
 import { BoardStrip } from "../drawing/BoardStrip";
+import { usePrinting } from "../ui/usePrinting";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { faultWords, VERDICTS } from "../words/record";
@@ -23,6 +24,7 @@ export function Evenings({
   const { evenings, counted } = found;
   const unseen = counted.pieces - counted.good - counted.seconds - counted.lost;
   const list = useRef<HTMLDivElement>(null);
+  const paper = usePrinting();
   // Its list changes with every scroll; nothing here is remembered over it.
   // eslint-disable-next-line react-hooks/incompatible-library
   const rows = useVirtualizer({
@@ -45,6 +47,7 @@ export function Evenings({
         {counted.pieces === 1 ? "piece" : "pieces"}: {counted.good} good, {counted.seconds} seconds,{" "}
         {counted.lost} lost{unseen > 0 && `, ${unseen} not looked at`}.
       </Box>
+      {paper && <OnPaper found={found} />}
       <Box
         ref={list}
         tabIndex={0}
@@ -54,7 +57,7 @@ export function Evenings({
           height: { xs: "68vh", md: "calc(100vh - 250px)" },
           minHeight: 320,
           overflow: "auto",
-          "@media print": { height: "auto", overflow: "visible" },
+          "@media print": { display: "none" },
         }}
       >
         <Box sx={{ height: rows.getTotalSize(), position: "relative" }}>
@@ -75,18 +78,52 @@ export function Evenings({
                     transform: `translateY(${row.start}px)`,
                   }}
                 >
-                  {before?.day.slice(0, 7) !== evening.day.slice(0, 7) && (
-                    <Box component="h2" sx={{ typography: "h2", m: 0, pt: 1.5, pb: 0.5 }}>
-                      {monthName(evening.day)}
-                    </Box>
-                  )}
-                  <Evening evening={evening} />
+                  <InItsMonth evening={evening} before={before} />
                 </Box>
               )
             );
           })}
         </Box>
       </Box>
+    </>
+  );
+}
+
+/** All that was fetched, none of it left out: paper does not scroll. */
+function OnPaper({ found: { evenings, counted } }: { found: JournalFound }) {
+  return (
+    <Box>
+      {evenings.length < counted.evenings && (
+        <Box>
+          The latest {evenings.length} of {counted.evenings} evenings. Scroll down before printing
+          for more.
+        </Box>
+      )}
+      {evenings.map((evening, at) => (
+        <Box key={evening.id} sx={{ breakInside: "avoid" }}>
+          <InItsMonth evening={evening} before={evenings[at - 1]} />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** An evening, under the name of its month where that is another one. */
+function InItsMonth({
+  evening,
+  before,
+}: {
+  evening: JournalEvening;
+  before: JournalEvening | undefined;
+}) {
+  return (
+    <>
+      {before?.day.slice(0, 7) !== evening.day.slice(0, 7) && (
+        <Box component="h2" sx={{ typography: "h2", m: 0, pt: 1.5, pb: 0.5 }}>
+          {monthName(evening.day)}
+        </Box>
+      )}
+      <Evening evening={evening} />
     </>
   );
 }

@@ -17,6 +17,8 @@ import { Evenings } from "./Evenings";
 import { LearnedHabit } from "./LearnedHabit";
 import { LearnedHands } from "./LearnedHands";
 import { LearnedFills } from "./LearnedFills";
+import { LearnedLids } from "./LearnedLids";
+import { LearnedOverage } from "./LearnedOverage";
 import { LearnedPaces } from "./LearnedPaces";
 import { LearnedDoses } from "./LearnedDoses";
 import { LearnedStays } from "./LearnedStays";
@@ -76,9 +78,11 @@ export function JournalScreen() {
           <LearnedHabit />
           <LearnedPaces />
           <LearnedFills />
+          <LearnedLids />
           <LearnedStays />
           <LearnedDoses />
           <ProvenDepths />
+          <LearnedOverage />
           <LearnedRoom />
           <LearnedHands />
         </>

@@ -5,7 +5,7 @@ import { OneOf } from "../ui/OneOf";
 import { Told } from "../ui/Told";
 import { useKeepUsual } from "../ways/useKeepUsual";
 
-/** Whether what is learned of resins, moulds, cups, doses and hands is always planned with. */
+/** Whether what is learned of resins, moulds, lids, cups, doses and hands is always planned with. */
 export function useAlwaysLearned(): boolean {
   return useUsual().data?.usual.learned === "ALWAYS";
 }
@@ -20,7 +20,7 @@ export function LearnedHabit() {
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, alignItems: "center" }}>
-        <span>Plan with what was learned of resins, moulds, cups, doses and hands</span>
+        <span>Plan with what was learned of resins, moulds, lids, cups, doses and hands</span>
         <OneOf<Usual["learned"]>
           label="Plan with what was learned"
           choices={[

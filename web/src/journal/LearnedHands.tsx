@@ -2,9 +2,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Hands, LearnedHand } from "../api/client";
-import { useBehindHands, useLearnedHands, useUsual } from "../api/queries";
+import { useBehindHands, useHandsOf, useLearnedHands, useUsual } from "../api/queries";
 import { EveningsBehind } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
+import { OneOf } from "../ui/OneOf";
 import { Empty, Told } from "../ui/Told";
 import { useKeepUsual } from "../ways/useKeepUsual";
 import { secondsText, SPEEDS } from "../words/journal";
@@ -15,22 +16,49 @@ const SAME = 0.03;
 
 /** How long hands really take, beside what is planned with; taken over only when the maker says so. */
 export function LearnedHands() {
+  const [person, setPerson] = useState("");
+  const people = useHandsOf().data ?? [];
   return (
-    <Fetched query={useLearnedHands()} loading="Reading the evenings…">
+    <Box
+      component="section"
+      aria-label="Learned: your hands"
+      sx={{ display: "grid", gap: 1, maxWidth: 1100 }}
+    >
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, alignItems: "center" }}>
+        <Box component="h2" sx={{ typography: "h2", m: 0 }}>
+          {person === "" ? "Your hands" : `${person}’s hands`}
+        </Box>
+        {people.length > 0 && (
+          <OneOf<string>
+            label="Whose hands"
+            choices={[["", "everybody’s"], ...people.map((p) => [p, p] as const)]}
+            chosen={person}
+            onChoose={setPerson}
+          />
+        )}
+      </Box>
+      <OfPerson person={person} key={person} />
+    </Box>
+  );
+}
+
+function OfPerson({ person }: { person: string }) {
+  return (
+    <Fetched query={useLearnedHands(person)} loading="Reading the evenings…">
       {(rows) =>
         rows.length === 0 ? (
           <Empty title="Nothing learned yet">
             <p>After three evenings at the bench your own speeds are shown here.</p>
           </Empty>
         ) : (
-          <Rows rows={rows} />
+          <Rows rows={rows} person={person} />
         )
       }
     </Fetched>
   );
 }
 
-function Rows({ rows }: { rows: LearnedHand[] }) {
+function Rows({ rows, person }: { rows: LearnedHand[]; person: string }) {
   const usual = useUsual().data;
   const { put, trouble } = useKeepUsual(usual);
   const [before, setBefore] = useState<Partial<Hands>>({});
@@ -45,14 +73,7 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
     }
   };
   return (
-    <Box
-      component="section"
-      aria-label="Learned: your hands"
-      sx={{ display: "grid", gap: 1, maxWidth: 900 }}
-    >
-      <Box component="h2" sx={{ typography: "h2", m: 0 }}>
-        Your hands
-      </Box>
+    <>
       <Box>The middle step of each evening, and the middle evening.</Box>
       {trouble && <Told trouble={trouble} />}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
@@ -99,7 +120,8 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
               {!row.enough ? (
                 <span>too few evenings yet</span>
               ) : always ? (
-                <span>planned with, always</span>
+                // Always planned with is what everybody’s evenings say.
+                person === "" && <span>planned with, always</span>
               ) : was !== undefined ? (
                 <Button
                   aria-label={`As before: ${words}`}
@@ -120,17 +142,17 @@ function Rows({ rows }: { rows: LearnedHand[] }) {
               )}
               {open === row.speed && (
                 <Box sx={{ flexBasis: "100%" }}>
-                  <OfHands speed={row.speed} />
+                  <OfHands speed={row.speed} person={person} />
                 </Box>
               )}
             </Box>
           );
         })}
       </Box>
-    </Box>
+    </>
   );
 }
 
-function OfHands({ speed }: { speed: LearnedHand["speed"] }) {
-  return <EveningsBehind query={useBehindHands(speed)} of="hands" />;
+function OfHands({ speed, person }: { speed: LearnedHand["speed"]; person: string }) {
+  return <EveningsBehind query={useBehindHands(speed, person)} of="hands" />;
 }

@@ -1,73 +1,88 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
-import { useState } from "react";
-import type { RoomFelt } from "../api/client";
-import { useBehindRoom, useLearnedRoom, useUsual } from "../api/queries";
+import type { RoomDrift, RoomFelt } from "../api/client";
+import {
+  useBehindDrift,
+  useBehindRoom,
+  useLearnedDrift,
+  useLearnedRoom,
+  useUsual,
+} from "../api/queries";
 import { EveningsBehind } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
-import { Told } from "../ui/Told";
+import { leftOut } from "../ui/path";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
-import { useKeepUsual } from "../ways/useKeepUsual";
-import { AS_TOLD_K, roomText } from "../words/learned";
+import { AS_TOLD_K, driftText, roomText, STEADY_K } from "../words/learned";
+import { LearnedUsual } from "./LearnedUsual";
 
-/** How warm the room really is. */
+/** How warm the room really is, and how it goes on while somebody works in it. */
 export function LearnedRoom() {
+  const drift = useLearnedDrift().data;
   return (
     <Fetched query={useLearnedRoom()} loading="Reading the room…">
-      {(room) => <Room room={room} />}
+      {(room) => <Room room={room} drift={drift} />}
     </Fetched>
   );
 }
 
-function Room({ room }: { room: RoomFelt }) {
+function Room({ room, drift }: { room: RoomFelt; drift: RoomDrift | undefined }) {
   const units = useUnits();
-  const usual = useUsual().data;
-  const { put, trouble } = useKeepUsual(usual);
-  const [before, setBefore] = useState<number | null>(null);
-  const [open, setOpen] = useState(false);
+  const told = useUsual().data?.usual.room;
   const text = roomText(room, units);
-  if (text === null || !usual) {
+  const goes = drift ? driftText(drift, units) : null;
+  if (text === null || !told) {
     return null;
   }
-  const told = usual.usual.room.temperatureC;
-  const set = async (temperatureC: number, was: number | null) => {
-    if (await put({ ...usual.usual, room: { ...usual.usual.room, temperatureC } })) {
-      setBefore(was);
-    }
-  };
-  const warmer = Math.round((told + room.warmerK) * 10) / 10;
+  const warmer = tenths(told.temperatureC + room.warmerK);
+  const warms = tenths(drift?.warmerKPerHour ?? 0);
+  const wanted = Math.abs(warms) < STEADY_K ? undefined : warms;
   return (
     <Box component="section" aria-label="Learned: your room" sx={{ display: "grid", gap: 1 }}>
       <Box component="h2" sx={{ typography: "h2", m: 0 }}>
         Your room
       </Box>
-      {trouble && <Told trouble={trouble} />}
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center" }}>
-        <span>{text}</span>
-        <Button
-          aria-label="Which evenings? Your room"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-        >
-          Which evenings?
-        </Button>
-        {before !== null ? (
-          <Button onClick={() => void set(before, null)}>As before</Button>
-        ) : (
-          room.enough &&
-          Math.abs(room.warmerK) >= AS_TOLD_K && (
-            <Button variant="outlined" onClick={() => void set(warmer, told)}>
-              Plan with {showWith(units.TEMPERATURE, warmer, 1)}
-            </Button>
-          )
-        )}
-      </Box>
-      {open && <OfRoom />}
+      <LearnedUsual
+        of="Your room"
+        text={text}
+        plan={
+          room.enough && Math.abs(room.warmerK) >= AS_TOLD_K
+            ? `Plan with ${showWith(units.TEMPERATURE, warmer, 1)}`
+            : null
+        }
+        taken={(usual) => ({ ...usual, room: { ...usual.room, temperatureC: warmer } })}
+        behind={() => <OfRoom />}
+      />
+      {drift && goes !== null && (
+        <LearnedUsual
+          of="How your room goes on"
+          text={goes}
+          plan={
+            drift.enough && wanted !== told.warmsKPerHour
+              ? wanted === undefined
+                ? "Plan with a steady room"
+                : `Plan with ${showWith(units.TEMPERATURE_DIFFERENCE, wanted, 1)} an hour`
+              : null
+          }
+          taken={(usual) => ({
+            ...usual,
+            room:
+              wanted === undefined
+                ? leftOut(usual.room, "warmsKPerHour")
+                : { ...usual.room, warmsKPerHour: wanted },
+          })}
+          behind={() => <OfDrift />}
+        />
+      )}
     </Box>
   );
 }
 
+const tenths = (of: number) => Math.round(of * 10) / 10;
+
 function OfRoom() {
   return <EveningsBehind query={useBehindRoom()} of="room" />;
+}
+
+function OfDrift() {
+  return <EveningsBehind query={useBehindDrift()} of="drift" />;
 }

@@ -221,6 +221,7 @@ export function Bench({ run, running }: BenchProps) {
             waits={offset === 0 ? waits : undefined}
             now={now}
             at={at}
+            silent={silent}
             tell={tell}
             onClock={() => void run.refresh()}
           />

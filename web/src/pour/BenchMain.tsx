@@ -20,7 +20,8 @@ import { minutes, rescueWords } from "../words/counted";
 import { Rescued, StepView, Waiting } from "./StepView";
 import { wakeSound } from "./sounds";
 import type { Happened, Running } from "./useRun";
-import { countedInto, stayedIn } from "./weighed";
+import { WhoWorks } from "./WhoWorks";
+import { countedInto, squeezedOut, stayedIn } from "./weighed";
 import { WeighKeys } from "./WeighKeys";
 import { WeightPad } from "./WeightPad";
 
@@ -78,6 +79,7 @@ export function BenchMain(props: Props) {
     return (
       <>
         {leads() && <FirstEvening />}
+        {stands.seen === undefined && <WhoWorks />}
         <Checklist
           plan={plan}
           checked={checked}
@@ -170,6 +172,7 @@ export function BenchMain(props: Props) {
               help="Weigh what you counted, and later plans know your drop and your scoop."
               things={countedInto(shown.cupId, doses, units)}
               kind="DOSED"
+              before={state.weighed}
               tell={tell}
             />
           )}
@@ -185,6 +188,17 @@ export function BenchMain(props: Props) {
               help="Weigh what stayed in a cup, without the cup, and later plans know it."
               things={stayedIn(plan.batches.find((b) => b.number === shown.batch)?.cups ?? [])}
               kind="STAYED"
+              before={state.weighed}
+              tell={tell}
+            />
+          )}
+          {weighs && (shown.kind === "LID" || shown.kind === "DEMOULD") && (
+            <WeighKeys
+              label="What the lids squeezed out"
+              help="Weigh the flash of a piece, and later plans know how much to fill its mould over."
+              things={squeezedOut(props.steps, shown, plan)}
+              kind="SQUEEZED"
+              before={state.weighed}
               tell={tell}
             />
           )}

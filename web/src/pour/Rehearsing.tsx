@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, ask, type Plan, type RunStep, type Seen } from "../api/client";
 import { WrongMark } from "../ui/Told";
@@ -8,6 +8,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
 import { cupSeenWords, signWords } from "../words/rehearsal";
 import { LOW } from "./low";
+import { play } from "./sounds";
 import type { Happened } from "./useRun";
 
 const SPEEDS = [0, 1, 10, 60];
@@ -26,13 +27,14 @@ interface Props {
   /** Seconds from when the run was begun. */
   now: number;
   at: (seconds: number) => string;
+  silent: boolean;
   tell: (...happened: Happened[]) => void;
   onClock: () => void;
 }
 
 /** What one would see at the bench of an evening that is only rehearsed, and its clock. */
 export function Rehearsing(props: Props) {
-  const { id, seen, speed, plan, shown, waits, now, at, tell, onClock } = props;
+  const { id, seen, speed, plan, shown, waits, now, at, silent, tell, onClock } = props;
   const units = useUnits();
   const navigate = useNavigate();
   const [said, setSaid] = useState<string | null>(null);
@@ -65,6 +67,12 @@ export function Rehearsing(props: Props) {
     [LOW]: { minHeight: 40 },
   };
   const { signs } = seen;
+  const rings = !silent && signs.some((s) => s.kind === "PHONE_RINGS");
+  useEffect(() => {
+    if (rings) {
+      play("phone");
+    }
+  }, [rings]);
   return (
     <Box
       component="section"

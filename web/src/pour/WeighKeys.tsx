@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import type { WeighedBeside } from "../api/client";
 import { useUnits } from "../units/UnitsProvider";
 import { show, showWith } from "../units/units";
 import { Keypad } from "./Keypad";
@@ -13,12 +14,14 @@ interface Props {
   /** What it is good for. */
   help: string;
   things: Weighable[];
-  kind: Happened["kind"];
+  kind: WeighedBeside["kind"];
+  /** What was weighed before. */
+  before: WeighedBeside[];
   tell: (...happened: Happened[]) => void;
 }
 
 /** Things that may be weighed beside the work, so that later plans know more. */
-export function WeighKeys({ label, help, things, kind, tell }: Props) {
+export function WeighKeys({ label, help, things, kind, before, tell }: Props) {
   const units = useUnits();
   const [weighs, setWeighs] = useState<Weighable | null>(null);
   const [weighed, setWeighed] = useState<Record<string, number>>({});
@@ -30,7 +33,8 @@ export function WeighKeys({ label, help, things, kind, tell }: Props) {
       <Box sx={{ color: "text.secondary" }}>{help}</Box>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", mt: 0.5 }}>
         {things.map((thing) => {
-          const grams = weighed[thing.of];
+          const grams =
+            weighed[thing.of] ?? before.find((w) => w.kind === kind && w.of === thing.of)?.grams;
           return (
             <Button
               key={thing.of}
@@ -63,7 +67,7 @@ export function WeighKeys({ label, help, things, kind, tell }: Props) {
             onDone={(value) => {
               const grams = value * units.MASS.scale;
               tell({ kind, of: weighs.of, value: grams });
-              setWeighed((before) => ({ ...before, [weighs.of]: grams }));
+              setWeighed((those) => ({ ...those, [weighs.of]: grams }));
               setWeighs(null);
             }}
             onCancel={() => setWeighs(null)}

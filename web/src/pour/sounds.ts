@@ -1,10 +1,11 @@
-/** Soon, now and stop: told apart by pitch, number and length, made in the browser. */
-export type Sound = "soon" | "now" | "stop";
+/** Soon, now and stop, and a phone that is rehearsed: told apart by pitch, number and length, made in the browser. */
+export type Sound = "soon" | "now" | "stop" | "phone";
 
 const TONES: Record<Sound, { hz: number; ms: number; times: number }> = {
   soon: { hz: 660, ms: 120, times: 1 },
   now: { hz: 880, ms: 160, times: 2 },
   stop: { hz: 220, ms: 600, times: 3 },
+  phone: { hz: 1_480, ms: 70, times: 12 },
 };
 
 let audio: AudioContext | null = null;

@@ -8,6 +8,7 @@ import {
   type Trouble,
 } from "../api/client";
 import { keepUntold, raisedSteps, readUntold } from "./untold";
+import { whoWorks } from "./whoWorks";
 
 /** A clock that goes on between two answers of the server, which may run faster than the world. */
 export interface WallClock {
@@ -167,7 +168,14 @@ export function useRun(id: string) {
   const tell = useCallback(
     (...happened: Happened[]) => {
       const at = new Date(clock.current ? clockNow(clock.current) : Date.now()).toISOString();
-      const events = happened.map((h) => ({ codes: [], ...h, id: crypto.randomUUID(), at }));
+      const person = whoWorks();
+      const events = happened.map((h) => ({
+        codes: [],
+        ...(person === null ? {} : { person }),
+        ...h,
+        id: crypto.randomUUID(),
+        at,
+      }));
       queue.current = [...queue.current, ...events];
       keepUntold(id, { events: queue.current, older: older.current });
       setUntold([...older.current.flatMap((o) => o.events), ...queue.current]);

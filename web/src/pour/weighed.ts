@@ -1,7 +1,7 @@
-import type { Cup, Dose } from "../api/client";
+import type { Cup, Dose, Plan, RunStep } from "../api/client";
 import type { Units } from "../units/units";
 import { doseFigure } from "../words/doses";
-import { cupName } from "../words/places";
+import { cavityName, cupName } from "../words/places";
 
 /** Something that can be put on the scale at the bench. */
 export interface Weighable {
@@ -41,4 +41,19 @@ export function countedInto(cupId: string | undefined, doses: Dose[], units: Uni
             mostIs: "That many never weigh more than",
           };
         });
+}
+
+/** What lids squeezed out of the closed moulds of a batch, or of one line of it. */
+export function squeezedOut(steps: RunStep[], shown: RunStep, plan: Plan): Weighable[] {
+  const pours = plan.batches.flatMap((b) => b.cups.flatMap((c) => c.pours));
+  return steps
+    .filter((s) => s.batch === shown.batch && s.card.says.some((say) => say.code === "SURPLUS"))
+    .flatMap((s) => pours.filter((p) => p.id === s.pourId))
+    .filter((p) => shown.line === undefined || shown.line === p.line)
+    .map((pour) => ({
+      of: `${pour.line + 1}.${pour.cavity + 1}`,
+      name: cavityName(plan, pour.line, pour.cavity),
+      mostG: pour.massG,
+      mostIs: "There was no more in it than",
+    }));
 }

@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { AsTold, LookedBack, RunEvent, Trouble } from "../api/client";
 import { later } from "../ui/later";
 import { Sheet } from "../ui/Sheet";
+import { Told } from "../ui/Told";
 import { useUnits } from "../units/UnitsProvider";
 import { dayAndTime } from "../words/time";
 import { toldValue, toldWords } from "../words/told";
@@ -25,6 +26,7 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
   const [open, setOpen] = useState(false);
   const [line, setLine] = useState<AsTold | null>(null);
   const [clock, setClock] = useState(false);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
   const right = looked.told.filter((t) => t.was.length > 0);
   const shown = open ? looked.told : right;
   if (looked.told.length === 0) {
@@ -95,11 +97,18 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
       >
         The clock was wrong…
       </Button>
-      {looked.clocks.map(({ showed, began, why, who }) => (
-        <Box key={`${showed} ${began}`} sx={{ color: "text.secondary" }}>
+      {trouble && <Told trouble={trouble} />}
+      {looked.clocks.map(({ id, showed, began, why, who }) => (
+        <Box key={id} sx={{ color: "text.secondary" }}>
           The clock showed {dayAndTime(new Date(showed), looked.session.zoneId)} when it began{" "}
           {dayAndTime(new Date(began), looked.session.zoneId)}; corrected{who && ` by ${who}`}:{" "}
-          {why}
+          {why}{" "}
+          <Button
+            onClick={() => void onCorrect({ kind: "UNDONE", of: id, codes: [] }).then(setTrouble)}
+            sx={{ minHeight: 48, "@media print": { display: "none" } }}
+          >
+            The clock was right
+          </Button>
         </Box>
       ))}
       {clock && (

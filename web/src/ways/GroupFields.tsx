@@ -4,6 +4,7 @@ import { useUnits } from "../units/UnitsProvider";
 import { Fields } from "../ui/Fields";
 import { inUnits } from "../words/inUnits";
 import type { Group, Ways } from "./group";
+import { HandsOf } from "./HandsOf";
 import { HoursFields } from "./HoursFields";
 import { RoomFields } from "./RoomFields";
 
@@ -33,13 +34,20 @@ export function GroupFields({ group, ways, errors, onChange }: Props) {
           onChange={(room) => onChange({ ...ways, room })}
         />
       ) : (
-        <Fields
-          label={group.title}
-          specs={group.specs(ways)}
-          draft={ways}
-          errors={errors}
-          onChange={onChange}
-        />
+        <>
+          {group.key === "hands" && (
+            <HandsOf
+              onTake={(hands) => onChange({ ...ways, hands: { ...ways.hands, ...hands } })}
+            />
+          )}
+          <Fields
+            label={group.title}
+            specs={group.specs(ways)}
+            draft={ways}
+            errors={errors}
+            onChange={onChange}
+          />
+        </>
       )}
       {group.why(ways, units).map((line) => (
         <Box

@@ -17,12 +17,13 @@ export const MIXING_GROUPS: readonly Group[] = [
   {
     key: "room",
     title: "Room by the hour",
-    owns: ["room.later"],
+    owns: ["room.later", "room.warmsKPerHour"],
     specs: () => [],
     why: ({ room }) => [
       room.later
         ? "What cures over night follows it: a cold room takes longer."
         : "As warm at night as by day. Where the heating goes off, say so: curing takes longer then.",
+      "Work warms a small room: so much an hour, for four hours.",
     ],
   },
   {

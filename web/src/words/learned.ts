@@ -3,8 +3,11 @@ import type {
   Cavity,
   CountedDose,
   CupStays,
+  LidSurplus,
   MouldFill,
+  OverageNeeded,
   ResinPace,
+  RoomDrift,
   RoomFelt,
 } from "../api/client";
 import { showWith, type Units } from "../units/units";
@@ -124,7 +127,8 @@ export function ownFillText(
 }
 
 /** What was learned of something, by the evenings behind it. */
-export type BehindOf = "pace" | "fill" | "stays" | "doses" | "hands" | "room";
+export type BehindOf =
+  "pace" | "fill" | "stays" | "doses" | "hands" | "room" | "drift" | "overage" | "lid";
 
 /** What one evening says of a pace, of what a mould takes, of hands or of the room. */
 export function behindText(behind: Behind, of: BehindOf, units: Units): string {
@@ -136,14 +140,62 @@ export function behindText(behind: Behind, of: BehindOf, units: Units): string {
       return Math.abs(lowest) < AS_TOLD_K
         ? "as told"
         : `${showWith(units.TEMPERATURE_DIFFERENCE, Math.abs(lowest), 1)} ${lowest > 0 ? "warmer" : "colder"} than told`;
+    case "drift":
+      return driftSaid(lowest, units);
+    case "overage":
+      return `${lowest.toFixed(1)} % needed`;
+    case "lid":
+      return `${showWith(units.VOLUME, lowest, 2)} needed (${looks} ${looks === 1 ? "piece" : "pieces"})`;
     default:
       return timesText(behind, of);
   }
 }
 
+/** Less of it no room thermometer tells, K an hour. */
+export const STEADY_K = 0.15;
+
+function driftSaid(kelvin: number, units: Units): string {
+  const said = showWith(units.TEMPERATURE_DIFFERENCE, Math.abs(kelvin), 1);
+  return Math.abs(kelvin) < STEADY_K
+    ? "stayed as it was"
+    : `${said} ${kelvin > 0 ? "warmer" : "cooler"} an hour`;
+}
+
+/** How the room goes on while somebody works; null where nobody knows enough. */
+export function driftText(drift: RoomDrift, units: Units): string | null {
+  if (drift.evenings === 0) {
+    return null;
+  }
+  const by = `by ${evenings(drift.evenings)} on which it was read again`;
+  if (Math.abs(drift.warmerKPerHour) < STEADY_K) {
+    return `It stays as it is while you work, ${by}.`;
+  }
+  const k = (kelvin: number) => showWith(units.TEMPERATURE_DIFFERENCE, kelvin, 1);
+  return `It gets ${driftSaid(drift.warmerKPerHour, units)} while you work, ${by} (mostly ${k(drift.lowest)} to ${k(drift.highest)}).`;
+}
+
+/** How much overage was needed beside what is planned with. */
+export function overageText(needed: OverageNeeded, plannedPercent: number): string {
+  return `${needed.enoughPercent} % was enough on nine evenings of ten, ${needed.middlePercent.toFixed(1)} % on the middle one; you plan with ${plannedPercent} %. By ${evenings(needed.evenings)} with every pour weighed.`;
+}
+
+/** What a closed mould needs to be filled over by, by what its lid squeezed out. */
+export function lidText({ name, learned, plannedMl }: LidSurplus, units: Units) {
+  const ml = (volume: number) => showWith(units.VOLUME, volume, 2);
+  return {
+    what: name,
+    learned: `${ml(learned.enoughMl)} more than it was measured to was enough on nine evenings of ten, ${ml(learned.middleMl)} on the middle one.`,
+    by:
+      `${evenings(learned.evenings)}, ${learned.looks} ${learned.looks === 1 ? "piece" : "pieces"} weighed; ` +
+      (plannedMl === undefined
+        ? "planned with a fiftieth of what it holds, assumed."
+        : `planned with ${ml(plannedMl)}.`),
+  };
+}
+
 function timesText(
   { lowest, highest, looks }: Behind,
-  of: Exclude<BehindOf, "hands" | "room">,
+  of: "pace" | "fill" | "stays" | "doses",
 ): string {
   const said = (times: number) =>
     of === "pace"

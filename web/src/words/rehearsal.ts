@@ -49,7 +49,9 @@ export function signWords(sign: Sign, plan: Plan): string {
     case "PHONE_RINGS":
       return "The phone rings.";
     case "IN_THE_MOULD":
-      return `In ${place(sign.of)}: ${colour(sign.cupId)}.`;
+      return sign.percent === undefined
+        ? `In ${place(sign.of)}: ${colour(sign.cupId)}.`
+        : `In ${place(sign.of)}: ${colour(sign.cupId)}, only ${share(sign.percent)} of it.`;
     case "EMBED_LIES": {
       const line = plan.tasks.find((t) => t.id === sign.of)?.line;
       const mould = line === undefined ? undefined : plan.pieces[line]?.mouldName;

@@ -41,6 +41,8 @@ export function toldWords(line: AsTold, { plan, session }: LookedBack): string {
       return `${its} read`;
     case "DOSED":
       return `A dose into ${its} weighed`;
+    case "SQUEEZED":
+      return "What a lid squeezed out weighed";
     case "STAYED":
       return `What stayed in ${its} weighed`;
     case "THICK":

@@ -99,7 +99,10 @@ class TenYears {
               of.plan(),
               of.session().withStartsAt(at).startsAtInstant());
       id = runs.begin(null, run).id();
-      runs.append(id, World.carryOut(run, i, true, casts).events());
+      runs.append(
+          id,
+          World.carryOut(run, i, true, casts, i % 5 < 2 ? World.SLOW_HANDS : World.QUICK_HANDS)
+              .events());
       pieces += of.session().pieces().stream().mapToInt(p -> p.count()).sum();
       of.session().pieces().forEach(p -> casts.merge(p.mouldId(), p.count(), Integer::sum));
     }

@@ -3,6 +3,7 @@ package calmpour.app.api;
 import calmpour.app.format.ScanPattern;
 import calmpour.app.store.JournalChoices;
 import calmpour.app.store.JournalCounts;
+import calmpour.app.store.JournalLearned;
 import calmpour.app.store.JournalStore;
 import calmpour.app.store.Older;
 import calmpour.app.store.PiecePhotos;
@@ -27,6 +28,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.LookOver;
+import calmpour.core.session.Room;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -59,6 +61,7 @@ public class JournalController {
   private final JournalStore journal;
   private final JournalChoices choices;
   private final JournalCounts counted;
+  private final JournalLearned learned;
   private final RunStore runs;
   private final PiecePhotos photos;
 
@@ -67,12 +70,14 @@ public class JournalController {
       JournalStore journal,
       JournalChoices choices,
       JournalCounts counted,
+      JournalLearned learned,
       RunStore runs,
       PiecePhotos photos) {
     this.desk = desk;
     this.journal = journal;
     this.choices = choices;
     this.counted = counted;
+    this.learned = learned;
     this.runs = runs;
     this.photos = photos;
   }
@@ -113,6 +118,8 @@ public class JournalController {
     Older before = older == null ? null : Older.read(older).orElse(null);
     new Check()
         .atMost("words", words, LONGEST_WORDS)
+        .within("roomFrom", roomFrom, Room.TEMPERATURE_C)
+        .within("roomBelow", roomBelow, Room.TEMPERATURE_C)
         .that(
             older == null || before != null, Problem.of("older", Problem.Code.UNKNOWN_WORD, older))
         .orThrow();
@@ -334,7 +341,7 @@ public class JournalController {
                     s.honest()))
             .toList(),
         counted.latestPours(MOST_DRAWN),
-        counted.left().orElse(null));
+        learned.left().orElse(null));
   }
 
   /**

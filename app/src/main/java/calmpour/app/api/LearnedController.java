@@ -2,20 +2,27 @@ package calmpour.app.api;
 
 import calmpour.app.store.JournalBehind;
 import calmpour.app.store.JournalCounts;
+import calmpour.app.store.JournalLearned;
 import calmpour.app.store.ShelfStore;
+import calmpour.app.store.UsualStore;
 import calmpour.app.work.DosesDesk;
 import calmpour.app.work.FillDesk;
 import calmpour.app.work.JournalDesk;
+import calmpour.app.work.LidDesk;
 import calmpour.app.work.PaceDesk;
 import calmpour.app.work.StaysDesk;
+import calmpour.core.habit.Hands;
 import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.MouldLife;
+import calmpour.core.journal.OverageNeeded;
 import calmpour.core.journal.ProvenDepth;
+import calmpour.core.journal.RoomDrift;
 import calmpour.core.journal.RoomFelt;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinSystem;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -36,6 +43,9 @@ public class LearnedController {
   private final FillDesk fills;
   private final StaysDesk stays;
   private final DosesDesk doses;
+  private final LidDesk lids;
+  private final JournalLearned learned;
+  private final UsualStore usual;
 
   LearnedController(
       JournalDesk desk,
@@ -45,7 +55,13 @@ public class LearnedController {
       PaceDesk paces,
       FillDesk fills,
       StaysDesk stays,
-      DosesDesk doses) {
+      DosesDesk doses,
+      LidDesk lids,
+      JournalLearned learned,
+      UsualStore usual) {
+    this.lids = lids;
+    this.learned = learned;
+    this.usual = usual;
     this.stays = stays;
     this.doses = doses;
     this.desk = desk;
@@ -56,17 +72,101 @@ public class LearnedController {
     this.fills = fills;
   }
 
-  /** How long hands really take, by what was told at the bench. */
+  /**
+   * How long hands really take, by what was told at the bench.
+   *
+   * @param person whose; everybody's where it is left out
+   */
   @GetMapping("/hands")
-  List<HandSpeeds.Learned> hands() {
+  List<HandSpeeds.Learned> hands(@RequestParam(required = false) @Nullable String person) {
     desk.catchUp();
-    return HandSpeeds.learn(journal.hands());
+    return HandSpeeds.learn(handsOf(person));
   }
 
-  /** The evenings behind how long hands take for a step. */
+  /** Who told evenings in their own name, by name. */
+  @GetMapping("/hands/people")
+  List<String> people() {
+    desk.catchUp();
+    return learned.hands().stream()
+        .flatMap(h -> Stream.ofNullable(h.person()))
+        .distinct()
+        .sorted()
+        .toList();
+  }
+
+  /** The hands of this workshop with all that enough evenings say of one person. */
+  @GetMapping("/hands/of")
+  Hands handsLike(@RequestParam String person) {
+    desk.catchUp();
+    return HandSpeeds.with(usual.find().usual().hands(), HandSpeeds.learn(handsOf(person)));
+  }
+
+  private List<HandSpeeds.OfEvening> handsOf(@Nullable String person) {
+    List<HandSpeeds.OfEvening> all = learned.hands();
+    return person == null ? all : HandSpeeds.by(person, all);
+  }
+
+  /**
+   * The evenings behind how long hands take for a step.
+   *
+   * @param person whose; everybody's where it is left out
+   */
   @GetMapping("/hands/{speed}/evenings")
-  List<JournalBehind.Behind> behindHands(@PathVariable HandSpeeds.Speed speed) {
-    return behind.hands(speed);
+  List<JournalBehind.Behind> behindHands(
+      @PathVariable HandSpeeds.Speed speed,
+      @RequestParam(required = false) @Nullable String person) {
+    return behind.hands(speed, person);
+  }
+
+  /** How much overage was really needed. */
+  @GetMapping("/overage")
+  OverageNeeded overage() {
+    desk.catchUp();
+    return OverageNeeded.of(learned.overageNeeded());
+  }
+
+  /** The evenings behind how much overage was needed, %. */
+  @GetMapping("/overage/evenings")
+  List<JournalBehind.Behind> behindOverage() {
+    return behind.overage();
+  }
+
+  /** How the room gets warmer or cooler while somebody works in it. */
+  @GetMapping("/room/drift")
+  RoomDrift drift() {
+    desk.catchUp();
+    return RoomDrift.of(learned.roomsDrift());
+  }
+
+  /** The evenings on which the room was read more than once, K/h. */
+  @GetMapping("/room/drift/evenings")
+  List<JournalBehind.Behind> behindDrift() {
+    return behind.drift();
+  }
+
+  /** How much closed moulds need to be filled over by, by what their lids squeezed out. */
+  @GetMapping("/lids")
+  List<LidDesk.LidSurplus> lids() {
+    return lids.lids();
+  }
+
+  /** The evenings behind what a closed mould needs to be filled over by, mL. */
+  @GetMapping("/lids/{mould}/evenings")
+  List<JournalBehind.Behind> behindLid(@PathVariable String mould) {
+    return behind.lid(mould);
+  }
+
+  /**
+   * Plans with what was learned of a closed mould, or as assumed again.
+   *
+   * @param learned false for as assumed
+   */
+  @PutMapping("/lids/{mould}")
+  List<LidDesk.LidSurplus> lidWith(@PathVariable String mould, @RequestParam boolean learned) {
+    if (!lids.planWith(mould, learned)) {
+      throw new NotFoundException("this closed mould is not on the shelf (any more)");
+    }
+    return lids.lids();
   }
 
   /** The evenings on which the room was read. */
@@ -79,7 +179,7 @@ public class LearnedController {
   @GetMapping("/room")
   RoomFelt room() {
     desk.catchUp();
-    return RoomFelt.of(journal.roomsWarmer());
+    return RoomFelt.of(learned.roomsWarmer());
   }
 
   /**

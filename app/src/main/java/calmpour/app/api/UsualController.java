@@ -45,11 +45,17 @@ public class UsualController {
    */
   @PutMapping
   UsualView change(@RequestParam int revision, @RequestBody Usual usual) {
+    boolean already = store.find().usual().learned() == Usual.Learned.ALWAYS;
     if (store.update(revision, usual).isEmpty()) {
       throw SavedElsewhereException.usual();
     }
-    // Where it is so from now on, what is known by now is planned with at once.
-    always.take();
+    if (already) {
+      // Resins, moulds and cups are not touched by this, and are as learned since the last evening.
+      always.takeHands();
+    } else {
+      // Where it is so from now on, what is known by now is planned with at once.
+      always.take();
+    }
     return UsualView.of(store.find());
   }
 }

@@ -96,7 +96,7 @@ class DemoHistory {
       long seed = chance.nextLong();
       String what = "evening " + i;
       if (!db.fetchExists(SEEDING, SEEDING.WHAT.eq(what))) {
-        carryOut(on(template, i, roomC), workshop, seed, casts);
+        carryOut(on(template, i, roomC), workshop, seed, casts, worksOn(i));
         db.insertInto(SEEDING)
             .set(SEEDING.WHAT, what)
             .set(SEEDING.DONE_AT, OffsetDateTime.now(clock))
@@ -159,6 +159,11 @@ class DemoHistory {
         .and(SAVED_SESSION.STARTS_AT.lt(now))
         .limit(1)
         .fetchOne(SAVED_SESSION.ID);
+  }
+
+  /** The two of the workshop share its evenings. */
+  private static String worksOn(int evening) {
+    return evening % 5 < 2 ? World.SLOW_HANDS : World.QUICK_HANDS;
   }
 
   private Session on(Session template, int evening, double roomC) {
@@ -237,13 +242,14 @@ class DemoHistory {
     }
   }
 
-  private void carryOut(Session session, Workshop now, long seed, Map<String, Integer> casts) {
+  private void carryOut(
+      Session session, Workshop now, long seed, Map<String, Integer> casts, String person) {
     try {
       Workshop workshop = before(now, session.startsAt().toLocalDate());
       WorkedPlan worked = planner.work(session, workshop);
       Run run = new Run(session, worked.job().used(), worked.plan(), session.startsAtInstant());
       String id = runs.begin(past(session), run).id();
-      List<RunEvent> events = World.carryOut(run, seed, true, casts).events();
+      List<RunEvent> events = World.carryOut(run, seed, true, casts, person).events();
       runs.append(id, events);
       picture(id, run, events);
     } catch (InvalidValuesException cannotBePlanned) {

@@ -5,6 +5,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FILL;
 import static calmpour.app.store.generated.Tables.JOURNAL_HAND;
 import static calmpour.app.store.generated.Tables.JOURNAL_LOOK;
+import static calmpour.app.store.generated.Tables.JOURNAL_SQUEEZED;
 import static calmpour.app.store.generated.Tables.JOURNAL_STAYED;
 import static calmpour.app.store.generated.Tables.TIMING;
 import static calmpour.app.store.generated.Tables.TIMING_LOOK;
@@ -17,7 +18,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Records;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -35,7 +38,8 @@ public class JournalBehind {
    *
    * @param runId null where a resin was timed without an evening
    * @param lot of A and B; null where nobody noted it, and of what has none
-   * @param lowest so many times as told, s or K, or more; null where it says nothing of the kind
+   * @param lowest so many times as told, s, K, K/h, % or mL, or more; null where it says nothing of
+   *     the kind
    * @param highest so many times as told, or less; null likewise
    * @param looks it is told by
    */
@@ -151,8 +155,12 @@ public class JournalBehind {
         .fetch(Records.mapping(Behind::ofEvening));
   }
 
-  /** The evenings behind how long hands take for one step, s; the latest first. */
-  public List<Behind> hands(HandSpeeds.Speed speed) {
+  /**
+   * The evenings behind how long hands take for one step, s; the latest first.
+   *
+   * @param person whose; null for everybody's
+   */
+  public List<Behind> hands(HandSpeeds.Speed speed, @Nullable String person) {
     return db.select(
             JOURNAL_EVENING.RUN_ID,
             JOURNAL_EVENING.NAME,
@@ -164,6 +172,7 @@ public class JournalBehind {
         .join(JOURNAL_EVENING)
         .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_HAND.RUN_ID))
         .where(JOURNAL_HAND.SPEED.eq(speed.name()))
+        .and(person == null ? DSL.noCondition() : JOURNAL_HAND.PERSON.eq(person))
         .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
         .fetch(Records.mapping(Behind::ofEvening));
   }
@@ -183,5 +192,47 @@ public class JournalBehind {
           double warmerK = row.value4() - row.value5();
           return Behind.ofEvening(row.value1(), row.value2(), row.value3(), warmerK, warmerK, 1);
         });
+  }
+
+  /** The evenings behind how much overage was needed, %; the latest first. */
+  public List<Behind> overage() {
+    return figures(JOURNAL_EVENING.OVERAGE_NEEDED_PERCENT);
+  }
+
+  /** The evenings behind how the room goes on while somebody works in it, K/h. */
+  public List<Behind> drift() {
+    return figures(JOURNAL_EVENING.ROOM_DRIFT_K_PER_HOUR);
+  }
+
+  /** Evenings that say something, as a figure of their own. */
+  private List<Behind> figures(Field<Double> figure) {
+    return db.select(
+            JOURNAL_EVENING.RUN_ID,
+            JOURNAL_EVENING.NAME,
+            JOURNAL_EVENING.LOCAL_DAY,
+            figure,
+            figure,
+            DSL.inline(1))
+        .from(JOURNAL_EVENING)
+        .where(figure.isNotNull())
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(Records.mapping(Behind::ofEvening));
+  }
+
+  /** The evenings behind what a closed mould needs to be filled over by, mL. */
+  public List<Behind> lid(String mouldId) {
+    return db.select(
+            JOURNAL_EVENING.RUN_ID,
+            JOURNAL_EVENING.NAME,
+            JOURNAL_EVENING.LOCAL_DAY,
+            JOURNAL_SQUEEZED.NEEDED_ML,
+            JOURNAL_SQUEEZED.NEEDED_ML,
+            JOURNAL_SQUEEZED.LOOKS)
+        .from(JOURNAL_SQUEEZED)
+        .join(JOURNAL_EVENING)
+        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_SQUEEZED.RUN_ID))
+        .where(JOURNAL_SQUEEZED.MOULD_ID.eq(mouldId))
+        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc())
+        .fetch(Records.mapping(Behind::ofEvening));
   }
 }

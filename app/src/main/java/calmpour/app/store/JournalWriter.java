@@ -17,6 +17,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_NOTE;
 import static calmpour.app.store.generated.Tables.JOURNAL_OBSERVATION;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static calmpour.app.store.generated.Tables.JOURNAL_SQUEEZED;
 import static calmpour.app.store.generated.Tables.JOURNAL_STAYED;
 import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
 import static calmpour.app.store.generated.Tables.RUN;
@@ -27,15 +28,15 @@ import calmpour.core.journal.HandSpeeds;
 import calmpour.core.journal.LeftInCups;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.LotsUsed;
-import calmpour.core.journal.Quantile;
+import calmpour.core.journal.OverageNeeded;
+import calmpour.core.journal.RoomDrift;
+import calmpour.core.journal.Squeezed;
 import calmpour.core.journal.Stayed;
 import calmpour.core.plan.doc.Batch;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.Plan;
 import calmpour.core.run.AsRun;
-import calmpour.core.run.Corrections;
 import calmpour.core.run.Run;
-import calmpour.core.run.RunEvent;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
@@ -53,7 +54,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class JournalWriter {
   /** What this version of the program works out of an evening; higher: all are worked out anew. */
-  static final int ENGINE = 8;
+  static final int ENGINE = 9;
 
   private final DSLContext db;
   private final Formats formats;
@@ -125,8 +126,10 @@ public class JournalWriter {
       lots(dsl, kept, asRun);
       cups(dsl, kept, asRun);
       pours(dsl, kept, asRun);
-      Double read = roomRead(kept.events());
-      double room = read == null ? run.session().room().temperatureC() : read;
+      double room =
+          RoomDrift.ofEvening(run.begunAt(), kept.events())
+              .map(RoomDrift.OfEvening::beganC)
+              .orElse(run.session().room().temperatureC());
       new PieceRows(dsl, kept, asRun, room).write();
       new ObservationRows(dsl, kept).write();
       Looked.of(run, asRun)
@@ -167,11 +170,20 @@ public class JournalWriter {
                   .set(JOURNAL_DOSED.READ_SHARE, d.readShare())
                   .set(JOURNAL_DOSED.LOOKS, d.looks())
                   .execute());
+      Squeezed.of(run, kept.events(), asRun)
+          .forEach(s ->
+              dsl.insertInto(JOURNAL_SQUEEZED)
+                  .set(JOURNAL_SQUEEZED.RUN_ID, kept.id())
+                  .set(JOURNAL_SQUEEZED.MOULD_ID, s.mouldId())
+                  .set(JOURNAL_SQUEEZED.NEEDED_ML, s.neededMl())
+                  .set(JOURNAL_SQUEEZED.LOOKS, s.looks())
+                  .execute());
       HandSpeeds.of(run, kept.events())
           .forEach(h ->
               dsl.insertInto(JOURNAL_HAND)
                   .set(JOURNAL_HAND.RUN_ID, kept.id())
                   .set(JOURNAL_HAND.SPEED, h.speed().name())
+                  .set(JOURNAL_HAND.PERSON, h.person() == null ? "" : h.person())
                   .set(JOURNAL_HAND.STEPS, h.steps())
                   .set(JOURNAL_HAND.SECONDS, h.seconds())
                   .execute());
@@ -185,6 +197,7 @@ public class JournalWriter {
     String zone = run.session().zoneId();
     String resin = plan.batches().isEmpty() ? "" : plan.batches().getFirst().resinName();
     Instant finished = kept.finishedAt();
+    Optional<RoomDrift.OfEvening> room = RoomDrift.ofEvening(run.begunAt(), kept.events());
     Optional<LeftInCups.OfEvening> left = LeftInCups.ofEvening(run, asRun);
     dsl.insertInto(JOURNAL_EVENING)
         .set(JOURNAL_EVENING.RUN_ID, kept.id())
@@ -203,7 +216,11 @@ public class JournalWriter {
             JOURNAL_EVENING.SAID_PERCENT,
             plan.chance() == null ? null : (Double) plan.chance().percent())
         .set(JOURNAL_EVENING.ALL_IN_TIME, inTime(asRun))
-        .set(JOURNAL_EVENING.ROOM_READ_C, roomRead(kept.events()))
+        .set(JOURNAL_EVENING.ROOM_READ_C, room.map(RoomDrift.OfEvening::beganC).orElse(null))
+        .set(
+            JOURNAL_EVENING.ROOM_DRIFT_K_PER_HOUR,
+            room.map(RoomDrift.OfEvening::kPerHour).orElse(null))
+        .set(JOURNAL_EVENING.OVERAGE_NEEDED_PERCENT, OverageNeeded.ofEvening(asRun).orElse(null))
         .set(
             JOURNAL_EVENING.LEFT_PLANNED_PERCENT,
             left.map(LeftInCups.OfEvening::plannedPercent).orElse(null))
@@ -224,15 +241,6 @@ public class JournalWriter {
             p.outcome() == AsRun.Outcome.POURED
                 && p.spareSeconds() != null
                 && p.spareSeconds() >= 0);
-  }
-
-  private static @Nullable Double roomRead(List<RunEvent> events) {
-    List<Double> read =
-        Corrections.applied(events).stream()
-            .filter(e -> e.kind() == RunEvent.Kind.ROOM && e.value() != null)
-            .map(RunEvent::value)
-            .toList();
-    return read.isEmpty() ? null : (Double) Quantile.of(read, 0.5);
   }
 
   private static void cups(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
@@ -327,6 +335,7 @@ public class JournalWriter {
             JOURNAL_LOOK,
             JOURNAL_PIECE,
             JOURNAL_POUR,
+            JOURNAL_SQUEEZED,
             JOURNAL_FAULT,
             JOURNAL_LOT,
             JOURNAL_JOIN,

@@ -51,7 +51,7 @@ final class ObservationRows {
 
   private static boolean isSeen(RunEvent.Kind kind) {
     return switch (kind) {
-      case FELT, ROOM, WARMTH, STAYED, DOSED, THICK, HOT, TROUBLE, LOOKED_OVER -> true;
+      case FELT, ROOM, WARMTH, STAYED, DOSED, SQUEEZED, THICK, HOT, TROUBLE, LOOKED_OVER -> true;
       default -> false;
     };
   }

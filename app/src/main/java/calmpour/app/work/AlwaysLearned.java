@@ -1,6 +1,6 @@
 package calmpour.app.work;
 
-import calmpour.app.store.JournalCounts;
+import calmpour.app.store.JournalLearned;
 import calmpour.app.store.UsualStore;
 import calmpour.core.habit.Hands;
 import calmpour.core.journal.HandSpeeds;
@@ -15,19 +15,22 @@ import org.springframework.stereotype.Component;
 @Component
 public class AlwaysLearned {
   private final UsualStore usual;
-  private final JournalCounts journal;
+  private final JournalLearned journal;
   private final PaceDesk paces;
   private final FillDesk fills;
   private final StaysDesk stays;
   private final DosesDesk doses;
+  private final LidDesk lids;
 
   AlwaysLearned(
       UsualStore usual,
-      JournalCounts journal,
+      JournalLearned journal,
       PaceDesk paces,
       FillDesk fills,
       StaysDesk stays,
-      DosesDesk doses) {
+      DosesDesk doses,
+      LidDesk lids) {
+    this.lids = lids;
     this.stays = stays;
     this.doses = doses;
     this.usual = usual;
@@ -47,6 +50,16 @@ public class AlwaysLearned {
     fills.takeLearned();
     stays.takeLearned();
     doses.takeLearned();
+    lids.takeLearned();
+    takeHands();
+  }
+
+  /** Only what hands take. */
+  public void takeHands() {
+    UsualStore.Kept kept = usual.find();
+    if (kept.usual().learned() != Usual.Learned.ALWAYS) {
+      return;
+    }
     Hands hands = HandSpeeds.with(kept.usual().hands(), HandSpeeds.learn(journal.hands()));
     if (!hands.equals(kept.usual().hands())) {
       // Whoever changes their ways at this moment wins; the next evening tries again.

@@ -1,6 +1,6 @@
 package calmpour.app.work;
 
-import calmpour.app.store.JournalCounts;
+import calmpour.app.store.JournalLearned;
 import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.store.WorkshopClock;
@@ -23,11 +23,11 @@ public class DosesDesk {
   private static final Range ENOUGH = new Range(LearnedTimes.FEWEST_EVENINGS, Integer.MAX_VALUE);
 
   private final JournalDesk desk;
-  private final JournalCounts journal;
+  private final JournalLearned journal;
   private final ShelfStore shelf;
   private final WorkshopClock clock;
 
-  DosesDesk(JournalDesk desk, JournalCounts journal, ShelfStore shelf, WorkshopClock clock) {
+  DosesDesk(JournalDesk desk, JournalLearned journal, ShelfStore shelf, WorkshopClock clock) {
     this.desk = desk;
     this.journal = journal;
     this.shelf = shelf;

@@ -1,6 +1,6 @@
 package calmpour.app.work;
 
-import calmpour.app.store.JournalCounts;
+import calmpour.app.store.JournalLearned;
 import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.store.WorkshopClock;
@@ -30,7 +30,7 @@ public class PaceDesk {
   private static final Range ENOUGH = new Range(LearnedTimes.FEWEST_EVENINGS, Integer.MAX_VALUE);
 
   private final JournalDesk desk;
-  private final JournalCounts journal;
+  private final JournalLearned journal;
   private final ShelfStore shelf;
   private final WorkshopClock clock;
 
@@ -39,7 +39,7 @@ public class PaceDesk {
 
   private record Asked(List<Looked> looks, boolean told) {}
 
-  PaceDesk(JournalDesk desk, JournalCounts journal, ShelfStore shelf, WorkshopClock clock) {
+  PaceDesk(JournalDesk desk, JournalLearned journal, ShelfStore shelf, WorkshopClock clock) {
     this.desk = desk;
     this.journal = journal;
     this.shelf = shelf;

@@ -261,7 +261,7 @@ public class RunDesk {
             case DONE, GIVEN_UP -> tasks.contains(of);
             case THICK, HOT, WARMTH, STAYED -> cups.contains(of);
             case DOSED -> doses.contains(of);
-            case LOOKED_OVER, BECAME ->
+            case LOOKED_OVER, BECAME, SQUEEZED ->
                 CavityId.read(of == null ? "" : of).filter(c -> has(run.plan(), c)).isPresent();
             case TROUBLE -> BenchTrouble.names(run.plan(), told.get(i));
             default -> true;

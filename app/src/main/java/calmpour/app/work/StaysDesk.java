@@ -1,6 +1,6 @@
 package calmpour.app.work;
 
-import calmpour.app.store.JournalCounts;
+import calmpour.app.store.JournalLearned;
 import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.store.UsualStore;
@@ -27,14 +27,14 @@ public class StaysDesk {
   private static final Range ENOUGH = new Range(LearnedTimes.FEWEST_EVENINGS, Integer.MAX_VALUE);
 
   private final JournalDesk desk;
-  private final JournalCounts journal;
+  private final JournalLearned journal;
   private final ShelfStore shelf;
   private final UsualStore usual;
   private final WorkshopClock clock;
 
   StaysDesk(
       JournalDesk desk,
-      JournalCounts journal,
+      JournalLearned journal,
       ShelfStore shelf,
       UsualStore usual,
       WorkshopClock clock) {

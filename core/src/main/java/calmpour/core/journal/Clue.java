@@ -36,6 +36,8 @@ public enum Clue {
   POURED_THICK,
   /** Glitter or flakes poured in the first ten minutes, into thin resin; its figure: minutes. */
   POURED_THIN,
+  /** A layer went onto one that was softer than planned. */
+  JOINED_SOFTER,
   /** Rested for less than five minutes, or cut short; its figure: minutes. */
   RESTED_SHORT,
   /** Bubbles were not teased out after the pour. */

@@ -91,11 +91,13 @@ public final class FaultTable {
         Fault.PATCHY_COLOUR,
         row(TOO_MUCH_COLOUR, 3, decides(COLOUR_NEAR_LIMIT)),
         row(NOT_STIRRED_IN, 2, points(STIRRED_SHORT), hints(POWDER)),
-        row(POURED_TOO_LATE, 1, points(Clue.POURED_THICK)));
+        row(POURED_TOO_LATE, 1, points(Clue.POURED_THICK)),
+        row(JOINED_TOO_SOON, 1, decides(JOINED_SOFTER)));
     rows(
         Fault.EMBED_MOVED,
         row(EMBED_TOO_EARLY, 3, decides(Clue.EMBED_EARLY)),
-        row(NOT_WATCHED, 3, points(NOT_LOOKED_AFTER)));
+        row(NOT_WATCHED, 3, points(NOT_LOOKED_AFTER)),
+        row(JOINED_TOO_SOON, 2, decides(JOINED_SOFTER)));
     rows(
         Fault.LOPSIDED_OR_SHORT,
         row(Cause.NOT_LEVEL, 3, decides(Clue.NOT_LEVEL)),

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -106,10 +107,11 @@ public final class HandSpeeds {
   /**
    * What one evening says.
    *
+   * @param person whose hands; null where nobody said
    * @param steps it is told by, 1 or more
    * @param seconds the speed by its median step
    */
-  public record OfEvening(Speed speed, int steps, double seconds) {}
+  public record OfEvening(Speed speed, @Nullable String person, int steps, double seconds) {}
 
   /**
    * What all evenings say.
@@ -128,51 +130,74 @@ public final class HandSpeeds {
       double highest,
       boolean enough) {}
 
-  /** Where one pair of hands worked; of two nobody said which did what. */
+  /** Whose speed at what. */
+  private record Whose(Speed speed, @Nullable String person) {}
+
+  /**
+   * One for each speed and each person who worked. Of two pairs of hands only steps count that
+   * somebody told in their own name: else nobody knows which pair did what.
+   */
   public static List<OfEvening> of(Run run, List<RunEvent> raw) {
     List<RunEvent> events = Corrections.applied(raw);
-    if (run.session().habits().planning().pairsOfHands() > 1) {
-      return List.of();
-    }
-    Map<TaskId, Instant> done = new HashMap<>();
+    boolean several = run.session().habits().planning().pairsOfHands() > 1;
+    Map<TaskId, RunEvent> done = new HashMap<>();
     Set<TaskId> stands = RunReader.done(run, events);
     for (RunEvent event : events) {
       if (event.kind() == RunEvent.Kind.DONE && event.of() != null) {
         TaskId task = new TaskId(event.of());
         if (stands.contains(task)) {
-          done.put(task, event.at());
+          done.put(task, event);
         }
       }
     }
-    Map<Speed, List<Double>> told = new EnumMap<>(Speed.class);
-    Task before = null;
+    Map<Whose, List<Double>> told = new LinkedHashMap<>();
+    Map<String, Task> before = new HashMap<>();
     for (Task task :
         run.plan().tasks().stream()
             .filter(Task::hands)
             .sorted(Comparator.comparingInt(Task::startSeconds).thenComparingInt(Task::endSeconds))
             .toList()) {
-      Double times = before == null ? null : times(before, task, done, events);
+      RunEvent by = done.get(task.id());
+      String person = by == null ? null : by.person();
+      // Of one pair of hands it is known which step came before, whoever told it.
+      String pair = several ? String.valueOf(person) : "";
+      Task last = before.get(pair);
+      Double times =
+          last == null || (several && person == null) ? null : times(last, task, done, events);
       if (times != null) {
         for (Speed speed : Speed.of(task.kind())) {
-          told.computeIfAbsent(speed, s -> new ArrayList<>())
+          told.computeIfAbsent(new Whose(speed, person), s -> new ArrayList<>())
               .add(times * speed.planned(run.session().hands()));
         }
       }
-      before = task;
+      before.put(pair, task);
     }
     return told.entrySet().stream()
-        .map(e -> new OfEvening(e.getKey(), e.getValue().size(), Quantile.of(e.getValue(), 0.5)))
+        .map(e ->
+            new OfEvening(
+                e.getKey().speed(),
+                e.getKey().person(),
+                e.getValue().size(),
+                Quantile.of(e.getValue(), 0.5)))
         .toList();
+  }
+
+  /** Only what one person's hands say. */
+  public static List<OfEvening> by(String person, List<OfEvening> evenings) {
+    return evenings.stream().filter(e -> person.equals(e.person())).toList();
   }
 
   /** How many times as long as planned a step took; null where nobody can say. */
   private static @Nullable Double times(
-      Task before, Task task, Map<TaskId, Instant> done, List<RunEvent> events) {
-    Instant from = done.get(before.id());
-    Instant to = done.get(task.id());
-    if (from == null
-        || to == null
-        || task.startSeconds() != before.endSeconds()
+      Task before, Task task, Map<TaskId, RunEvent> done, List<RunEvent> events) {
+    RunEvent first = done.get(before.id());
+    RunEvent then = done.get(task.id());
+    if (first == null || then == null) {
+      return null;
+    }
+    Instant from = first.at();
+    Instant to = then.at();
+    if (task.startSeconds() != before.endSeconds()
         || task.takesSeconds() <= 0
         || !to.isAfter(from)
         || events.stream()

@@ -124,7 +124,7 @@ public final class PieceFacts {
     of.mixed();
     of.air();
     of.coloured();
-    of.poured();
+    of.poured(piece);
     of.heated();
     of.looked();
     of.moulded();
@@ -250,7 +250,7 @@ public final class PieceFacts {
         .anyMatch(c -> forms.contains(c.form()));
   }
 
-  private void poured() {
+  private void poured(CavityId piece) {
     List<AsRun.PourIn> made = pours.stream().filter(p -> p.atSeconds() != null).toList();
     Integer spare =
         made.stream()
@@ -274,6 +274,7 @@ public final class PieceFacts {
             ? Evidence.unknown(Clue.POURED_THIN)
             : Evidence.of(
                 Clue.POURED_THIN, holds(COARSE) && earliest < THIN_RESIN_SECONDS, earliest / 60));
+    joined(piece);
     double planned = made.stream().mapToDouble(AsRun.PourIn::plannedG).sum();
     double went = sum(made, p -> p.grams() == null ? p.plannedG() : p.grams());
     boolean weighed = made.stream().anyMatch(AsRun.PourIn::weighed);
@@ -289,6 +290,18 @@ public final class PieceFacts {
             : weighed
                 ? Evidence.of(Clue.LID_OVERFULL, more > OFF, 100 * more)
                 : Evidence.unknown(Clue.LID_OVERFULL));
+  }
+
+  private void joined(CavityId piece) {
+    List<Joined.JoinMade> joins =
+        Joined.of(run, asRun).stream().filter(j -> j.piece().equals(piece)).toList();
+    boolean softer =
+        joins.stream().anyMatch(j -> j.met() != null && j.met().compareTo(j.planned()) < 0);
+    boolean unknown = joins.stream().anyMatch(j -> j.met() == null);
+    is(
+        !softer && unknown
+            ? Evidence.unknown(Clue.JOINED_SOFTER)
+            : Evidence.of(Clue.JOINED_SOFTER, softer));
   }
 
   private static double sum(List<AsRun.PourIn> of, ToDoubleFunction<AsRun.PourIn> each) {

@@ -81,6 +81,11 @@ public record Mould(
         state);
   }
 
+  /** The same made like this. */
+  public Mould withMake(MouldMake other) {
+    return new Mould(id, name, cavities, other, state);
+  }
+
   /** What is written beside a cavity: the mould alone where it has but one kind. */
   public String nameOf(Cavity cavity) {
     return cavities.size() == 1 ? name : name + ", " + cavity.name();

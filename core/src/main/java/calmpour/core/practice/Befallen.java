@@ -32,6 +32,9 @@ final class Befallen {
   /** So long a phone rings, s. */
   static final int RINGS_SECONDS = 60;
 
+  /** Less than that in a mould is seen (starting value). */
+  private static final double SEEN_SHORT_PERCENT = 95;
+
   /** So near a thermometer is read and typed, K. */
   private static final double ROOM_READ_K = 1;
 
@@ -362,6 +365,16 @@ final class Befallen {
             .findFirst()
             .orElseGet(() -> plan.cupOf(pour));
     return new Seen.Sign(
-        Seen.SignKind.IN_THE_MOULD, seconds(last.at()), pour.id().toString(), from, null);
+        Seen.SignKind.IN_THE_MOULD,
+        seconds(last.at()),
+        pour.id().toString(),
+        from,
+        low(pour, last.value()));
+  }
+
+  /** How far a pour fills its share of the cavity, where the eye sees that it falls short. */
+  private static @Nullable Double low(Cup.Pour pour, @Nullable Double grams) {
+    double percent = grams == null ? 100 : 100 * grams / pour.massG();
+    return percent < SEEN_SHORT_PERCENT ? (Double) (5 * Math.rint(percent / 5)) : null;
   }
 }

@@ -54,7 +54,10 @@ public record Seen(
   /** What can be noticed. */
   public enum SignKind {
     PHONE_RINGS,
-    /** {@code of}: a pour; {@code cupId}: what colour stands in its cavity now. */
+    /**
+     * {@code of}: a pour; {@code cupId}: what colour stands in its cavity now; {@code percent}: how
+     * much of what was to go in, where that is seen to be too little.
+     */
     IN_THE_MOULD,
     /** {@code of}: a step whose embed lies on the bench. */
     EMBED_LIES,

@@ -15,6 +15,8 @@ import calmpour.core.run.LookOver.Fault;
 import calmpour.core.run.LookOver.Verdict;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
+import calmpour.core.session.Job;
+import calmpour.core.session.Resolution;
 import calmpour.core.tint.Dosing;
 import java.time.Duration;
 import java.time.Instant;
@@ -68,6 +70,14 @@ public final class World {
   /** Drops and scoops are not all alike: of their mass. */
   private static final double COUNTED_SD = 0.06;
 
+  /** Of evenings, on which somebody weighs what lids squeezed out. */
+  private static final double WEIGHS_FLASH = 0.8;
+
+  /** A lid of this world needs that share of what its mould is assumed to be filled over by. */
+  public static final double LID_NEEDS = 0.55;
+
+  private static final double LID_SD = 0.1;
+
   /** More stays in it than one thinks. */
   private static final String KEEPS_MORE = "shallow-dish";
 
@@ -83,6 +93,15 @@ public final class World {
   public static final double WARMER_K = 0.8;
 
   private static final double READING_SD_K = 0.3;
+
+  /** The same thermometer read twice. */
+  private static final double READ_TWICE_SD_K = 0.1;
+
+  /** So much warmer it gets in an hour while somebody works in it, K. */
+  public static final double WARMS_K_PER_HOUR = 0.5;
+
+  /** Who looks at the thermometer looks again so many minutes later, if there is still work. */
+  private static final int LOOKS_AGAIN_MINUTES = 50;
 
   /** Of evenings, on which somebody reads the thermometer, or touches what is left in a cup. */
   private static final double LOOKS = 0.6;
@@ -114,7 +133,18 @@ public final class World {
 
   private static final String LETTERED = "row-label";
 
+  /** The two of this workshop, of whom the second takes longer for everything; nobody tells. */
+  public static final String QUICK_HANDS = "Fennel";
+
+  public static final String SLOW_HANDS = "Tarn";
+  private static final double SLOW_HANDS_TIMES = 1.2;
+
   private World() {}
+
+  /** How many times as long as others somebody of this world takes; nobody tells. */
+  public static double handsTake(@Nullable String person) {
+    return SLOW_HANDS.equals(person) ? SLOW_HANDS_TIMES : 1;
+  }
 
   /**
    * How many times as much as reckoned stays in a kind of cup of this world, about 3 g in the one
@@ -177,13 +207,15 @@ public final class World {
    * @param lookedOver whether somebody looks at the pieces and ends the evening
    */
   public static Told carryOut(Run run, long seed, boolean lookedOver) {
-    return carryOut(run, seed, lookedOver, Map.of());
+    return carryOut(run, seed, lookedOver, Map.of(), null);
   }
 
   /**
    * @param casts that moulds have had before, by mould
+   * @param person who works and tells; null where nobody says
    */
-  public static Told carryOut(Run run, long seed, boolean lookedOver, Map<String, Integer> casts) {
+  public static Told carryOut(
+      Run run, long seed, boolean lookedOver, Map<String, Integer> casts, @Nullable String person) {
     RandomGenerator chance = new SplittableRandom(seed);
     List<Truth> mishaps = List.of(Truth.values()).subList(1, Truth.values().length);
     Truth truth =
@@ -192,7 +224,7 @@ public final class World {
         truth != Truth.NOTHING && chance.nextDouble() < DECOYS
             ? mishaps.get(chance.nextInt(mishaps.size()))
             : truth;
-    return new Evening(run, truth, decoy, chance, casts).told(lookedOver);
+    return new Evening(run, truth, decoy, chance, casts, person).told(lookedOver);
   }
 
   /** The same up to a moment: what is not done by then is still to be done. */
@@ -215,6 +247,9 @@ public final class World {
 
     private final Map<String, Integer> casts;
 
+    /** Null where nobody says. */
+    private final @Nullable String person;
+
     /** Likewise. */
     private final RandomGenerator wear;
 
@@ -226,7 +261,14 @@ public final class World {
     private final Set<CavityId> late = new HashSet<>();
     private int told;
 
-    Evening(Run run, Truth truth, Truth decoy, RandomGenerator chance, Map<String, Integer> casts) {
+    Evening(
+        Run run,
+        Truth truth,
+        Truth decoy,
+        RandomGenerator chance,
+        Map<String, Integer> casts,
+        @Nullable String person) {
+      this.person = person;
       this.run = run;
       this.casts = casts;
       this.letters = new SplittableRandom(17 * run.begunAt().toEpochMilli() + 5);
@@ -253,7 +295,8 @@ public final class World {
         List<String> codes,
         @Nullable String text) {
       told++;
-      events.add(new RunEvent("w" + told, at(seconds), kind, of, value, codes, text));
+      events.add(
+          new RunEvent("w" + told, at(seconds), kind, of, value, codes, text, person, null, null));
     }
 
     Told told(boolean lookedOver) {
@@ -274,7 +317,8 @@ public final class World {
         boolean sameEvening = task.endSeconds() < before + IN_HOURS;
         behind = sameEvening ? behind : 0;
         before = task.endSeconds();
-        double slip = sameEvening ? chance.nextDouble(-0.1, 0.2) * task.takesSeconds() : 0;
+        double slower = sameEvening ? chance.nextDouble(-0.1, 0.2) + handsTake(person) - 1 : 0;
+        double slip = slower * task.takesSeconds();
         behind = Math.max(0, behind + slip);
         double end = task.endSeconds() + behind;
         if (seen(Truth.CALLED_AWAY) && task.kind() == Task.Kind.POUR && !called) {
@@ -313,6 +357,7 @@ public final class World {
       touch(tasks);
       weighCups();
       weighDoses();
+      weighFlash();
       events.sort(Comparator.comparing(RunEvent::at));
       if (lookedOver) {
         lookOver(tasks);
@@ -324,8 +369,27 @@ public final class World {
       if (looks.nextDouble() < LOOKS && !seen(Truth.COLD)) {
         double reads =
             run.session().room().temperatureC() + looks.nextGaussian(WARMER_K, READING_SD_K);
-        tell(60, RunEvent.Kind.ROOM, null, Math.round(10 * reads) / 10.0, List.of(), null);
+        tell(60, RunEvent.Kind.ROOM, null, near(reads), List.of(), null);
+        RandomGenerator again = new SplittableRandom(53 * run.begunAt().toEpochMilli() + 9);
+        double evening = again.nextGaussian(WARMS_K_PER_HOUR, EVENING_SD);
+        int over = LOOKS_AGAIN_MINUTES * 60;
+        for (int at = 60 + over; at < lastOfTheEvening(); at += over) {
+          double then = reads + evening * at / 3_600 + again.nextGaussian(0, READ_TWICE_SD_K);
+          tell(at, RunEvent.Kind.ROOM, null, near(then), List.of(), null);
+        }
       }
+    }
+
+    /** When the last step of the first hours was done, s. */
+    private double lastOfTheEvening() {
+      double last = 0;
+      for (RunEvent event : events) {
+        double at = Duration.between(run.begunAt(), event.at()).toSeconds();
+        if (event.kind() == RunEvent.Kind.DONE && at < last + IN_HOURS) {
+          last = Math.max(last, at);
+        }
+      }
+      return last;
     }
 
     /** On some evenings, when the last cup is empty. */
@@ -384,6 +448,35 @@ public final class World {
                           Math.rint(grams * 100) / 100,
                           List.of(),
                           null));
+            }
+          }
+        }
+      }
+    }
+
+    /** On some evenings, once the lids are on: what was filled over, less what was needed. */
+    private void weighFlash() {
+      RandomGenerator weighs = new SplittableRandom(61 * run.begunAt().toEpochMilli() + 1);
+      boolean lids = run.plan().tasks().stream().anyMatch(t -> t.kind() == Task.Kind.LID);
+      if (!lids || weighs.nextDouble() >= WEIGHS_FLASH) {
+        return;
+      }
+      Job job = Resolution.of(run.asBegun(), run.workshop());
+      for (Task task : run.plan().tasks()) {
+        double at = task.kind() == Task.Kind.LID ? doneAt(task.id(), List.of(task)) : 0;
+        for (Batch batch : run.plan().batches()) {
+          for (Cup cup : batch.number() == task.batch() && at > 0 ? batch.cups() : List.<Cup>of()) {
+            for (Cup.Pour pour : cup.pours()) {
+              Job.Line line = job.lines().get(pour.line());
+              Job.Level top = line.levels().getLast();
+              if (line.lidded() && top.above() != null) {
+                double needed = LID_NEEDS * Math.exp(weighs.nextGaussian(0, LID_SD));
+                double grams =
+                    top.above().ml() * (1 - needed) * job.tint(top, top.colour()).mixDensity();
+                String piece = pour.id().into().toString();
+                double reads = Math.rint(100 * Math.max(0, grams)) / 100;
+                tell(at + 20, RunEvent.Kind.SQUEEZED, piece, reads, List.of(), null);
+              }
             }
           }
         }

@@ -33,6 +33,7 @@ public final class Corrections {
           RunEvent.Kind.WARMTH,
           RunEvent.Kind.STAYED,
           RunEvent.Kind.DOSED,
+          RunEvent.Kind.SQUEEZED,
           RunEvent.Kind.THICK,
           RunEvent.Kind.HOT,
           RunEvent.Kind.AWAY,
@@ -163,7 +164,7 @@ public final class Corrections {
 
   private static AsTold.Measured measured(Run run, RunEvent event) {
     return switch (event.kind()) {
-      case ADDED, STAYED, DOSED -> AsTold.Measured.GRAMS;
+      case ADDED, STAYED, DOSED, SQUEEZED -> AsTold.Measured.GRAMS;
       case ROOM, WARMTH -> AsTold.Measured.CELSIUS;
       case DONE ->
           event.value() != null || weighed(run, event.of())

@@ -36,8 +36,13 @@ final class History {
           RunEvent.Kind.FELT,
           RunEvent.Kind.STAYED,
           RunEvent.Kind.DOSED,
+          RunEvent.Kind.SQUEEZED,
           RunEvent.Kind.TROUBLE,
           RunEvent.Kind.FINISHED);
+
+  /** What was put on the scale beside the work. */
+  private static final Set<RunEvent.Kind> BESIDE =
+      EnumSet.of(RunEvent.Kind.STAYED, RunEvent.Kind.DOSED, RunEvent.Kind.SQUEEZED);
 
   private static final String ANSWERED_RATIO = "RATIO/";
   private static final String ANSWERED_HOT = "HOT/";
@@ -56,6 +61,12 @@ final class History {
 
   /** A temperature of a cup, °C. */
   record Reading(int atSeconds, double temperatureC) {}
+
+  /** Something that was weighed beside the work: what, and of what. */
+  record Beside(RunEvent.Kind kind, String of) {}
+
+  /** The last weight counts, g. */
+  final Map<Beside, Double> weighed = new LinkedHashMap<>();
 
   final Map<TaskId, Done> done = new HashMap<>();
   final Set<TaskId> givenUp = new HashSet<>();
@@ -147,6 +158,9 @@ final class History {
   private void add(RunEvent event, int second) {
     int at = Math.max(0, second);
     String of = event.of() == null ? "" : event.of();
+    if (BESIDE.contains(event.kind())) {
+      weighed.put(new Beside(event.kind(), of), value(event));
+    }
     switch (event.kind()) {
       case CHECKED -> {
         boolean takenBack = event.value() != null && event.value() == 0;
@@ -215,7 +229,7 @@ final class History {
       case BECAME ->
           Became.of(event.codes(), event.text(), at)
               .ifPresent(b -> CavityId.read(of).ifPresent(piece -> became.put(piece, b)));
-      case DOSED, UNDONE, PUT_OFF, CORRECTED, CLOCK -> {}
+      case DOSED, SQUEEZED, UNDONE, PUT_OFF, CORRECTED, CLOCK -> {}
     }
     if (BY_HAND.contains(event.kind()) && !answers(event)) {
       byHand(event);

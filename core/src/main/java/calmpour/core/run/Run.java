@@ -28,7 +28,7 @@ public record Run(Session session, Workshop workshop, Plan plan, Instant begunAt
   }
 
   /** The session as if it had been planned for when it was really begun. */
-  Session asBegun() {
+  public Session asBegun() {
     return session.withStartsAt(
         LocalDateTime.ofInstant(begunAt, ZoneId.of(session.zoneId())).withNano(0));
   }

@@ -80,6 +80,11 @@ public record RunEvent(
      */
     DOSED,
     /**
+     * {@code of}: a piece in a closed mould, such as {@code 1.2}; {@code value}: what its lid
+     * squeezed out, weighed, g.
+     */
+    SQUEEZED,
+    /**
      * {@code of}: a batch and what was done with the pressure pot, such as {@code 1/SET}, see
      * {@link PotLog}; {@code value}: bar where it is a pressure.
      */
@@ -201,6 +206,7 @@ public record RunEvent(
         || kind == Kind.WARMTH
         || kind == Kind.STAYED
         || kind == Kind.DOSED
+        || kind == Kind.SQUEEZED
         || kind == Kind.ADDED
         || kind == Kind.PUT_OFF;
   }

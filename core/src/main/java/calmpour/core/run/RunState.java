@@ -34,6 +34,7 @@ import org.jspecify.annotations.Nullable;
  * @param room as it was measured last; null while it was not
  * @param pot the log of the pressure pot so far
  * @param givenUp pieces that will not be used although something may be in them
+ * @param weighed what was put on the scale beside the work, each as it was weighed last
  */
 public record RunState(
     int atSeconds,
@@ -55,7 +56,8 @@ public record RunState(
     @Nullable Integer finishedSeconds,
     @Nullable RoomReading room,
     List<PotLog> pot,
-    List<CavityId> givenUp) {
+    List<CavityId> givenUp,
+    List<WeighedBeside> weighed) {
   /** Further back nobody goes step by step. */
   public static final int MOST_UNDOABLE = 12;
 
@@ -68,7 +70,16 @@ public record RunState(
     undoable = List.copyOf(undoable);
     pot = List.copyOf(pot);
     givenUp = List.copyOf(givenUp);
+    weighed = List.copyOf(weighed);
   }
+
+  /**
+   * Something that was weighed so that later plans know more.
+   *
+   * @param kind what was weighed, see {@link RunEvent.Kind}
+   * @param of what it is about, as its event says
+   */
+  public record WeighedBeside(RunEvent.Kind kind, String of, double grams) {}
 
   /** How a step stands. */
   public enum Status {

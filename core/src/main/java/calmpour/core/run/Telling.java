@@ -90,6 +90,9 @@ final class Telling {
         bench.history.pot,
         bench.history.troubles.givenUp.stream()
             .sorted(Comparator.comparingInt(CavityId::line).thenComparingInt(CavityId::cavity))
+            .toList(),
+        bench.history.weighed.entrySet().stream()
+            .map(e -> new RunState.WeighedBeside(e.getKey().kind(), e.getKey().of(), e.getValue()))
             .toList());
   }
 

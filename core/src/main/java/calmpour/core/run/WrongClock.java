@@ -28,11 +28,13 @@ public final class WrongClock {
   /**
    * One correction of the clock.
    *
+   * @param id of the line that put it right
    * @param showed when the evening began by the clock as it was
    * @param began when it really did
    * @param who null where nobody said
    */
-  public record Righted(Instant showed, Instant began, String why, @Nullable String who) {}
+  public record Righted(
+      String id, Instant showed, Instant began, String why, @Nullable String who) {}
 
   /**
    * A run by the right clock.
@@ -99,7 +101,11 @@ public final class WrongClock {
         events.replaceAll(e -> e.kind() == RunEvent.Kind.CLOCK ? e : moved(e, by));
         clocks.add(
             new Righted(
-                right.begunAt(), began, event.text() == null ? "" : event.text(), event.person()));
+                event.id(),
+                right.begunAt(),
+                began,
+                event.text() == null ? "" : event.text(),
+                event.person()));
         right = new Run(run.session(), run.workshop(), run.plan(), began);
       }
       events.add(event);

@@ -24,7 +24,6 @@ import calmpour.core.tool.Tool;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -130,15 +129,9 @@ public record Job(
 
   /** How warm it is while the work goes on. */
   public RoomCourse room() {
-    List<RoomCourse.Reading> course =
-        session.room().course(session.startsAtInstant(), ZoneId.of(session.zoneId()));
-    if (course.isEmpty()) {
-      return new RoomCourse(session.room().temperatureC(), roomRead);
-    }
-    // What was read holds until the room is expected to change.
-    course.addAll(roomRead);
-    course.sort(Comparator.comparingInt(RoomCourse.Reading::atSeconds));
-    return new RoomCourse(session.room().temperatureC(), course);
+    return new RoomCourse(
+        session.room().temperatureC(),
+        session.room().course(session.startsAtInstant(), ZoneId.of(session.zoneId()), roomRead));
   }
 
   /** A colour as it is in the resin of a level. */

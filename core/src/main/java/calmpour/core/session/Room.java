@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -20,9 +21,15 @@ import org.jspecify.annotations.Nullable;
  * @param temperatureC when the work begins, and until the first change
  * @param later when it changes by itself: a heater that is on until ten, a cold night, a weekend
  *     without heating; null for never
+ * @param warmsKPerHour how much warmer it gets in an hour while somebody works in it, for four
+ *     hours or until the first change; negative for cooler, null for not at all
  */
 public record Room(
-    double temperatureC, @Nullable Double humidityPercent, @Nullable List<RoomChange> later) {
+    double temperatureC,
+    @Nullable Double humidityPercent,
+    @Nullable List<RoomChange> later,
+    @Nullable Double warmsKPerHour) {
+  public static final Range WARMS_K_PER_HOUR = new Range(-3, 3);
   public static final Range TEMPERATURE_C = new Range(5, 45);
   public static final Range HUMIDITY_PERCENT = new Range(0, 100);
   public static final Range LATER = new Range(0, 12);
@@ -30,9 +37,21 @@ public record Room(
   /** Beyond that it stays as it is: most resins have cured long before. */
   private static final int DAYS = 21;
 
+  /** Somebody works in it so long, and then it stays as it is (starting value). */
+  private static final Duration WORKED_IN = Duration.ofHours(4);
+
+  /** It warms in steps of so long. */
+  private static final Duration STEP = Duration.ofMinutes(30);
+
   /** The same at any hour. */
   public Room(double temperatureC, @Nullable Double humidityPercent) {
     this(temperatureC, humidityPercent, null);
+  }
+
+  /** The same whether or not anybody works in it. */
+  public Room(
+      double temperatureC, @Nullable Double humidityPercent, @Nullable List<RoomChange> later) {
+    this(temperatureC, humidityPercent, later, null);
   }
 
   public Room {
@@ -41,6 +60,7 @@ public record Room(
     new Check()
         .within("temperatureC", temperatureC, TEMPERATURE_C)
         .within("humidityPercent", humidityPercent, HUMIDITY_PERCENT)
+        .within("warmsKPerHour", warmsKPerHour, WARMS_K_PER_HOUR)
         .that(
             LATER.contains(changes),
             Problem.outside("later", Problem.Code.TOO_MANY, changes, LATER))
@@ -88,16 +108,57 @@ public record Room(
             : later.stream()
                 .map(c ->
                     new RoomChange(c.fromMinutes(), Math.max(otherC, c.temperatureC()), c.days()))
-                .toList());
+                .toList(),
+        warmsKPerHour);
   }
 
   /** The same in air of another humidity, %. */
   public Room withHumidity(double percent) {
-    return new Room(temperatureC, percent, later);
+    return new Room(temperatureC, percent, later, warmsKPerHour);
   }
 
-  /** How warm it is expected to be from when the work begins, changes in order of time. */
-  List<RoomCourse.Reading> course(Instant begins, ZoneId zone) {
+  /**
+   * How warm it is expected to be from when the work begins, changes in order of time.
+   *
+   * @param read what thermometers said since: it holds until the room is expected to change, and
+   *     warms from there
+   */
+  List<RoomCourse.Reading> course(Instant begins, ZoneId zone, List<RoomCourse.Reading> read) {
+    List<RoomCourse.Reading> changes = changes(begins, zone);
+    int first = changes.isEmpty() ? Integer.MAX_VALUE : changes.getFirst().atSeconds();
+    List<RoomCourse.Reading> course = new ArrayList<>();
+    long step = STEP.toSeconds();
+    for (long i = 1; warmsKPerHour != null && i * step <= WORKED_IN.toSeconds(); i++) {
+      int at = (int) (i * step - step / 2);
+      if (at < first) {
+        // Each step has the temperature of its middle.
+        double warmer = warmedBy((int) (i * step)) + readWarmer(read, at);
+        course.add(new RoomCourse.Reading(at, temperatureC + warmer));
+      }
+    }
+    course.addAll(changes);
+    course.addAll(read);
+    course.sort(Comparator.comparingInt(RoomCourse.Reading::atSeconds));
+    return course;
+  }
+
+  private double warmedBy(int seconds) {
+    double warms = warmsKPerHour == null ? 0 : warmsKPerHour;
+    return warms * Math.min(seconds, WORKED_IN.toSeconds()) / 3_600.0;
+  }
+
+  /** By how much it was warmer than expected when it was last read, K. */
+  private double readWarmer(List<RoomCourse.Reading> read, int at) {
+    double warmer = 0;
+    for (RoomCourse.Reading reading : read) {
+      if (reading.atSeconds() <= at) {
+        warmer = reading.temperatureC() - temperatureC - warmedBy(reading.atSeconds());
+      }
+    }
+    return warmer;
+  }
+
+  private List<RoomCourse.Reading> changes(Instant begins, ZoneId zone) {
     List<RoomCourse.Reading> course = new ArrayList<>();
     if (later == null) {
       return course;
@@ -121,8 +182,6 @@ public record Room(
   }
 
   private static List<RoomChange> inOrder(List<RoomChange> later) {
-    return later.stream()
-        .sorted(java.util.Comparator.comparingInt(RoomChange::fromMinutes))
-        .toList();
+    return later.stream().sorted(Comparator.comparingInt(RoomChange::fromMinutes)).toList();
   }
 }

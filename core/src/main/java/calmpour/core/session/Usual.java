@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param hours when somebody is there; null for any hour, day or night
  * @param resinId the resin mostly taken; null for none in particular
  * @param units in which the screens speak
- * @param learned when what was learned of resins, moulds, cups, doses and hands is planned with
+ * @param learned when what was learned of resins, moulds, lids, cups, doses and hands is planned
+ *     with
  */
 @RecordBuilder
 public record Usual(

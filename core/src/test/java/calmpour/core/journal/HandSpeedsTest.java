@@ -85,6 +85,53 @@ class HandSpeedsTest {
     assertThat(seconds(called, Speed.POUR_SECONDS_CAVITY)).isCloseTo(15 * 1.5, within(0.3));
   }
 
+  /** Two at one bench, step by step in turn, of whom one takes twice as long. */
+  private static List<RunEvent> turns(List<RunEvent> evening) {
+    List<RunEvent> events = new ArrayList<>();
+    for (RunEvent event : evening) {
+      events.add(event.withPerson(events.size() % 2 == 0 ? "Fennel" : "Tarn"));
+    }
+    return events;
+  }
+
+  @Test
+  void handsAreToldApartByWhoTellsTheirSteps() {
+    List<OfEvening> fennel = new ArrayList<>();
+    for (double times : List.of(1.0, 1.5)) {
+      String person = times > 1 ? "Tarn" : "Fennel";
+      fennel.addAll(
+          HandSpeeds.of(RUN, evening(times, 0).stream().map(e -> e.withPerson(person)).toList()));
+    }
+    assertThat(seconds(HandSpeeds.by("Tarn", fennel), Speed.POUR_SECONDS_CAVITY))
+        .isCloseTo(15 * 1.5, within(0.3));
+    assertThat(seconds(HandSpeeds.by("Fennel", fennel), Speed.POUR_SECONDS_CAVITY))
+        .isCloseTo(15, within(0.3));
+    assertThat(HandSpeeds.by("somebody", fennel)).isEmpty();
+    // In turns at one bench: each step is of whoever told it.
+    List<OfEvening> both = HandSpeeds.of(RUN, turns(evening(1.5, 0)));
+    assertThat(both.stream().map(OfEvening::person).distinct()).hasSize(2);
+    assertThat(both.stream().mapToInt(OfEvening::steps).sum())
+        .isEqualTo(HandSpeeds.of(RUN, evening(1.5, 0)).stream().mapToInt(OfEvening::steps).sum());
+  }
+
+  @Test
+  void ofTwoPairsOfHandsOnlyWhatSomebodyToldInTheirNameCounts() {
+    Run helped =
+        new Run(
+            RUN.session()
+                .withHabits(
+                    RUN.session()
+                        .habits()
+                        .withPlanning(RUN.session().habits().planning().withPairsOfHands(2))),
+            RUN.workshop(),
+            RUN.plan(),
+            RUN.begunAt());
+    assertThat(HandSpeeds.of(helped, evening(1.5, 0))).isEmpty();
+    List<OfEvening> named =
+        HandSpeeds.of(helped, evening(1.5, 0).stream().map(e -> e.withPerson("Tarn")).toList());
+    assertThat(seconds(named, Speed.POUR_SECONDS_CAVITY)).isCloseTo(15 * 1.5, within(0.3));
+  }
+
   @Test
   void oneEveningTeachesNothingAndOneWrongOneMovesNothing() {
     List<OfEvening> usual = HandSpeeds.of(RUN, evening(1.5, 0));

@@ -3,6 +3,8 @@ package calmpour.core.journal;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.design.Join;
+import calmpour.core.design.Layer;
+import calmpour.core.plan.doc.CavityId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import calmpour.core.run.AsRun;
@@ -22,6 +24,10 @@ class JoinedTest {
 
   /** The first knob's two layers, the upper one so long after the lower one. */
   private static Joined.JoinMade after(Instant lower, Duration later) {
+    return Joined.of(RUN, asRun(lower, later)).getFirst();
+  }
+
+  private static AsRun asRun(Instant lower, Duration later) {
     List<RunEvent> told = new ArrayList<>();
     for (Task task : RUN.plan().tasks()) {
       if (task.hands() && task.kind().compareTo(Task.Kind.POUR) < 0) {
@@ -30,8 +36,7 @@ class JoinedTest {
     }
     told.add(event(told, lower, "pour/1.1.1"));
     told.add(event(told, lower.plus(later), "pour/1.1.2"));
-    AsRun asRun = Evening.RUNS.lookBack(RUN, told, lower.plus(later).plusSeconds(60));
-    return Joined.of(RUN, asRun).getFirst();
+    return Evening.RUNS.lookBack(RUN, told, lower.plus(later).plusSeconds(60));
   }
 
   private static RunEvent event(List<RunEvent> told, Instant at, String of) {
@@ -60,5 +65,33 @@ class JoinedTest {
       Duration later = Duration.ofMinutes(minutes);
       assertThat(after(LOWER.plusSeconds(900), later).met()).isEqualTo(after(LOWER, later).met());
     }
+  }
+
+  /** A layer that was to lie on a thick one, and came while that was thin. */
+  @Test
+  void aLayerThatCameTooSoonIsAFactOfWhatWentWrong() {
+    Run thick =
+        new Run(
+            RUN.session()
+                .withPieces(
+                    RUN.session().pieces().stream()
+                        .map(p ->
+                            p.withLayers(
+                                p.layers().stream()
+                                    .map(l -> new Layer(l.colourId(), l.fill(), Join.THICK))
+                                    .toList()))
+                        .toList()),
+            RUN.workshop(),
+            RUN.plan(),
+            RUN.begunAt());
+    CavityId knob = new CavityId(1, 1);
+    AsRun soon = asRun(LOWER, Duration.ofMinutes(5));
+    assertThat(PieceFacts.of(thick, List.of(), soon, knob).get(Clue.JOINED_SOFTER).told())
+        .isEqualTo(Evidence.Told.THERE);
+    assertThat(PieceFacts.of(RUN, List.of(), soon, knob).get(Clue.JOINED_SOFTER).told())
+        .isEqualTo(Evidence.Told.NOT_THERE);
+    AsRun later = asRun(LOWER, Duration.ofHours(6));
+    assertThat(PieceFacts.of(thick, List.of(), later, knob).get(Clue.JOINED_SOFTER).told())
+        .isEqualTo(Evidence.Told.NOT_THERE);
   }
 }

@@ -349,6 +349,30 @@ class CraftTest {
         .isEqualTo(evening.cups().getFirst().times().thickensSeconds());
   }
 
+  private static int thickens(Room room) {
+    return plan(inRoom(room, PieceWork.NONE), PLAIN, MAKE)
+        .batches()
+        .getFirst()
+        .cups()
+        .getFirst()
+        .times()
+        .thickensSeconds();
+  }
+
+  /** Work warms it: thick sooner than in a steady room, later than in one that warm throughout. */
+  @Test
+  void aRoomThatWarmsWhileSomebodyWorksShortensTheClock() {
+    int steady = thickens(new Room(20, 45.0));
+    int warming = thickens(new Room(20, 45.0, null, 2.0));
+    assertThat(warming).isLessThan(steady).isGreaterThan(thickens(new Room(22, 45.0)));
+    assertThat(thickens(new Room(20, 45.0, null, -2.0))).isGreaterThan(steady);
+    assertThat(thickens(new Room(20, 45.0, null, 0.0))).isEqualTo(steady);
+    // After four hours it stays, and nothing warms once the heater is off.
+    assertThat(out(new Room(20, 45.0, null, 1.0), PieceWork.NONE))
+        .isGreaterThan(out(new Room(24, 45.0), PieceWork.NONE))
+        .isLessThan(out(new Room(20, 45.0), PieceWork.NONE));
+  }
+
   /** A change to what it is anyway is none. */
   @Test
   void aRoomThatNeverChangesIsTheSameRoom() {

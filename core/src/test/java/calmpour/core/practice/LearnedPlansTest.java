@@ -154,7 +154,7 @@ class LearnedPlansTest {
   }
 
   private static HandSpeeds.OfEvening of(HandSpeeds.Speed speed, double seconds) {
-    return new HandSpeeds.OfEvening(speed, 3, seconds);
+    return new HandSpeeds.OfEvening(speed, null, 3, seconds);
   }
 
   private static Session session(Hands hands, double roomC) {

@@ -1,0 +1,189 @@
+package calmpour.app;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import calmpour.app.store.RunStore;
+import calmpour.app.store.ShelfStore;
+import calmpour.core.plan.Planner;
+import calmpour.core.plan.WorkedPlan;
+import calmpour.core.practice.World;
+import calmpour.core.run.Run;
+import calmpour.core.session.Session;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What evenings of two people teach of lids, overage, the room as it goes on, and whose hands. */
+class LearnedTest {
+  private static final Browser browser = Browser.shared();
+  private static final String CLOSED = "ring-pull";
+  private static final int EVENINGS = 12;
+  private static final LocalDateTime FIRST = LocalDateTime.of(2026, 6, 6, 17, 0);
+
+  @TempDir static Path data;
+  private static RunningApp app;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.demo(data);
+    Session session = closed();
+    for (int i = 0; i < EVENINGS; i++) {
+      Session its = session.withStartsAt(FIRST.plusDays(9L * i));
+      WorkedPlan worked = app.bean(Planner.class).work(its, app.bean(ShelfStore.class).workshop());
+      Run run = new Run(its, worked.job().used(), worked.plan(), its.startsAtInstant());
+      String person = i % 2 == 0 ? World.QUICK_HANDS : World.SLOW_HANDS;
+      RunStore runs = app.bean(RunStore.class);
+      runs.append(
+          runs.begin(null, run).id(), World.carryOut(run, i, true, Map.of(), person).events());
+    }
+    while (app.get("/api/journal").body().get("pending").asInt() > 0) {
+      Thread.onSpinWait();
+    }
+  }
+
+  /** The session of the demo that has a closed mould in it. */
+  private static Session closed() {
+    JsonMapper json = app.bean(JsonMapper.class);
+    return json.readTree(LearnedTest.class.getResourceAsStream("/demo/past.json"))
+        .valueStream()
+        .map(past -> past.get("session"))
+        .filter(s -> s.toString().contains(CLOSED))
+        .map(s -> json.treeToValue(s, Session.class))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @AfterAll
+  static void stop() {
+    app.close();
+  }
+
+  private static JsonNode get(String path) {
+    return app.get("/api/journal/" + path).body();
+  }
+
+  private static Page learned(int width) {
+    Page page = browser.page(width, 800);
+    page.navigate(app.url("/journal?part=hands"));
+    return page;
+  }
+
+  private static Locator key(Page page, String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(name)));
+  }
+
+  /** What a lid of this world really needs comes out, and is planned with until it is put back. */
+  @Test
+  void aLidTeachesHowMuchItsMouldIsFilledOver() {
+    JsonNode lid = get("lids").get(0);
+    assertThat(lid.get("mouldId").asString()).isEqualTo(CLOSED);
+    assertThat(lid.at("/learned/enough").asBoolean()).isTrue();
+    double holds = VOLUME_ML;
+    double beyond = (World.takes(CLOSED) - 1) * holds;
+    // A fiftieth of what it holds is assumed.
+    double truth = beyond + World.LID_NEEDS * 0.02 * holds;
+    assertThat(lid.at("/learned/middleMl").asDouble()).isCloseTo(truth, within(0.03 * holds));
+    assertThat(get("lids/" + CLOSED + "/evenings").size())
+        .isEqualTo(lid.at("/learned/evenings").asInt());
+    Page page = learned(1280);
+    key(page, "^Plan with it: Ring pull$").last().click();
+    assertThat(key(page, "^As assumed: Ring pull")).isVisible();
+    double taken = get("lids").get(0).get("plannedMl").asDouble();
+    assertThat(taken).isBetween(lid.at("/learned/enoughMl").asDouble(), 9.0);
+    assertThat(taken - lid.at("/learned/enoughMl").asDouble()).isLessThan(0.05);
+    key(page, "^As assumed: Ring pull").click();
+    assertThat(key(page, "^As assumed: Ring pull")).isHidden();
+    assertThat(get("lids").get(0).has("plannedMl")).isFalse();
+    assertThat(app.put("/api/journal/lids/knob-32?learned=true", Map.of()).status()).isEqualTo(404);
+    assertThat(app.put("/api/journal/lids/none?learned=true", Map.of()).status()).isEqualTo(404);
+  }
+
+  /** 2 π² R r², of a ring 52 mm wide and a tube of 9 mm. */
+  private static final double VOLUME_ML = 2 * Math.PI * Math.PI * 21.5 * 4.5 * 4.5 / 1_000;
+
+  @Test
+  void theRoomIsPlannedWithAsItGoesOn() {
+    JsonNode drift = get("room/drift");
+    assertThat(drift.get("enough").asBoolean()).isTrue();
+    assertThat(drift.get("warmerKPerHour").asDouble())
+        .isCloseTo(World.WARMS_K_PER_HOUR, within(0.15));
+    assertThat(get("room").get("warmerK").asDouble()).isCloseTo(World.WARMER_K, within(0.4));
+    assertThat(get("room/drift/evenings").size()).isEqualTo(drift.get("evenings").asInt());
+    Page page = learned(1280);
+    key(page, "^Plan with .* an hour$").click();
+    Locator before = key(page, "^As before: How your room goes on$");
+    assertThat(before).isVisible();
+    assertThat(app.get("/api/usual").body().at("/usual/room/warmsKPerHour").asDouble())
+        .isCloseTo(drift.get("warmerKPerHour").asDouble(), within(0.051));
+    before.click();
+    assertThat(before).isHidden();
+    assertThat(app.get("/api/usual").body().at("/usual/room").has("warmsKPerHour")).isFalse();
+  }
+
+  @Test
+  void theOverageThatWasEnoughIsPlannedWith() {
+    JsonNode needed = get("overage");
+    assertThat(needed.get("enough").asBoolean()).isTrue();
+    assertThat(get("overage/evenings").size()).isGreaterThanOrEqualTo(3);
+    double enough = needed.get("enoughPercent").asDouble();
+    Page page = learned(1280);
+    key(page, "^Plan with [0-9.]+ %$").click();
+    Locator before = key(page, "^As before: Your overage$");
+    assertThat(before).isVisible();
+    assertThat(app.get("/api/usual").body().at("/usual/habits/overagePercent").asDouble())
+        .isEqualTo(enough);
+    before.click();
+    assertThat(before).isHidden();
+    assertThat(app.get("/api/usual").body().at("/usual/habits/overagePercent").asDouble())
+        .isEqualTo(5);
+  }
+
+  @Test
+  void handsAreToldApart() {
+    assertThat(get("hands/people").valueStream().map(JsonNode::asString))
+        .containsExactly(World.QUICK_HANDS, World.SLOW_HANDS);
+    double quick = seconds("hands?person=" + World.QUICK_HANDS);
+    double slow = seconds("hands?person=" + World.SLOW_HANDS);
+    assertThat(slow / quick).isCloseTo(World.handsTake(World.SLOW_HANDS), within(0.08));
+    assertThat(get("hands?person=nobody").size()).isZero();
+    double taken =
+        app.get("/api/journal/hands/of?person=" + World.SLOW_HANDS)
+            .body()
+            .get("pourSecondsCavity")
+            .asDouble();
+    assertThat(taken).isCloseTo(slow, within(0.06));
+    Page page = learned(390);
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Whose hands"))
+        .getByText(World.SLOW_HANDS)
+        .click();
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING,
+                new Page.GetByRoleOptions().setName(World.SLOW_HANDS + "’s hands")))
+        .isVisible();
+    Seen.readableOnAnyWidth(page, "whose hands");
+  }
+
+  private static double seconds(String path) {
+    return get(path)
+        .valueStream()
+        .filter(r -> r.get("speed").asString().equals("POUR_SECONDS_CAVITY"))
+        .findFirst()
+        .orElseThrow()
+        .get("seconds")
+        .asDouble();
+  }
+}
