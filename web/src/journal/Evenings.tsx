@@ -2,9 +2,10 @@ import Box from "@mui/material/Box";
 import Link from "@mui/material/Link";
 import visuallyHidden from "@mui/utils/visuallyHidden";
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import type { JournalEvening, JournalFound, JournalPiece } from "../api/client";
 import { BoardStrip } from "../drawing/BoardStrip";
+import { Going } from "../ui/Going";
 import { usePrinting } from "../ui/usePrinting";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
@@ -78,7 +79,7 @@ export function Evenings({
                     transform: `translateY(${row.start}px)`,
                   }}
                 >
-                  <InItsMonth evening={evening} before={before} />
+                  <InItsMonth evening={evening} before={before?.day} />
                 </Box>
               )
             );
@@ -101,24 +102,24 @@ function OnPaper({ found: { evenings, counted } }: { found: JournalFound }) {
       )}
       {evenings.map((evening, at) => (
         <Box key={evening.id} sx={{ breakInside: "avoid" }}>
-          <InItsMonth evening={evening} before={evenings[at - 1]} />
+          <InItsMonth evening={evening} before={evenings[at - 1]?.day} />
         </Box>
       ))}
     </Box>
   );
 }
 
-/** An evening, under the name of its month where that is another one. */
-function InItsMonth({
+/** An evening, under the name of its month where that is another one; drawn once, not at every scroll. */
+const InItsMonth = memo(function InItsMonth({
   evening,
   before,
 }: {
   evening: JournalEvening;
-  before: JournalEvening | undefined;
+  before: string | undefined;
 }) {
   return (
     <>
-      {before?.day.slice(0, 7) !== evening.day.slice(0, 7) && (
+      {before?.slice(0, 7) !== evening.day.slice(0, 7) && (
         <Box component="h2" sx={{ typography: "h2", m: 0, pt: 1.5, pb: 0.5 }}>
           {monthName(evening.day)}
         </Box>
@@ -126,7 +127,7 @@ function InItsMonth({
       <Evening evening={evening} />
     </>
   );
-}
+});
 
 function monthName(day: string): string {
   return dateFormat({ month: "long", year: "numeric" }).format(new Date(`${day}T12:00:00`));
@@ -163,18 +164,7 @@ function Evening({ evening }: { evening: JournalEvening }) {
         </Box>
         <BoardStrip board={evening.board} />
       </Box>
-      <Box
-        component="ul"
-        aria-label="Its pieces"
-        sx={{
-          listStyle: "none",
-          m: 0,
-          p: 0,
-          display: "grid",
-          gridTemplateColumns: "repeat(auto-fill, minmax(190px, 1fr))",
-          gap: 0.25,
-        }}
-      >
+      <Box component="ul" aria-label="Its pieces" sx={PIECES}>
         {evening.pieces.map((piece) => (
           <Piece key={piece.piece} evening={evening} piece={piece} />
         ))}
@@ -183,30 +173,44 @@ function Evening({ evening }: { evening: JournalEvening }) {
   );
 }
 
+/** Said once for all of them: twenty pieces an evening are drawn while one scrolls. */
+const PIECES = {
+  listStyle: "none",
+  m: 0,
+  p: 0,
+  display: "grid",
+  gridTemplateColumns: "repeat(auto-fill, minmax(190px, 1fr))",
+  gap: 0.25,
+  "& a": {
+    color: "inherit",
+    textDecoration: "none",
+    display: "flex",
+    gap: "6px",
+    alignItems: "flex-start",
+    py: 0.25,
+    lineHeight: 1.2,
+  },
+  "& a:hover": { textDecoration: "underline" },
+  "& i": { color: "text.secondary", fontStyle: "normal" },
+  "& b": { display: "block", color: "error.main", fontSize: "0.9rem", fontWeight: 400 },
+} as const;
+
 function Piece({ evening, piece }: { evening: JournalEvening; piece: JournalPiece }) {
   const grade = piece.grade === undefined ? "not looked at" : VERDICTS[piece.grade];
   const faults = piece.faults.map(faultWords).join(", ");
   return (
     <li>
-      <Link
-        href={`/journal/${evening.id}/${piece.piece}`}
-        underline="hover"
-        color="inherit"
-        sx={{ display: "flex", gap: 0.75, alignItems: "flex-start", py: 0.25, lineHeight: 1.2 }}
-      >
+      <Going href={`/journal/${evening.id}/${piece.piece}`}>
         <GradeMark grade={piece.grade} />
         <span>
-          {piece.mouldName}{" "}
-          <Box component="span" sx={{ color: "text.secondary" }}>
-            {piece.colours.join(", ")}
-          </Box>
+          {piece.mouldName} <i>{piece.colours.join(", ")}</i>
           <span style={visuallyHidden}>
             , {grade}
             {faults && ": "}
           </span>
-          {faults && <Box sx={{ color: "error.main", fontSize: "0.9rem" }}>{faults}</Box>}
+          {faults && <b>{faults}</b>}
         </span>
-      </Link>
+      </Going>
     </li>
   );
 }

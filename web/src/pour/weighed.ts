@@ -51,7 +51,7 @@ export function squeezedOut(steps: RunStep[], shown: RunStep, plan: Plan): Weigh
     .flatMap((s) => pours.filter((p) => p.id === s.pourId))
     .filter((p) => shown.line === undefined || shown.line === p.line)
     .map((pour) => ({
-      of: `${pour.line + 1}.${pour.cavity + 1}`,
+      of: `${pour.line + 1}.${pour.cavity}`,
       name: cavityName(plan, pour.line, pour.cavity),
       mostG: pour.massG,
       mostIs: "There was no more in it than",

@@ -10,10 +10,12 @@ import calmpour.core.plan.Planner;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.practice.World;
 import calmpour.core.run.Run;
+import calmpour.core.run.RunEvent;
 import calmpour.core.session.Session;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Media;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.Map;
@@ -24,6 +26,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What evenings of two people teach of lids, overage, the room as it goes on, and whose hands. */
 class LearnedTest {
@@ -185,5 +188,66 @@ class LearnedTest {
         .orElseThrow()
         .get("seconds")
         .asDouble();
+  }
+
+  /** A list that scrolls is printed whole. */
+  @Test
+  void allEveningsAreOnPaper() {
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal"));
+    Locator evenings = page.getByRole(AriaRole.ARTICLE);
+    assertThat(evenings.first()).isVisible();
+    int all = app.get("/api/journal").body().at("/counted/evenings").asInt();
+    assertThat(all).isGreaterThanOrEqualTo(EVENINGS);
+    assertThat(evenings.count()).isLessThan(all);
+    page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+    assertThat(evenings).hasCount(all);
+    for (Locator evening : evenings.all()) {
+      assertThat(evening).isVisible();
+    }
+  }
+
+  /** Named before the start, weighed beside the lids; the weight is there after a reload. */
+  @Test
+  void whoWorksAndWhatALidSqueezedOutAreToldAtTheBench() {
+    ObjectNode session = app.bean(JsonMapper.class).valueToTree(closed());
+    session.put("startsAt", "2031-03-01T18:00:00");
+    String run = app.begin(session).body().get("id").asString();
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/pour/" + run));
+    page.getByLabel("Who works at this screen?").fill(World.SLOW_HANDS);
+    key(page, "^Go on all the same").click();
+    assertThat(key(page, "^Go on all the same")).isHidden();
+    upToLids(run);
+    key(page, "^Weigh Ring pull, first$").click();
+    // What was meant for the screen before it is not taken by what lies over it.
+    page.waitForTimeout(BenchScreens.MEANT_MS);
+    key(page, "^0$").click();
+    key(page, "^\\.$").click();
+    key(page, "^3$").click();
+    key(page, "^That much$").click();
+    assertThat(key(page, "^Weigh Ring pull, first$")).hasText("Ring pull, first: 0.30 g");
+    page.reload();
+    assertThat(key(page, "^Weigh Ring pull, first$")).hasText("Ring pull, first: 0.30 g");
+    RunEvent weighed = app.bean(RunStore.class).find(run).orElseThrow().events().getLast();
+    assertThat(weighed.kind()).isEqualTo(RunEvent.Kind.SQUEEZED);
+    assertThat(weighed.of()).isEqualTo("1.1");
+    assertThat(weighed.value()).isEqualTo(0.3);
+    assertThat(weighed.person()).isEqualTo(World.SLOW_HANDS);
+    assertThat(app.tell(run, "SQUEEZED", "9.1", 0.3).status()).isEqualTo(422);
+    assertThat(app.tell(run, "SQUEEZED", "1.1", null).status()).isEqualTo(422);
+    app.tell(run, "FINISHED", null, null);
+  }
+
+  private static void upToLids(String run) {
+    for (int i = 0; i < 90; i++) {
+      JsonNode state = app.get("/api/runs/" + run + "/state").body().get("state");
+      String next = state.get("currentId").asString();
+      if (next.endsWith("/LID")) {
+        return;
+      }
+      app.tell(run, "DONE", next, null);
+    }
+    throw new AssertionError("never comes to the lids");
   }
 }

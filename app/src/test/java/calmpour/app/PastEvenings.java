@@ -28,6 +28,19 @@ final class PastEvenings {
     return planned(app, its);
   }
 
+  /**
+   * @param more so many times as many pieces
+   */
+  static Run planned(RunningApp app, String session, int daysLater, double more) {
+    Session its = planned(app, session, daysLater).session();
+    return planned(
+        app,
+        its.withPieces(
+            its.pieces().stream()
+                .map(p -> p.withCount((int) Math.round(more * p.count())))
+                .toList()));
+  }
+
   private static Run planned(RunningApp app, Session its) {
     WorkedPlan worked = app.bean(Planner.class).work(its, app.bean(ShelfStore.class).workshop());
     return new Run(its, worked.job().used(), worked.plan(), its.startsAtInstant());

@@ -62,6 +62,7 @@ class PieceRecordTest extends DemoScreens {
   void aClockThatWasWrongAllEveningIsPutRightAsOne() {
     String run = poured();
     int pouredAt = record(run).at("/asRun/pours/0/atSeconds").asInt();
+    String began = record(run).get("begunAt").asString();
     Answer soon =
         tell(run, "CLOCK", Map.of("codes", List.of("BEGAN/2099-01-01T18:00:00"), "text", "x"));
     assertThat(soon.status()).isEqualTo(422);
@@ -91,6 +92,9 @@ class PieceRecordTest extends DemoScreens {
                 .get("begunAt")
                 .asString())
         .isEqualTo("2026-03-03T18:30:00Z");
+    button(page, "The clock was right").click();
+    assertThat(page.getByText(Pattern.compile("corrected: flat battery"))).isHidden();
+    assertThat(record(run).get("begunAt").asString()).isEqualTo(began);
   }
 
   @Test

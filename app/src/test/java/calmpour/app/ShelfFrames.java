@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -16,23 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
  * by {@code bench/shelf-frames}.
  */
 class ShelfFrames {
-  private static final int STEPS = 120;
-
   @TempDir Path data;
-
-  /** Times between frames, ms. */
-  private record Frames(List<Double> gaps) {
-    double at(double share) {
-      List<Double> sorted = new ArrayList<>(gaps);
-      Collections.sort(sorted);
-      return sorted.get((int) Math.min(sorted.size() - 1, share * sorted.size()));
-    }
-
-    String row(String what) {
-      return String.format(
-          "| %s | %d | %.1f ms | %.1f ms | %.1f ms |", what, gaps.size(), at(0.5), at(0.95), at(1));
-    }
-  }
 
   @Test
   void framesWhileScrollingAndSearching() {
@@ -48,10 +30,10 @@ class ShelfFrames {
         page.navigate(app.url("/moulds"));
         page.getByLabel("Find").waitFor();
         page.waitForTimeout(1_000);
-        Frames scrolled = watched(page, () -> scroll(page));
+        Frames scrolled = Frames.watched(page, () -> Frames.scroll(page));
         System.out.println(scrolled.row(moulds + " moulds, scrolling"));
         Frames searched =
-            watched(
+            Frames.watched(
                 page,
                 () -> {
                   for (String key : List.of("k", "n", "o", "b", "Space", "7")) {
@@ -63,32 +45,5 @@ class ShelfFrames {
         assertThat(browser.complaints()).isEmpty();
       }
     }
-  }
-
-  private static void scroll(Page page) {
-    page.mouse().move(640, 500);
-    for (int i = 0; i < STEPS; i++) {
-      page.mouse().wheel(0, i < STEPS / 2 ? 400 : -400);
-      page.waitForTimeout(16);
-    }
-  }
-
-  @SuppressWarnings("unchecked") // the browser answers with a list of numbers
-  private static Frames watched(Page page, Runnable what) {
-    page.evaluate(
-        """
-        () => {
-          window.gaps = []; window.watching = true; let before = performance.now();
-          const frame = now => {
-            window.gaps.push(now - before); before = now;
-            if (window.watching) requestAnimationFrame(frame);
-          };
-          requestAnimationFrame(frame);
-        }
-        """);
-    what.run();
-    List<Object> gaps =
-        (List<Object>) page.evaluate("() => { window.watching = false; return window.gaps; }");
-    return new Frames(gaps.stream().map(g -> ((Number) g).doubleValue()).toList());
   }
 }

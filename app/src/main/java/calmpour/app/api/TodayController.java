@@ -153,13 +153,20 @@ public class TodayController {
       if (kept == null) {
         continue;
       }
-      desk.due(kept).stream()
-          .map(due -> line(kept, due, now))
-          .filter(due -> !missed(due, now))
+      List<Due> due = desk.due(kept);
+      boolean full = due.stream().anyMatch(d -> d.kind() == Task.Kind.DEMOULD && d.hands());
+      due.stream()
+          .map(d -> line(kept, d, now))
+          .filter(d -> !missed(d, now) && !(full && wipesBy(d, now)))
           .forEach(all::add);
     }
     all.sort(Comparator.comparing(DueLine::from));
     return all;
+  }
+
+  /** Nobody wipes a mould that still has a piece in it, whenever that was to be done. */
+  private static boolean wipesBy(DueLine line, Instant now) {
+    return line.kind() == Task.Kind.MOULDS_AWAY && !line.from().isAfter(now);
   }
 
   /** A look or a nudge whose time has passed is of no use, and no loss. */

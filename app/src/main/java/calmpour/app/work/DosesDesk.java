@@ -26,12 +26,19 @@ public class DosesDesk {
   private final JournalLearned journal;
   private final ShelfStore shelf;
   private final WorkshopClock clock;
+  private final KnownTimes times;
 
-  DosesDesk(JournalDesk desk, JournalLearned journal, ShelfStore shelf, WorkshopClock clock) {
+  DosesDesk(
+      JournalDesk desk,
+      JournalLearned journal,
+      ShelfStore shelf,
+      WorkshopClock clock,
+      KnownTimes times) {
     this.desk = desk;
     this.journal = journal;
     this.shelf = shelf;
     this.clock = clock;
+    this.times = times;
   }
 
   /**
@@ -66,7 +73,7 @@ public class DosesDesk {
                 colourant.name(),
                 colourant.form().liquid(),
                 colourant.implement(),
-                LearnedTimes.of(its),
+                times.of(its),
                 colourant.toldG(),
                 colourant.learnedCount()));
       }
@@ -98,7 +105,7 @@ public class DosesDesk {
     for (Colourant colourant : shelf.<Colourant>all(ShelfKind.COLOURANT)) {
       List<Dosed> its = of(dosed, colourant.id());
       OwnCount now = colourant.learnedCount();
-      LearnedTimes learned = its.isEmpty() ? null : LearnedTimes.of(its);
+      LearnedTimes learned = its.isEmpty() ? null : times.of(its);
       if (learned != null
           && learned.differsFrom(now == null ? null : now.times())
           && OwnCount.TIMES.contains(learned.times())
@@ -110,7 +117,7 @@ public class DosesDesk {
 
   private OwnCount own(Colourant colourant, List<Dosed> dosed) {
     new Check().within("evenings", dosed.size(), ENOUGH).orThrow();
-    LearnedTimes learned = LearnedTimes.of(dosed);
+    LearnedTimes learned = times.of(dosed);
     return new OwnCount(
         learned.times(),
         learned.sd(),

@@ -27,12 +27,19 @@ public class FillDesk {
   private final JournalLearned journal;
   private final ShelfStore shelf;
   private final WorkshopClock clock;
+  private final KnownTimes times;
 
-  FillDesk(JournalDesk desk, JournalLearned journal, ShelfStore shelf, WorkshopClock clock) {
+  FillDesk(
+      JournalDesk desk,
+      JournalLearned journal,
+      ShelfStore shelf,
+      WorkshopClock clock,
+      KnownTimes times) {
     this.desk = desk;
     this.journal = journal;
     this.shelf = shelf;
     this.clock = clock;
+    this.times = times;
   }
 
   /**
@@ -65,7 +72,7 @@ public class FillDesk {
                   mould.id(),
                   cavity.id(),
                   mould.nameOf(cavity),
-                  LearnedTimes.of(its),
+                  times.of(its),
                   measuredMl(cavity),
                   cavity.learned()));
         }
@@ -101,7 +108,7 @@ public class FillDesk {
       for (Cavity cavity : mould.cavities()) {
         List<Filled> its = of(fills, mould.id(), cavity.id());
         OwnFill own = cavity.learned();
-        LearnedTimes learned = its.isEmpty() ? null : LearnedTimes.of(its);
+        LearnedTimes learned = its.isEmpty() ? null : times.of(its);
         if (learned != null
             && learned.differsFrom(own == null ? null : own.times())
             && OwnFill.TIMES.contains(learned.times())
@@ -116,7 +123,7 @@ public class FillDesk {
   }
 
   private OwnFill own(Cavity cavity, List<Filled> fills) {
-    LearnedTimes learned = LearnedTimes.of(fills);
+    LearnedTimes learned = times.of(fills);
     new Check().within("evenings", learned.evenings(), ENOUGH).orThrow();
     return new OwnFill(
         learned.times(),

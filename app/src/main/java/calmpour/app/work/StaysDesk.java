@@ -31,18 +31,21 @@ public class StaysDesk {
   private final ShelfStore shelf;
   private final UsualStore usual;
   private final WorkshopClock clock;
+  private final KnownTimes times;
 
   StaysDesk(
       JournalDesk desk,
       JournalLearned journal,
       ShelfStore shelf,
       UsualStore usual,
-      WorkshopClock clock) {
+      WorkshopClock clock,
+      KnownTimes times) {
     this.desk = desk;
     this.journal = journal;
     this.shelf = shelf;
     this.usual = usual;
     this.clock = clock;
+    this.times = times;
   }
 
   /**
@@ -76,7 +79,7 @@ public class StaysDesk {
             new CupStays(
                 kind.id(),
                 kind.name(),
-                LearnedTimes.of(its),
+                times.of(its),
                 content,
                 told.alwaysG() + told.share() * content,
                 kind.learned()));
@@ -109,7 +112,7 @@ public class StaysDesk {
     for (CupKind kind : shelf.<CupKind>all(ShelfKind.CUP)) {
       List<Stayed> its = of(stayed, kind.id());
       OwnStays now = kind.learned();
-      LearnedTimes learned = its.isEmpty() ? null : LearnedTimes.of(its);
+      LearnedTimes learned = its.isEmpty() ? null : times.of(its);
       if (learned != null
           && learned.differsFrom(now == null ? null : now.times())
           && OwnStays.TIMES.contains(learned.times())
@@ -120,7 +123,7 @@ public class StaysDesk {
   }
 
   private OwnStays own(CupKind kind, List<Stayed> stayed) {
-    LearnedTimes learned = LearnedTimes.of(stayed);
+    LearnedTimes learned = times.of(stayed);
     new Check().within("evenings", learned.evenings(), ENOUGH).orThrow();
     return new OwnStays(
         learned.times(),

@@ -93,7 +93,7 @@ public record Due(
               && !begun.isEmpty()
               && !begun.contains(step.batch())
               && opens.add(step.batch());
-      if (open && (LATER.contains(step.kind()) || layer) && !stillFull(step, state)) {
+      if (open && (LATER.contains(step.kind()) || layer)) {
         due.add(
             new Due(
                 step.taskId(),
@@ -110,14 +110,5 @@ public record Due(
       }
     }
     return due;
-  }
-
-  /** Moulds are not wiped while a piece that could be out by now is still in one. */
-  private static boolean stillFull(RunState.Step step, RunState state) {
-    return step.kind() == Task.Kind.MOULDS_AWAY
-        && step.startSeconds() <= state.atSeconds()
-        && state.steps().stream()
-            .anyMatch(s ->
-                s.kind() == Task.Kind.DEMOULD && s.hands() && s.status() == RunState.Status.TO_DO);
   }
 }

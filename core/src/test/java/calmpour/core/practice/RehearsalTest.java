@@ -297,6 +297,23 @@ class RehearsalTest {
     assertThat(seen.points()).isGreaterThan(unseen.points());
   }
 
+  @Test
+  void aPourThatFallsShortIsSeenInTheMould() {
+    Bench bench = new Bench(with(5));
+    bench.upTo(Task.Kind.POUR, 1);
+    double target = bench.next().targetG();
+    bench.tell(RunEvent.Kind.DONE, bench.next().taskId().text(), target * 0.62);
+    assertThat(bench.seen().signs())
+        .filteredOn(s -> s.kind() == Seen.SignKind.IN_THE_MOULD)
+        .singleElement()
+        .satisfies(s -> assertThat(s.percent()).isEqualTo(60));
+    bench.step();
+    assertThat(bench.seen().signs())
+        .filteredOn(s -> s.kind() == Seen.SignKind.IN_THE_MOULD)
+        .singleElement()
+        .satisfies(s -> assertThat(s.percent()).isNull());
+  }
+
   private static List<Score.PieceScore> why(Score score, Score.Why why) {
     return score.pieces().stream().filter(p -> p.why().contains(why)).toList();
   }
