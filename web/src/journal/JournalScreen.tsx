@@ -38,6 +38,14 @@ export function JournalScreen() {
   const query = useJournal(wanted);
   // An address that nobody knows any more leads to what is read most.
   const shown: Part = PARTS.find((known) => known === part) ?? "evenings";
+  const [by] = useAddressed("by");
+  const table = {
+    evenings: "/api/journal/pieces.csv",
+    yields: `/api/journal/yields.csv?by=${by ?? "MOULD"}`,
+    hands: "/api/journal/learned.csv",
+    swatches: "/api/swatches/swatches.csv",
+    fault: null,
+  }[shown];
   const { found } = query;
   const pending = found?.pending ?? 0;
   const some = Object.values(wanted).some((v) => v !== undefined && v !== "");
@@ -61,9 +69,11 @@ export function JournalScreen() {
         />
         <Box sx={{ ml: "auto", display: "flex", gap: 1 }}>
           <Button onClick={() => window.print()}>Print</Button>
-          <Button href="/api/journal/pieces.csv" component="a" download="journal.csv">
-            Save as a table
-          </Button>
+          {table !== null && (
+            <Button href={table} component="a" download>
+              Save as a table
+            </Button>
+          )}
         </Box>
       </Box>
       {pending > 0 && (

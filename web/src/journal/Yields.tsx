@@ -1,9 +1,9 @@
 import Box from "@mui/material/Box";
 import { useTheme } from "@mui/material/styles";
-import { useState } from "react";
 import type { Yield, YieldBy } from "../api/client";
 import { useYields } from "../api/queries";
 import { Fetched } from "../ui/Fetched";
+import { useAddressed } from "../ui/Going";
 import { OneOf } from "../ui/OneOf";
 import { Empty } from "../ui/Told";
 import { countedName } from "../words/found";
@@ -18,7 +18,8 @@ const HEIGHT = 22;
 
 /** How many pieces came out well, by mould, resin, lot, colour, join or month, with how sure that is. */
 export function Yields() {
-  const [by, setBy] = useState<YieldBy>("MOULD");
+  const [chosen, setBy] = useAddressed("by");
+  const by = (chosen ?? "MOULD") as YieldBy;
   return (
     <>
       <HowGood />

@@ -308,6 +308,9 @@ function Record({ looked }: { looked: LookedBack }) {
       </Box>
       <Sheet title="Cavity by cavity">
         <PourTable pours={asRun.pours} plan={plan} at={at} />
+        <Button href={`/api/runs/${id}/pours.csv`} component="a" download sx={NOT_PRINTED}>
+          Save as a table
+        </Button>
       </Sheet>
       <ToldLines
         looked={looked}

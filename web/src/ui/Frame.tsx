@@ -5,7 +5,7 @@ import { useLocation } from "react-router";
 import { leads } from "./leading";
 import { Going } from "./Going";
 import { later } from "./later";
-import { reminds } from "./reminds";
+import { useReminds } from "./reminds";
 
 const Reminders = later(() => import("./Reminders").then((m) => m.Reminders));
 const FirstEvening = later(() => import("./FirstEvening").then((m) => m.FirstEvening));
@@ -82,7 +82,7 @@ export function Frame({ children }: { children: ReactNode }) {
         </Box>
       </Box>
       {guided === here && <GuidePanel room={here} onClose={() => setGuided(null)} />}
-      {reminds() && <Reminders />}
+      {useReminds() && <Reminders />}
       {room !== "first" && leads() && <FirstEvening />}
       <main>{children}</main>
     </Box>

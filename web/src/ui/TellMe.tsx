@@ -1,10 +1,9 @@
 import Button from "@mui/material/Button";
-import { useState } from "react";
-import { keepReminders, reminds } from "./reminds";
+import { keepReminders, useReminds } from "./reminds";
 
 /** Asks the browser to say when something is due, while this is open in one of its windows. */
 export function TellMe() {
-  const [on, setOn] = useState(reminds());
+  const on = useReminds();
   if (!("Notification" in window)) {
     return null;
   }
@@ -12,7 +11,6 @@ export function TellMe() {
   const ask = async () => {
     const allowed = on ? false : (await Notification.requestPermission()) === "granted";
     keepReminders(allowed);
-    setOn(allowed);
   };
   return (
     <Button

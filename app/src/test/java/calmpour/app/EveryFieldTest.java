@@ -5,20 +5,26 @@ import static org.assertj.core.api.Assertions.assertThat;
 import calmpour.app.store.DemoData;
 import calmpour.core.audit.Audit;
 import calmpour.core.check.InvalidValuesException;
+import calmpour.core.cup.OwnStays;
 import calmpour.core.cure.CureModel;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.cure.HalvingRule;
+import calmpour.core.mould.Cavity;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
+import calmpour.core.mould.OwnFill;
 import calmpour.core.plan.Planner;
 import calmpour.core.plan.WorkedPlan;
 import calmpour.core.plan.doc.Task;
+import calmpour.core.resin.OwnPace;
 import calmpour.core.run.Run;
 import calmpour.core.run.RunEvent;
 import calmpour.core.run.RunReader;
 import calmpour.core.session.Session;
 import calmpour.core.session.Workshop;
+import calmpour.core.tint.OwnCount;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -191,6 +197,7 @@ class EveryFieldTest {
                 workshop,
                 cured.at("/pieces/0/mouldId").asString(),
                 m -> m.withOpening(MouldMake.Opening.CLOSED).withSurplusMl(0.3))));
+    evenings.add(papers(document("pantry-knobs"), learned(workshop)));
     ObjectNode knobs = document("pantry-knobs");
     evenings.add(
         papers(
@@ -213,6 +220,36 @@ class EveryFieldTest {
                         m.id(), m.name(), m.cavities(), otherwise.apply(m.make()), m.state())
                     : m)
             .toList());
+  }
+
+  /** The same workshop, planned with what its own evenings taught. */
+  private static Workshop learned(Workshop workshop) {
+    LocalDate day = LocalDate.of(2026, 11, 1);
+    OwnPace.Pace pace = new OwnPace.Pace(1.1, 0.05, 5, day);
+    return workshop
+        .withResins(
+            workshop.resins().stream()
+                .map(r -> r.withOwn(new OwnPace(pace, pace, List.of())))
+                .toList())
+        .withMoulds(
+            workshop.moulds().stream()
+                .map(m -> {
+                  Mould now = m;
+                  for (Cavity cavity : m.cavities()) {
+                    OwnFill own = new OwnFill(1.05, 0.03, 5, day, cavity.bare().volumeMl());
+                    now = now.with(cavity.taking(own));
+                  }
+                  return now;
+                })
+                .toList())
+        .withCups(
+            workshop.cups().stream()
+                .map(c -> c.withOwn(new OwnStays(1.2, 0.05, 5, day, c.staysG())))
+                .toList())
+        .withColourants(
+            workshop.colourants().stream()
+                .map(c -> c.withCount(new OwnCount(1.2, 0.05, 5, day, c.toldG())))
+                .toList());
   }
 
   private static ObjectNode document(String name) {

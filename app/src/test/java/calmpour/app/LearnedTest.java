@@ -16,10 +16,17 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Media;
+import java.io.IOException;
+import java.io.StringReader;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -74,7 +81,7 @@ class LearnedTest {
   }
 
   private static JsonNode get(String path) {
-    return app.get("/api/journal/" + path).body();
+    return app.get("/api/journal" + (path.isEmpty() ? "" : "/" + path)).body();
   }
 
   private static Page learned(int width) {
@@ -188,6 +195,46 @@ class LearnedTest {
         .orElseThrow()
         .get("seconds")
         .asDouble();
+  }
+
+  /**
+   * Every table is saved as other programs read it: as many fields in every line as in its head.
+   */
+  @Test
+  void everyTableIsSaved() throws IOException {
+    String run = get("").at("/evenings/0/id").asString();
+    Map<String, Integer> rows = new HashMap<>();
+    for (String path :
+        List.of(
+            "/api/journal/yields.csv?by=MOULD",
+            "/api/journal/learned.csv",
+            "/api/journal/pieces.csv",
+            "/api/swatches/swatches.csv",
+            "/api/runs/" + run + "/pours.csv")) {
+      String text = app.text(path);
+      List<CSVRecord> lines = CSVFormat.RFC4180.parse(new StringReader(text)).getRecords();
+      assertThat(lines).as(path).allMatch(l -> l.size() == lines.getFirst().size());
+      rows.put(path.replaceAll("^.*/|\\?.*$", ""), lines.size() - 1);
+    }
+    assertThat(rows.get("yields.csv")).isEqualTo(get("yields?by=MOULD").size());
+    assertThat(rows.get("learned.csv"))
+        .isEqualTo(
+            3
+                + get("hands").size()
+                + get("paces").size()
+                + get("fills").size()
+                + get("stays").size()
+                + get("doses").size()
+                + get("lids").size());
+    assertThat(rows.get("pours.csv"))
+        .isEqualTo(app.get("/api/runs/" + run + "/record").body().at("/asRun/pours").size());
+    assertThat(app.get("/api/runs/none/pours.csv").status()).isEqualTo(404);
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/journal?part=yields&by=MONTH"));
+    Locator save =
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Save as a table"));
+    String saved = Files.readString(page.waitForDownload(save::click).path());
+    assertThat(saved).startsWith("by month,looked at,good").contains("2026-06");
   }
 
   /** A list that scrolls is printed whole. */

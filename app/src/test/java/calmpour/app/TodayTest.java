@@ -33,6 +33,7 @@ class TodayTest {
 
   @TempDir static Path data;
   private static RunningApp app;
+  private static Duration ahead;
 
   @BeforeAll
   static void start() {
@@ -41,7 +42,7 @@ class TodayTest {
     WorkshopClock clock = app.bean(WorkshopClock.class);
     ZonedDateTime now = clock.instant().atZone(ZoneId.of("Europe/London"));
     ZonedDateTime noon = now.with(LocalTime.NOON);
-    Duration ahead = Duration.between(now, noon.isBefore(now) ? noon.plusDays(1) : noon);
+    ahead = Duration.between(now, noon.isBefore(now) ? noon.plusDays(1) : noon);
     clock.runAt(1, ahead);
   }
 
@@ -124,5 +125,51 @@ class TodayTest {
                 .or(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Due now")))
                 .first())
         .containsText("Garden-row labels");
+  }
+
+  /** The browser's own notice, as soon as something becomes due, and once. */
+  @Test
+  void theBrowserSaysWhatHasJustBecomeDue() {
+    RunStore runs = app.bean(RunStore.class);
+    WorkshopClock clock = app.bean(WorkshopClock.class);
+    Run run = PastEvenings.planned(app, "fern-bell-pushes", 0);
+    int out =
+        run.plan().tasks().stream()
+            .filter(t -> t.kind() == Task.Kind.DEMOULD)
+            .mapToInt(Task::startSeconds)
+            .min()
+            .orElseThrow();
+    Instant begun = clock.instant().minusSeconds(out).plusSeconds(600);
+    Run open = new Run(run.session(), run.workshop(), run.plan(), begun);
+    String id = runs.begin(null, open).id();
+    runs.append(id, World.carryOutUntil(open, 1, clock.instant().minusSeconds(6 * 3_600)));
+    Page page = browser.page(1280, 800);
+    // Nobody sees a notice here: what the browser is asked to show is written down instead.
+    page.addInitScript(
+        """
+        window.notices = [];
+        window.Notification = class {
+          static permission = "granted";
+          static requestPermission = async () => "granted";
+          constructor(title, options) { window.notices.push(title + " | " + options.body); }
+        };
+        """);
+    page.clock().install();
+    page.navigate(app.url("/today"));
+    button(page, "Tell me when something is due").click();
+    assertThat(button(page, "Do not tell me")).isVisible();
+    page.waitForResponse("**/api/today", () -> page.clock().fastForward(31_000));
+    clock.runAt(1, ahead.plusMinutes(20));
+    page.waitForResponse("**/api/today", () -> page.clock().fastForward(31_000));
+    page.waitForFunction("() => window.notices.length > 0");
+    page.waitForResponse("**/api/today", () -> page.clock().fastForward(31_000));
+    // Two kinds of pieces; nobody finishes one that is still in its mould.
+    assertThat(page.evaluate("() => window.notices.join('; ')").toString().split("; "))
+        .hasSize(2)
+        .doesNotHaveDuplicates()
+        .allMatch(n -> n.startsWith("Out of the mould: "))
+        .allMatch(n -> n.endsWith(" | " + open.session().name()));
+    clock.runAt(1, ahead);
+    runs.append(id, List.of(RunEvent.of("over", clock.instant(), RunEvent.Kind.FINISHED, null)));
   }
 }

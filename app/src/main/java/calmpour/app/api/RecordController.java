@@ -128,6 +128,51 @@ public class RecordController {
         kept.clocks());
   }
 
+  private static final List<String> POUR_HEADS =
+      List.of(
+          "pour",
+          "mould",
+          "layer",
+          "colour",
+          "cup",
+          "became",
+          "planned g",
+          "g",
+          "weighed",
+          "planned end, min",
+          "end, min",
+          "left until thick, min");
+
+  /** The pours of a run as a table, times from its beginning. */
+  @GetMapping(path = "/pours.csv", produces = "text/csv")
+  ResponseEntity<String> pours(@PathVariable String id) {
+    KeptRun kept = kept(id);
+    Plan plan = kept.run().plan();
+    return JournalTableController.file(
+        "pours",
+        POUR_HEADS,
+        states.lookBack(kept.run(), kept.events(), clock.instant()).pours().stream()
+            .map(p ->
+                List.of(
+                    p.pourId().toString(),
+                    plan.pieces().get(p.line()).mouldName(),
+                    Integer.toString(p.layer() + 1),
+                    p.colourName(),
+                    p.cupId().toString(),
+                    p.outcome().name(),
+                    JournalTableController.text(p.plannedG()),
+                    JournalTableController.text(p.grams()),
+                    p.weighed() ? "yes" : "no",
+                    minutes(p.plannedSeconds()),
+                    minutes(p.atSeconds()),
+                    minutes(p.spareSeconds())))
+            .toList());
+  }
+
+  private static String minutes(@Nullable Integer seconds) {
+    return JournalTableController.text(seconds == null ? null : (Double) (seconds / 60.0));
+  }
+
   /**
    * Keeps a picture of a piece, such as {@code 1.2}.
    *

@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -104,6 +105,36 @@ public class SwatchController {
    * @param on the day; null for today
    */
   public record ChipSeen(@Nullable LocalDate on, Chip.Faded was, @Nullable String note) {}
+
+  private static final List<String> CHIP_HEADS =
+      List.of("colour", "made on", "thickness mm", "recipe", "looked", "note");
+
+  /** All chips as a table, with how they looked. */
+  @GetMapping(path = "/swatches.csv", produces = "text/csv")
+  ResponseEntity<String> csv() {
+    return JournalTableController.file(
+        "swatches",
+        CHIP_HEADS,
+        swatches().chips().stream()
+            .map(ChipView::chip)
+            .map(c ->
+                List.of(
+                    c.colourName(),
+                    c.madeOn().toString(),
+                    JournalTableController.text(c.thicknessMm()),
+                    c.doses().stream()
+                        .map(d ->
+                            d.colourantName()
+                                + " "
+                                + JournalTableController.text(d.percentOfMix())
+                                + " %")
+                        .collect(Collectors.joining("; ")),
+                    c.looks().stream()
+                        .map(l -> l.on() + " " + l.was().name())
+                        .collect(Collectors.joining("; ")),
+                    c.note() == null ? "" : c.note()))
+            .toList());
+  }
 
   /** By colour, the latest first. */
   @GetMapping

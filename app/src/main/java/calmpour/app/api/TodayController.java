@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
@@ -154,19 +155,27 @@ public class TodayController {
         continue;
       }
       List<Due> due = desk.due(kept);
-      boolean full = due.stream().anyMatch(d -> d.kind() == Task.Kind.DEMOULD && d.hands());
+      long atSeconds = Duration.between(kept.run().begunAt(), now).toSeconds();
       due.stream()
+          .filter(d -> d.fromSeconds() > atSeconds || !stillInItsMould(d, due))
           .map(d -> line(kept, d, now))
-          .filter(d -> !missed(d, now) && !(full && wipesBy(d, now)))
+          .filter(d -> !missed(d, now))
           .forEach(all::add);
     }
     all.sort(Comparator.comparing(DueLine::from));
     return all;
   }
 
-  /** Nobody wipes a mould that still has a piece in it, whenever that was to be done. */
-  private static boolean wipesBy(DueLine line, Instant now) {
-    return line.kind() == Task.Kind.MOULDS_AWAY && !line.from().isAfter(now);
+  /**
+   * Nobody wipes a mould that still has a piece in it, nor finishes that piece, whenever it was to
+   * be done.
+   */
+  private static boolean stillInItsMould(Due due, List<Due> all) {
+    return (due.kind() == Task.Kind.MOULDS_AWAY || due.kind() == Task.Kind.FINISH)
+        && all.stream()
+            .filter(d -> d.kind() == Task.Kind.DEMOULD && d.hands())
+            .anyMatch(
+                d -> due.kind() == Task.Kind.MOULDS_AWAY || Objects.equals(d.line(), due.line()));
   }
 
   /** A look or a nudge whose time has passed is of no use, and no loss. */

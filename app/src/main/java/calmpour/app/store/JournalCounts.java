@@ -5,6 +5,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
 import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
+import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
 import static org.jooq.impl.DSL.count;
 
 import calmpour.core.journal.MouldLife;
@@ -76,44 +77,38 @@ public class JournalCounts {
   }
 
   private Counted counted(By by) {
-    Field<String> what =
+    Field<?> what =
         switch (by) {
-          case LOT, JOIN -> JOURNAL_PIECE.KEYS;
+          case LOT, JOIN -> JOURNAL_PIECE.WORDS_ID;
           case MOULD -> JOURNAL_PIECE.MOULD_NAME;
-          case RESIN ->
-              DSL.field(
-                  db.select(DSL.max(JOURNAL_BATCH.RESIN_NAME))
-                      .from(JOURNAL_BATCH)
-                      .where(JOURNAL_BATCH.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
-                      .and(JOURNAL_BATCH.RESIN_ID.eq(JOURNAL_PIECE.RESIN_ID)));
-          case COLOUR ->
-              DSL.field(
-                  db.select(DSL.max(JOURNAL_POUR.COLOUR_NAME))
-                      .from(JOURNAL_POUR)
-                      .where(JOURNAL_POUR.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
-                      .and(JOURNAL_POUR.PIECE.eq(JOURNAL_PIECE.PIECE))
-                      .and(JOURNAL_POUR.LAYER.eq(JOURNAL_PIECE.LAYERS.minus(1))));
-          case MONTH ->
-              DSL.field(
-                  db.select(DSL.toChar(JOURNAL_EVENING.LOCAL_DAY, "YYYY-MM"))
-                      .from(JOURNAL_EVENING)
-                      .where(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID)));
+          case RESIN -> JOURNAL_PIECE.RESIN_ID;
+          case COLOUR -> JOURNAL_PIECE.TOP_COLOUR;
+          case MONTH -> JOURNAL_PIECE.LOCAL_DAY;
         };
+    Map<String, String> names = names(by);
     Map<String, int[]> counted = new LinkedHashMap<>();
     int[] all = new int[2];
-    db.select(what, JOURNAL_PIECE.GRADE)
+    db.select(what, JOURNAL_PIECE.GRADE, count())
         .from(JOURNAL_PIECE)
         .where(JOURNAL_PIECE.GRADE.isNotNull())
+        .groupBy(what, JOURNAL_PIECE.GRADE)
         .forEach(row -> {
-          String name = row.value1() == null ? "" : row.value1();
-          int good = LookOver.Verdict.GOOD.name().equals(row.value2()) ? 1 : 0;
-          List<String> at = by.several() ? named(by, name) : List.of(name);
+          String name = String.valueOf(row.value1());
+          int pieces = row.value3();
+          int good = LookOver.Verdict.GOOD.name().equals(row.value2()) ? pieces : 0;
+          List<String> at =
+              switch (by) {
+                case LOT, JOIN -> named(by, names.getOrDefault(name, ""));
+                case MONTH -> List.of(name.substring(0, MONTH_LENGTH));
+                case RESIN -> List.of(names.getOrDefault(name, ""));
+                case MOULD, COLOUR -> List.of(name);
+              };
           at.forEach(n -> {
             int[] of = counted.computeIfAbsent(n, k -> new int[2]);
-            of[0]++;
+            of[0] += pieces;
             of[1] += good;
           });
-          all[0] += at.isEmpty() ? 0 : 1;
+          all[0] += at.isEmpty() ? 0 : pieces;
           all[1] += at.isEmpty() ? 0 : good;
         });
     return new Counted(
@@ -123,6 +118,25 @@ public class JournalCounts {
             .toList(),
         all[0],
         all[1]);
+  }
+
+  /** Of a day, such as 2026-11. */
+  private static final int MONTH_LENGTH = 7;
+
+  /** What stands behind what is counted by, where that is no name. */
+  private Map<String, String> names(By by) {
+    Map<String, String> names = new HashMap<>();
+    if (by.several()) {
+      db.select(JOURNAL_WORDS.ID, JOURNAL_WORDS.KEYS)
+          .from(JOURNAL_WORDS)
+          .forEach(row -> names.put(row.value1(), row.value2()));
+    } else if (by == By.RESIN) {
+      db.select(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME))
+          .from(JOURNAL_BATCH)
+          .groupBy(JOURNAL_BATCH.RESIN_ID)
+          .forEach(row -> names.put(row.value1(), row.value2()));
+    }
+    return names;
   }
 
   private static List<String> named(By by, String keys) {

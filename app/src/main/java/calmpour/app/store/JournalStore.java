@@ -5,6 +5,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
 import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
+import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
 
 import calmpour.app.store.generated.tables.records.JournalPieceRecord;
 import calmpour.core.design.Join;
@@ -17,6 +18,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,6 +34,9 @@ import org.springframework.stereotype.Repository;
 /** Evenings and pieces of the journal, found by words and by what is in them. */
 @Repository
 public class JournalStore {
+  /** Each may name every evening: a few hundred kilobytes with ten years of them. */
+  private static final int QUESTIONS = 40;
+
   private final DSLContext db;
   private final Formats formats;
   private final UntilChanged remembered;
@@ -39,7 +44,7 @@ public class JournalStore {
   JournalStore(DSLContext db, Formats formats, JournalWriter writer) {
     this.db = db;
     this.formats = formats;
-    this.remembered = new UntilChanged(writer::version);
+    this.remembered = new UntilChanged(writer::version, QUESTIONS);
   }
 
   /**
@@ -151,8 +156,23 @@ public class JournalStore {
     }
   }
 
-  /** An evening has no more pieces than that, as a rule; one that has is answered alone. */
-  private static final int PIECES_AN_EVENING = 40;
+  /** An evening in which something is wanted. */
+  private record Hit(String runId, OffsetDateTime begunAt) {
+    boolean isBefore(Older older) {
+      OffsetDateTime at = older.begunAt().atOffset(ZoneOffset.UTC);
+      return begunAt.isBefore(at) || (begunAt.isEqual(at) && runId.compareTo(older.runId()) > 0);
+    }
+  }
+
+  /**
+   * All that is wanted, however old.
+   *
+   * @param hits the newest first
+   */
+  private record AllFound(FoundCount count, List<Hit> hits) {}
+
+  /** More evenings than that are asked for without naming each. */
+  private static final int NAMED = 500;
 
   /**
    * Evenings with the pieces that are wanted, the newest first.
@@ -161,52 +181,33 @@ public class JournalStore {
    * @param most evenings
    */
   public Found find(Wanted wanted, @Nullable Older older, int most) {
-    // What is nowhere is only known after all were looked at: not twice for one question.
-    if (count(wanted).pieces() == 0) {
-      return new Found(List.of(), null);
-    }
-    Condition fits = fits(wanted);
-    if (older != null) {
-      OffsetDateTime at = older.begunAt().atOffset(ZoneOffset.UTC);
-      fits =
-          fits.and(
-              JOURNAL_PIECE
-                  .BEGUN_AT
-                  .lt(at)
-                  .or(JOURNAL_PIECE.BEGUN_AT.eq(at).and(JOURNAL_PIECE.RUN_ID.gt(older.runId()))));
-    }
-    int rows = (int) Math.min(Integer.MAX_VALUE, (long) most * PIECES_AN_EVENING);
-    // In the order of an index, so that the newest are found without looking at all of them.
-    List<JournalPieceRecord> found =
-        db.selectFrom(JOURNAL_PIECE)
-            .where(fits)
-            .orderBy(
-                JOURNAL_PIECE.BEGUN_AT.desc(),
-                JOURNAL_PIECE.RUN_ID,
-                JOURNAL_PIECE.LINE,
-                JOURNAL_PIECE.CAVITY)
-            .limit(rows)
-            .fetch();
+    List<Hit> hits =
+        all(wanted).hits().stream().filter(h -> older == null || h.isBefore(older)).toList();
+    List<String> ids = hits.stream().limit(most).map(Hit::runId).toList();
     Map<String, List<JournalPieceRecord>> by = new LinkedHashMap<>();
-    found.forEach(row -> by.computeIfAbsent(row.getRunId(), k -> new ArrayList<>()).add(row));
-    List<String> ids = new ArrayList<>(by.keySet());
-    // The last one may have more pieces than were read.
-    boolean full = found.size() == rows;
-    if (full && ids.size() > 1) {
-      ids.removeLast();
-    }
-    boolean more = full || ids.size() > most;
-    ids = ids.subList(0, Math.min(most, ids.size()));
-    List<JournalEvening> evenings = evenings(ids, by);
+    Map<String, String> keys = new HashMap<>();
+    db.select(JOURNAL_PIECE.asterisk(), JOURNAL_WORDS.KEYS)
+        .from(JOURNAL_PIECE)
+        .join(JOURNAL_WORDS)
+        .on(JOURNAL_WORDS.ID.eq(JOURNAL_PIECE.WORDS_ID))
+        .where(fits(wanted))
+        .and(ids.size() > NAMED ? DSL.noCondition() : JOURNAL_PIECE.RUN_ID.in(ids))
+        .orderBy(JOURNAL_PIECE.LINE, JOURNAL_PIECE.CAVITY)
+        .forEach(row -> {
+          JournalPieceRecord piece = row.into(JOURNAL_PIECE);
+          by.computeIfAbsent(piece.getRunId(), k -> new ArrayList<>()).add(piece);
+          keys.put(piece.getWordsId(), row.get(JOURNAL_WORDS.KEYS));
+        });
+    List<JournalEvening> evenings = evenings(ids, by, keys);
     return new Found(
         evenings,
-        more && !evenings.isEmpty()
+        hits.size() > most && !evenings.isEmpty()
             ? new Older(evenings.getLast().begunAt(), evenings.getLast().id())
             : null);
   }
 
   private List<JournalEvening> evenings(
-      List<String> ids, Map<String, List<JournalPieceRecord>> pieces) {
+      List<String> ids, Map<String, List<JournalPieceRecord>> pieces, Map<String, String> keys) {
     Map<String, List<String>> colours = colours(ids);
     Map<String, List<LookOver.Fault>> faults = faults(ids);
     Map<String, String> trials = trials(ids);
@@ -226,13 +227,16 @@ public class JournalStore {
                     row.getRoomC(),
                     formats.picture(row.getBoard()),
                     pieces.getOrDefault(row.getRunId(), List.of()).stream()
-                        .map(p -> piece(p, colours, faults, trials))
+                        .map(p ->
+                            piece(
+                                p, keys.getOrDefault(p.getWordsId(), ""), colours, faults, trials))
                         .toList())));
     return ids.stream().map(evenings::get).filter(Objects::nonNull).toList();
   }
 
   private static JournalPiece piece(
       JournalPieceRecord row,
+      String keys,
       Map<String, List<String>> colours,
       Map<String, List<LookOver.Fault>> faults,
       Map<String, String> trials) {
@@ -246,8 +250,8 @@ public class JournalStore {
         grade == null ? null : LookOver.Verdict.valueOf(grade),
         faults.getOrDefault(key, List.of()),
         row.getLineAboutIt(),
-        Sought.lotsIn(row.getKeys()),
-        Sought.joinsIn(row.getKeys()).stream().map(Join::valueOf).toList(),
+        Sought.lotsIn(keys),
+        Sought.joinsIn(keys).stream().map(Join::valueOf).toList(),
         trials.get(key),
         row.getCode(),
         became(row.getBecame()),
@@ -297,36 +301,44 @@ public class JournalStore {
 
   /** All that are wanted, however old. */
   public FoundCount count(Wanted wanted) {
-    return remembered.get("count " + wanted, () -> counted(wanted));
+    return all(wanted).count();
   }
 
-  private FoundCount counted(Wanted wanted) {
+  private AllFound all(Wanted wanted) {
+    return remembered.get("found " + wanted, () -> findAll(wanted));
+  }
+
+  /** One look at all pieces for both: how many there are, and on which evenings. */
+  private AllFound findAll(Wanted wanted) {
     Map<String, Integer> by = new HashMap<>();
+    Map<String, Hit> hits = new HashMap<>();
     int pieces = 0;
     Condition fits = fits(wanted);
     for (var row :
-        db.select(JOURNAL_PIECE.GRADE, DSL.count())
+        db.select(
+                JOURNAL_PIECE.RUN_ID,
+                JOURNAL_PIECE.GRADE,
+                DSL.max(JOURNAL_PIECE.BEGUN_AT),
+                DSL.count())
             .from(JOURNAL_PIECE)
-            .where(fits)
-            .groupBy(JOURNAL_PIECE.GRADE)
+            // Of all pieces too it is the index that is read, which is narrower than their rows.
+            .where(fits.equals(DSL.noCondition()) ? JOURNAL_PIECE.WORDS_ID.ge("") : fits)
+            .groupBy(JOURNAL_PIECE.RUN_ID, JOURNAL_PIECE.GRADE)
             .fetch()) {
-      pieces += row.value2();
-      by.put(row.value1() == null ? "" : row.value1(), row.value2());
+      pieces += row.value4();
+      by.merge(row.value2() == null ? "" : row.value2(), row.value4(), Integer::sum);
+      hits.putIfAbsent(row.value1(), new Hit(row.value1(), row.value3()));
     }
-    if (pieces == 0) {
-      return new FoundCount(0, 0, 0, 0, 0);
-    }
-    Integer evenings =
-        db.select(DSL.countDistinct(JOURNAL_PIECE.RUN_ID))
-            .from(JOURNAL_PIECE)
-            .where(fits)
-            .fetchOne(0, Integer.class);
-    return new FoundCount(
-        evenings == null ? 0 : evenings,
-        pieces,
-        by.getOrDefault(LookOver.Verdict.GOOD.name(), 0),
-        by.getOrDefault(LookOver.Verdict.SECOND.name(), 0),
-        by.getOrDefault(LookOver.Verdict.LOST.name(), 0));
+    return new AllFound(
+        new FoundCount(
+            hits.size(),
+            pieces,
+            by.getOrDefault(LookOver.Verdict.GOOD.name(), 0),
+            by.getOrDefault(LookOver.Verdict.SECOND.name(), 0),
+            by.getOrDefault(LookOver.Verdict.LOST.name(), 0)),
+        hits.values().stream()
+            .sorted(Comparator.comparing(Hit::begunAt).reversed().thenComparing(Hit::runId))
+            .toList());
   }
 
   private static Became.@Nullable What became(@Nullable String what) {
@@ -334,8 +346,9 @@ public class JournalStore {
   }
 
   /** What a piece has to be. */
-  private static Condition fits(Wanted wanted) {
+  private Condition fits(Wanted wanted) {
     Condition all = DSL.noCondition();
+    Condition said = DSL.noCondition();
     if (wanted.mouldId() != null) {
       all = all.and(JOURNAL_PIECE.MOULD_ID.eq(wanted.mouldId()));
     }
@@ -343,10 +356,10 @@ public class JournalStore {
       all = all.and(JOURNAL_PIECE.RESIN_ID.eq(wanted.resinId()));
     }
     if (wanted.colour() != null) {
-      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.colour(wanted.colour())));
+      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.colour(wanted.colour())));
     }
     if (wanted.fault() != null) {
-      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.fault(wanted.fault())));
+      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.fault(wanted.fault())));
     }
     if (wanted.grade() != null) {
       all =
@@ -356,10 +369,10 @@ public class JournalStore {
                   : JOURNAL_PIECE.GRADE.eq(wanted.grade()));
     }
     if (wanted.lot() != null) {
-      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.lot(wanted.lot())));
+      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.lot(wanted.lot())));
     }
     if (wanted.join() != null) {
-      all = all.and(JOURNAL_PIECE.KEYS.contains(Sought.join(wanted.join())));
+      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.join(wanted.join())));
     }
     if (wanted.roomFrom() != null) {
       all = all.and(JOURNAL_PIECE.ROOM_C.ge(wanted.roomFrom()));
@@ -374,21 +387,27 @@ public class JournalStore {
       all = all.and(JOURNAL_PIECE.LOCAL_DAY.le(wanted.to()));
     }
     for (String word : words(wanted.words())) {
-      all = all.and(says(word));
+      // What looks like a pattern is only a letter.
+      Condition says = JOURNAL_WORDS.SOUGHT.contains(word);
+      String code = PieceCode.read(word);
+      if (code.length() == PieceCode.LENGTH) {
+        all = all.and(foundBy(says).or(JOURNAL_PIECE.CODE.eq(code)));
+      } else {
+        said = said.and(says);
+      }
     }
-    return all;
+    return said.equals(DSL.noCondition()) ? all : all.and(foundBy(said));
+  }
+
+  /** Pieces with such a text; looked up first, since there are far fewer texts than pieces. */
+  private Condition foundBy(Condition said) {
+    return JOURNAL_PIECE.WORDS_ID.in(
+        db.select(JOURNAL_WORDS.ID).from(JOURNAL_WORDS).where(said).fetch(JOURNAL_WORDS.ID));
   }
 
   private static List<String> words(@Nullable String words) {
     return words == null || words.isBlank()
         ? List.of()
         : List.of(words.strip().toLowerCase(Locale.ROOT).split("\\s+", -1));
-  }
-
-  /** Whether a word stands anywhere with a piece; what looks like a pattern is only a letter. */
-  private static Condition says(String word) {
-    Condition said = JOURNAL_PIECE.SOUGHT.contains(word);
-    String code = PieceCode.read(word);
-    return code.length() == PieceCode.LENGTH ? said.or(JOURNAL_PIECE.CODE.eq(code)) : said;
   }
 }

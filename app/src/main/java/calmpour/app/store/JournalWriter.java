@@ -20,6 +20,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
 import static calmpour.app.store.generated.Tables.JOURNAL_SQUEEZED;
 import static calmpour.app.store.generated.Tables.JOURNAL_STAYED;
 import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
+import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
 import static calmpour.app.store.generated.Tables.RUN;
 
 import calmpour.core.journal.Dosed;
@@ -95,6 +96,7 @@ public class JournalWriter {
   /** Forgets all that was worked out; the events stay. */
   public void forget() {
     db.deleteFrom(JOURNAL_EVENING).execute();
+    db.deleteFrom(JOURNAL_WORDS).execute();
     version.incrementAndGet();
   }
 

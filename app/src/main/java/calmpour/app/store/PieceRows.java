@@ -6,6 +6,7 @@ import static calmpour.app.store.generated.Tables.JOURNAL_JOIN;
 import static calmpour.app.store.generated.Tables.JOURNAL_MARK;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
+import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
 
 import calmpour.core.journal.Joined;
 import calmpour.core.journal.PieceCode;
@@ -15,10 +16,17 @@ import calmpour.core.run.AsRun;
 import calmpour.core.run.Became;
 import calmpour.core.run.LookOver;
 import calmpour.core.run.Run;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.HexFormat;
 import java.util.List;
+import java.util.Set;
 import org.jooq.DSLContext;
 
 /** Writes the pieces of an evening, with all that hangs on them. */
@@ -27,6 +35,11 @@ final class PieceRows {
   private final RunStore.KeptRun kept;
   private final AsRun asRun;
   private final double room;
+
+  /** Two texts of a billion workshops would have to be alike in so many bytes. */
+  private static final int ID_BYTES = 16;
+
+  private final Set<String> written = new HashSet<>();
 
   /**
    * @param room as it was read that evening, else as it was told to be, °C
@@ -67,8 +80,8 @@ final class PieceRows {
           .set(JOURNAL_PIECE.BEGUN_AT, kept.run().begunAt().atOffset(ZoneOffset.UTC))
           .set(JOURNAL_PIECE.LOCAL_DAY, day(kept.run(), 0))
           .set(JOURNAL_PIECE.ROOM_C, room)
-          .set(JOURNAL_PIECE.SOUGHT, sought.words(piece))
-          .set(JOURNAL_PIECE.KEYS, sought.keys(piece))
+          .set(JOURNAL_PIECE.WORDS_ID, words(sought.words(piece), sought.keys(piece)))
+          .set(JOURNAL_PIECE.TOP_COLOUR, topColour(piece))
           .set(JOURNAL_PIECE.CODE, PieceCode.of(kept.id(), piece.piece()))
           .set(JOURNAL_PIECE.BECAME, became == null ? null : became.what().name())
           .set(
@@ -103,6 +116,35 @@ final class PieceRows {
             .execute();
       }
     }
+  }
+
+  /** Kept once for all that are found by the same; named by what it says. */
+  private String words(String sought, String keys) {
+    byte[] digest;
+    try {
+      digest =
+          MessageDigest.getInstance("SHA-256")
+              .digest((sought + "\n\n" + keys).getBytes(StandardCharsets.UTF_8));
+    } catch (NoSuchAlgorithmException never) {
+      throw new IllegalStateException("bug: every JDK has it", never);
+    }
+    String id = HexFormat.of().formatHex(digest, 0, ID_BYTES);
+    if (written.add(id) && !dsl.fetchExists(JOURNAL_WORDS, JOURNAL_WORDS.ID.eq(id))) {
+      dsl.insertInto(JOURNAL_WORDS)
+          .set(JOURNAL_WORDS.ID, id)
+          .set(JOURNAL_WORDS.SOUGHT, sought)
+          .set(JOURNAL_WORDS.KEYS, keys)
+          .execute();
+    }
+    return id;
+  }
+
+  private String topColour(AsRun.PieceOut piece) {
+    return asRun.pours().stream()
+        .filter(p -> p.pourId().into().equals(piece.piece()) && p.layer() == piece.layers() - 1)
+        .map(AsRun.PourIn::colourName)
+        .max(Comparator.naturalOrder())
+        .orElse("");
   }
 
   /** What lies in the layers that were poured. */

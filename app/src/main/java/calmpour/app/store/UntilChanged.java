@@ -10,6 +10,7 @@ final class UntilChanged {
   /** Every letter that is typed asks for something else. */
   private static final int MOST = 200;
 
+  private final int most;
   private final LongSupplier version;
   private final Map<String, Object> known = new HashMap<>();
   private long of = -1;
@@ -18,7 +19,15 @@ final class UntilChanged {
    * @param version another number after every change
    */
   UntilChanged(LongSupplier version) {
+    this(version, MOST);
+  }
+
+  /**
+   * @param most answers at a time, where each may be large
+   */
+  UntilChanged(LongSupplier version, int most) {
     this.version = version;
+    this.most = most;
   }
 
   /** What is known by this name; worked out where nothing is. */
@@ -26,7 +35,7 @@ final class UntilChanged {
   synchronized <T> T get(String name, Supplier<T> work) {
     // Looked at first: what is written meanwhile makes it out of date, not right.
     long now = version.getAsLong();
-    if (now != of || known.size() >= MOST) {
+    if (now != of || known.size() >= most) {
       known.clear();
       of = now;
     }
