@@ -57,7 +57,7 @@ function Room({ room, drift }: { room: RoomFelt; drift: RoomDrift | undefined })
           of="How your room goes on"
           text={goes}
           plan={
-            drift.enough && wanted !== told.warmsKPerHour
+            drift.enough && wanted !== told.warmsPerHourK
               ? wanted === undefined
                 ? "Plan with a steady room"
                 : `Plan with ${showWith(units.TEMPERATURE_DIFFERENCE, wanted, 1)} an hour`
@@ -67,8 +67,8 @@ function Room({ room, drift }: { room: RoomFelt; drift: RoomDrift | undefined })
             ...usual,
             room:
               wanted === undefined
-                ? leftOut(usual.room, "warmsKPerHour")
-                : { ...usual.room, warmsKPerHour: wanted },
+                ? leftOut(usual.room, "warmsPerHourK")
+                : { ...usual.room, warmsPerHourK: wanted },
           })}
           behind={() => <OfDrift />}
         />

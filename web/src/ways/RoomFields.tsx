@@ -37,18 +37,19 @@ export function RoomFields({ room, errors, onChange }: Props) {
   const at = (index: number, field: string) =>
     errors.find((e) => e.field === `later[${index}].${field}`);
   const cold = room.temperatureC - 6;
-  const warms = errors.find((e) => e.field === "warmsKPerHour");
+  const warms = errors.find((e) => e.field === "warmsPerHourK");
   return (
     <Box role="group" aria-label="The room later on" sx={{ pt: 0.75, display: "grid", gap: 1.25 }}>
       <NumberField
         label="Warmer in an hour of work"
         unit={units.TEMPERATURE_DIFFERENCE}
-        value={room.warmsKPerHour}
+        value={room.warmsPerHourK}
+        optional
         width={230}
         error={warms}
         onChange={(v) =>
           onChange(
-            v === null || v === 0 ? leftOut(room, "warmsKPerHour") : { ...room, warmsKPerHour: v },
+            v === null || v === 0 ? leftOut(room, "warmsPerHourK") : { ...room, warmsPerHourK: v },
           )
         }
       />

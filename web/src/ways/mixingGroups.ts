@@ -17,7 +17,7 @@ export const MIXING_GROUPS: readonly Group[] = [
   {
     key: "room",
     title: "Room by the hour",
-    owns: ["room.later", "room.warmsKPerHour"],
+    owns: ["room.later", "room.warmsPerHourK"],
     specs: () => [],
     why: ({ room }) => [
       room.later

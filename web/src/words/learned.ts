@@ -176,7 +176,9 @@ export function driftText(drift: RoomDrift, units: Units): string | null {
 
 /** How much overage was needed beside what is planned with. */
 export function overageText(needed: OverageNeeded, plannedPercent: number): string {
-  return `${needed.enoughPercent} % was enough on nine evenings of ten, ${needed.middlePercent.toFixed(1)} % on the middle one; you plan with ${plannedPercent} %. By ${evenings(needed.evenings)} with every pour weighed.`;
+  const middle =
+    needed.middlePercent < 0.05 ? "none was needed" : `${needed.middlePercent.toFixed(1)} %`;
+  return `${needed.enoughPercent} % was enough on nine evenings of ten, ${middle} on the middle one; you plan with ${plannedPercent} %. By ${evenings(needed.evenings)} with every pour weighed.`;
 }
 
 /** What a closed mould needs to be filled over by, by what its lid squeezed out. */

@@ -136,11 +136,11 @@ class LearnedTest {
     key(page, "^Plan with .* an hour$").click();
     Locator before = key(page, "^As before: How your room goes on$");
     assertThat(before).isVisible();
-    assertThat(app.get("/api/usual").body().at("/usual/room/warmsKPerHour").asDouble())
+    assertThat(app.get("/api/usual").body().at("/usual/room/warmsPerHourK").asDouble())
         .isCloseTo(drift.get("warmerKPerHour").asDouble(), within(0.051));
     before.click();
     assertThat(before).isHidden();
-    assertThat(app.get("/api/usual").body().at("/usual/room").has("warmsKPerHour")).isFalse();
+    assertThat(app.get("/api/usual").body().at("/usual/room").has("warmsPerHourK")).isFalse();
   }
 
   @Test

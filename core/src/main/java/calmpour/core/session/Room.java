@@ -21,15 +21,15 @@ import org.jspecify.annotations.Nullable;
  * @param temperatureC when the work begins, and until the first change
  * @param later when it changes by itself: a heater that is on until ten, a cold night, a weekend
  *     without heating; null for never
- * @param warmsKPerHour how much warmer it gets in an hour while somebody works in it, for four
+ * @param warmsPerHourK how much warmer it gets in an hour while somebody works in it, for four
  *     hours or until the first change; negative for cooler, null for not at all
  */
 public record Room(
     double temperatureC,
     @Nullable Double humidityPercent,
     @Nullable List<RoomChange> later,
-    @Nullable Double warmsKPerHour) {
-  public static final Range WARMS_K_PER_HOUR = new Range(-3, 3);
+    @Nullable Double warmsPerHourK) {
+  public static final Range WARMS_PER_HOUR_K = new Range(-3, 3);
   public static final Range TEMPERATURE_C = new Range(5, 45);
   public static final Range HUMIDITY_PERCENT = new Range(0, 100);
   public static final Range LATER = new Range(0, 12);
@@ -60,7 +60,7 @@ public record Room(
     new Check()
         .within("temperatureC", temperatureC, TEMPERATURE_C)
         .within("humidityPercent", humidityPercent, HUMIDITY_PERCENT)
-        .within("warmsKPerHour", warmsKPerHour, WARMS_K_PER_HOUR)
+        .within("warmsPerHourK", warmsPerHourK, WARMS_PER_HOUR_K)
         .that(
             LATER.contains(changes),
             Problem.outside("later", Problem.Code.TOO_MANY, changes, LATER))
@@ -109,12 +109,12 @@ public record Room(
                 .map(c ->
                     new RoomChange(c.fromMinutes(), Math.max(otherC, c.temperatureC()), c.days()))
                 .toList(),
-        warmsKPerHour);
+        warmsPerHourK);
   }
 
   /** The same in air of another humidity, %. */
   public Room withHumidity(double percent) {
-    return new Room(temperatureC, percent, later, warmsKPerHour);
+    return new Room(temperatureC, percent, later, warmsPerHourK);
   }
 
   /**
@@ -128,7 +128,7 @@ public record Room(
     int first = changes.isEmpty() ? Integer.MAX_VALUE : changes.getFirst().atSeconds();
     List<RoomCourse.Reading> course = new ArrayList<>();
     long step = STEP.toSeconds();
-    for (long i = 1; warmsKPerHour != null && i * step <= WORKED_IN.toSeconds(); i++) {
+    for (long i = 1; warmsPerHourK != null && i * step <= WORKED_IN.toSeconds(); i++) {
       int at = (int) (i * step - step / 2);
       if (at < first) {
         // Each step has the temperature of its middle.
@@ -143,7 +143,7 @@ public record Room(
   }
 
   private double warmedBy(int seconds) {
-    double warms = warmsKPerHour == null ? 0 : warmsKPerHour;
+    double warms = warmsPerHourK == null ? 0 : warmsPerHourK;
     return warms * Math.min(seconds, WORKED_IN.toSeconds()) / 3_600.0;
   }
 
