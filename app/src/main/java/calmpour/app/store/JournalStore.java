@@ -27,6 +27,8 @@ import java.util.Map;
 import java.util.Objects;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record1;
+import org.jooq.Select;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -399,10 +401,16 @@ public class JournalStore {
     return said.equals(DSL.noCondition()) ? all : all.and(foundBy(said));
   }
 
+  /** More texts than that are not named one by one: a statement has its limits. */
+  private static final int TEXTS_NAMED = 1_000;
+
   /** Pieces with such a text; looked up first, since there are far fewer texts than pieces. */
   private Condition foundBy(Condition said) {
-    return JOURNAL_PIECE.WORDS_ID.in(
-        db.select(JOURNAL_WORDS.ID).from(JOURNAL_WORDS).where(said).fetch(JOURNAL_WORDS.ID));
+    Select<Record1<String>> texts = db.select(JOURNAL_WORDS.ID).from(JOURNAL_WORDS).where(said);
+    List<String> ids = texts.fetch(JOURNAL_WORDS.ID);
+    return ids.size() <= TEXTS_NAMED
+        ? JOURNAL_PIECE.WORDS_ID.in(ids)
+        : JOURNAL_PIECE.WORDS_ID.in(texts);
   }
 
   private static List<String> words(@Nullable String words) {
