@@ -9,7 +9,6 @@ import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
 
 import calmpour.app.store.generated.tables.records.JournalPieceRecord;
 import calmpour.core.design.Join;
-import calmpour.core.journal.PieceCode;
 import calmpour.core.run.AsRun;
 import calmpour.core.run.Became;
 import calmpour.core.run.LookOver;
@@ -22,13 +21,10 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Record1;
-import org.jooq.Select;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -192,7 +188,7 @@ public class JournalStore {
         .from(JOURNAL_PIECE)
         .join(JOURNAL_WORDS)
         .on(JOURNAL_WORDS.ID.eq(JOURNAL_PIECE.WORDS_ID))
-        .where(fits(wanted))
+        .where(FoundBy.all(db, wanted))
         .and(ids.size() > NAMED ? DSL.noCondition() : JOURNAL_PIECE.RUN_ID.in(ids))
         .orderBy(JOURNAL_PIECE.LINE, JOURNAL_PIECE.CAVITY)
         .forEach(row -> {
@@ -315,7 +311,7 @@ public class JournalStore {
     Map<String, Integer> by = new HashMap<>();
     Map<String, Hit> hits = new HashMap<>();
     int pieces = 0;
-    Condition fits = fits(wanted);
+    Condition fits = FoundBy.all(db, wanted);
     for (var row :
         db.select(
                 JOURNAL_PIECE.RUN_ID,
@@ -345,77 +341,5 @@ public class JournalStore {
 
   private static Became.@Nullable What became(@Nullable String what) {
     return what == null ? null : Became.What.valueOf(what);
-  }
-
-  /** What a piece has to be. */
-  private Condition fits(Wanted wanted) {
-    Condition all = DSL.noCondition();
-    Condition said = DSL.noCondition();
-    if (wanted.mouldId() != null) {
-      all = all.and(JOURNAL_PIECE.MOULD_ID.eq(wanted.mouldId()));
-    }
-    if (wanted.resinId() != null) {
-      all = all.and(JOURNAL_PIECE.RESIN_ID.eq(wanted.resinId()));
-    }
-    if (wanted.colour() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.colour(wanted.colour())));
-    }
-    if (wanted.fault() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.fault(wanted.fault())));
-    }
-    if (wanted.grade() != null) {
-      all =
-          all.and(
-              "NONE".equals(wanted.grade())
-                  ? JOURNAL_PIECE.GRADE.isNull()
-                  : JOURNAL_PIECE.GRADE.eq(wanted.grade()));
-    }
-    if (wanted.lot() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.lot(wanted.lot())));
-    }
-    if (wanted.join() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.join(wanted.join())));
-    }
-    if (wanted.roomFrom() != null) {
-      all = all.and(JOURNAL_PIECE.ROOM_C.ge(wanted.roomFrom()));
-    }
-    if (wanted.roomBelow() != null) {
-      all = all.and(JOURNAL_PIECE.ROOM_C.lt(wanted.roomBelow()));
-    }
-    if (wanted.from() != null) {
-      all = all.and(JOURNAL_PIECE.LOCAL_DAY.ge(wanted.from()));
-    }
-    if (wanted.to() != null) {
-      all = all.and(JOURNAL_PIECE.LOCAL_DAY.le(wanted.to()));
-    }
-    for (String word : words(wanted.words())) {
-      // What looks like a pattern is only a letter.
-      Condition says = JOURNAL_WORDS.SOUGHT.contains(word);
-      String code = PieceCode.read(word);
-      if (code.length() == PieceCode.LENGTH) {
-        all = all.and(foundBy(says).or(JOURNAL_PIECE.CODE.eq(code)));
-      } else {
-        said = said.and(says);
-      }
-    }
-    return said.equals(DSL.noCondition()) ? all : all.and(foundBy(said));
-  }
-
-  /** More texts than that are not named one by one: a statement has its limits. */
-  private static final int TEXTS_NAMED = 1_000;
-
-  /** Pieces with such a text; looked up first, since there are far fewer texts than pieces. */
-  private Condition foundBy(Condition said) {
-    Select<Record1<String>> texts = db.select(JOURNAL_WORDS.ID).from(JOURNAL_WORDS).where(said);
-    List<String> ids = texts.fetch(JOURNAL_WORDS.ID);
-    return ids.size() <= TEXTS_NAMED
-        ? JOURNAL_PIECE.WORDS_ID.in(ids)
-        : JOURNAL_PIECE.WORDS_ID.in(texts);
-  }
-
-  private static List<String> words(@Nullable String words) {
-    return words == null || words.isBlank()
-        ? List.of()
-        : List.of(words.strip().toLowerCase(Locale.ROOT).split("\\s+", -1));
   }
 }
