@@ -22,7 +22,6 @@ import calmpour.core.journal.RoomFelt;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinSystem;
 import java.util.List;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -87,11 +86,7 @@ public class LearnedController {
   @GetMapping("/hands/people")
   List<String> people() {
     desk.catchUp();
-    return learned.hands().stream()
-        .flatMap(h -> Stream.ofNullable(h.person()))
-        .distinct()
-        .sorted()
-        .toList();
+    return learned.people();
   }
 
   /** The hands of this workshop with all that enough evenings say of one person. */
@@ -102,8 +97,7 @@ public class LearnedController {
   }
 
   private List<HandSpeeds.OfEvening> handsOf(@Nullable String person) {
-    List<HandSpeeds.OfEvening> all = learned.hands();
-    return person == null ? all : HandSpeeds.by(person, all);
+    return person == null ? learned.hands() : learned.handsOf(person);
   }
 
   /**

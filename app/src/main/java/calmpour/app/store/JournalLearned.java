@@ -16,8 +16,11 @@ import calmpour.core.journal.LeftInCups;
 import calmpour.core.journal.Looked;
 import calmpour.core.journal.Squeezed;
 import calmpour.core.journal.Stayed;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 
@@ -151,18 +154,58 @@ public class JournalLearned {
             new Dosed(row.getColourantId(), row.getTimes(), row.getReadShare(), row.getLooks()));
   }
 
-  /** How long hands took, evening by evening. */
+  /** What one evening says of one person's hands. */
+  private record OfRun(String runId, HandSpeeds.OfEvening hands) {}
+
+  /** How long hands took, evening by evening: however many worked on it, it is one evening. */
   public List<HandSpeeds.OfEvening> hands() {
-    return remembered.get("hands", this::readHands);
+    return remembered.get("hands", this::readTogether);
   }
 
-  private List<HandSpeeds.OfEvening> readHands() {
+  /** How long one person's hands took, evening by evening. */
+  public List<HandSpeeds.OfEvening> handsOf(String person) {
+    return HandSpeeds.by(person, handsByPerson().stream().map(OfRun::hands).toList());
+  }
+
+  /** Who told evenings in their own name, by name. */
+  public List<String> people() {
+    return handsByPerson().stream()
+        .flatMap(h -> Stream.ofNullable(h.hands().person()))
+        .distinct()
+        .sorted()
+        .toList();
+  }
+
+  private List<OfRun> handsByPerson() {
+    return remembered.get("hands by person", this::readHands);
+  }
+
+  private List<OfRun> readHands() {
     return db.selectFrom(JOURNAL_HAND)
         .fetch(row ->
-            new HandSpeeds.OfEvening(
-                HandSpeeds.Speed.valueOf(row.getSpeed()),
-                row.getPerson().isEmpty() ? null : row.getPerson(),
-                row.getSteps(),
-                row.getSeconds()));
+            new OfRun(
+                row.getRunId(),
+                new HandSpeeds.OfEvening(
+                    HandSpeeds.Speed.valueOf(row.getSpeed()),
+                    row.getPerson().isEmpty() ? null : row.getPerson(),
+                    row.getSteps(),
+                    row.getSeconds())));
+  }
+
+  /** By the steps that each of them did. */
+  private List<HandSpeeds.OfEvening> readTogether() {
+    Map<String, HandSpeeds.OfEvening> together = new LinkedHashMap<>();
+    for (OfRun one : readHands()) {
+      together.merge(
+          one.runId() + "/" + one.hands().speed(),
+          one.hands(),
+          (a, b) ->
+              new HandSpeeds.OfEvening(
+                  a.speed(),
+                  null,
+                  a.steps() + b.steps(),
+                  (a.steps() * a.seconds() + b.steps() * b.seconds()) / (a.steps() + b.steps())));
+    }
+    return List.copyOf(together.values());
   }
 }
