@@ -11,7 +11,7 @@ import { Loading } from "../ui/Loading";
 import { Empty, Told } from "../ui/Told";
 import { DayField } from "../ui/When";
 import { useUnits } from "../units/UnitsProvider";
-import { JOINS, rooms } from "../words/found";
+import { JOINS, rooms, yieldBy } from "../words/found";
 import { FAULTS } from "../words/record";
 import { Evenings } from "./Evenings";
 import { LearnedHabit } from "./LearnedHabit";
@@ -41,7 +41,7 @@ export function JournalScreen() {
   const [by] = useAddressed("by");
   const table = {
     evenings: "/api/journal/pieces.csv",
-    yields: `/api/journal/yields.csv?by=${by ?? "MOULD"}`,
+    yields: `/api/journal/yields.csv?by=${yieldBy(by)}`,
     hands: "/api/journal/learned.csv",
     swatches: "/api/swatches/swatches.csv",
     fault: null,

@@ -37,6 +37,10 @@ function Overage({ needed }: { needed: OverageNeeded }) {
           ...usual,
           habits: { ...usual.habits, overagePercent: enoughPercent },
         })}
+        putBack={(usual, was) => ({
+          ...usual,
+          habits: { ...usual.habits, overagePercent: was.habits.overagePercent },
+        })}
         behind={() => <Behind />}
       />
     </Box>

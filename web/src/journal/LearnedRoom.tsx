@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import type { RoomDrift, RoomFelt } from "../api/client";
+import type { RoomDrift, RoomFelt, Usual } from "../api/client";
 import {
   useBehindDrift,
   useBehindRoom,
@@ -50,6 +50,10 @@ function Room({ room, drift }: { room: RoomFelt; drift: RoomDrift | undefined })
             : null
         }
         taken={(usual) => ({ ...usual, room: { ...usual.room, temperatureC: warmer } })}
+        putBack={(usual, was) => ({
+          ...usual,
+          room: { ...usual.room, temperatureC: was.room.temperatureC },
+        })}
         behind={() => <OfRoom />}
       />
       {drift && goes !== null && (
@@ -63,18 +67,21 @@ function Room({ room, drift }: { room: RoomFelt; drift: RoomDrift | undefined })
                 : `Plan with ${showWith(units.TEMPERATURE_DIFFERENCE, wanted, 1)} an hour`
               : null
           }
-          taken={(usual) => ({
+          taken={(usual) => ({ ...usual, room: going(usual.room, wanted) })}
+          putBack={(usual, was) => ({
             ...usual,
-            room:
-              wanted === undefined
-                ? leftOut(usual.room, "warmsPerHourK")
-                : { ...usual.room, warmsPerHourK: wanted },
+            room: going(usual.room, was.room.warmsPerHourK),
           })}
           behind={() => <OfDrift />}
         />
       )}
     </Box>
   );
+}
+
+/** A room that warms so much in an hour of work; missing for one that stays as it is. */
+function going(room: Usual["room"], warmsPerHourK: number | undefined): Usual["room"] {
+  return warmsPerHourK === undefined ? leftOut(room, "warmsPerHourK") : { ...room, warmsPerHourK };
 }
 
 const tenths = (of: number) => Math.round(of * 10) / 10;

@@ -14,11 +14,13 @@ interface Props {
   plan: string | null;
   /** The workshop's ways with it. */
   taken: (usual: Usual) => Usual;
+  /** The ways as they are now with this alone as it was before it was taken over. */
+  putBack: (usual: Usual, was: Usual) => Usual;
   behind: () => ReactNode;
 }
 
 /** Something learned of the workshop's own ways: taken over with one key, put back with another. */
-export function LearnedUsual({ of, text, plan, taken, behind }: Props) {
+export function LearnedUsual({ of, text, plan, taken, putBack, behind }: Props) {
   const kept = useUsual().data;
   const { put, trouble } = useKeepUsual(kept);
   const [before, setBefore] = useState<Usual | null>(null);
@@ -44,7 +46,10 @@ export function LearnedUsual({ of, text, plan, taken, behind }: Props) {
           Which evenings?
         </Button>
         {before !== null ? (
-          <Button aria-label={`As before: ${of}`} onClick={() => void set(before, null)}>
+          <Button
+            aria-label={`As before: ${of}`}
+            onClick={() => void set(putBack(kept.usual, before), null)}
+          >
             As before
           </Button>
         ) : (

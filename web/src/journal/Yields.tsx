@@ -6,7 +6,7 @@ import { Fetched } from "../ui/Fetched";
 import { useAddressed } from "../ui/Going";
 import { OneOf } from "../ui/OneOf";
 import { Empty } from "../ui/Told";
-import { countedName } from "../words/found";
+import { countedName, yieldBy } from "../words/found";
 import { yieldText } from "../words/journal";
 import { CompareTwo } from "./CompareTwo";
 import { HowGood } from "./HowGood";
@@ -19,7 +19,7 @@ const HEIGHT = 22;
 /** How many pieces came out well, by mould, resin, lot, colour, join or month, with how sure that is. */
 export function Yields() {
   const [chosen, setBy] = useAddressed("by");
-  const by = (chosen ?? "MOULD") as YieldBy;
+  const by = yieldBy(chosen);
   return (
     <>
       <HowGood />

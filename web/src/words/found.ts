@@ -32,6 +32,13 @@ export function rooms(units: Units) {
   });
 }
 
+const YIELDS: readonly YieldBy[] = ["MOULD", "COLOUR", "RESIN", "LOT", "JOIN", "MONTH"];
+
+/** By what pieces are counted, as an address has it; by mould where it has nothing of the kind. */
+export function yieldBy(said: string | null): YieldBy {
+  return YIELDS.find((by) => by === said) ?? "MOULD";
+}
+
 /** What a line of counts is called. */
 export function countedName(by: YieldBy, name: string): string {
   return by === "JOIN" ? (JOINS[name as Join] ?? name) : name;

@@ -24,7 +24,7 @@ export function EveningsBehind({
       {(evenings) => (
         <Box component="ul" aria-label="Evenings behind it" sx={{ m: 0, pl: 2.5, mt: 0.5 }}>
           {evenings.map((evening, at) => (
-            <li key={evening.runId ?? `timed ${at}`}>
+            <li key={`${evening.runId ?? "timed"} ${at}`}>
               <Link href={evening.runId ? `/pour/${evening.runId}/record` : "/practice/timing"}>
                 {dayName(evening.day)}, {evening.runId ? evening.name : "timed by itself"}
               </Link>

@@ -148,9 +148,17 @@ class LearnedTest {
     assertThat(before).isVisible();
     assertThat(app.get("/api/usual").body().at("/usual/room/warmsPerHourK").asDouble())
         .isCloseTo(drift.get("warmerKPerHour").asDouble(), within(0.051));
+    // What else is taken over meanwhile stays when this is put back.
+    key(page, "^Plan with [0-9.]+ %$").click();
+    Locator overage = key(page, "^As before: Your overage$");
+    assertThat(overage).isVisible();
     before.click();
     assertThat(before).isHidden();
     assertThat(app.get("/api/usual").body().at("/usual/room").has("warmsPerHourK")).isFalse();
+    assertThat(app.get("/api/usual").body().at("/usual/habits/overagePercent").asDouble())
+        .isEqualTo(get("overage").get("enoughPercent").asDouble());
+    overage.click();
+    assertThat(overage).isHidden();
   }
 
   @Test
