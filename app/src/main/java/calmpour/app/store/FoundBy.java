@@ -1,86 +1,83 @@
 package calmpour.app.store;
 
-import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
-import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
-
 import calmpour.core.journal.PieceCode;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
-import org.jooq.Condition;
-import org.jooq.DSLContext;
-import org.jooq.Record1;
-import org.jooq.Select;
-import org.jooq.impl.DSL;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
-/** Which pieces of the journal are wanted, as a condition on their rows. */
+/** Which pieces of the journal are wanted. */
 final class FoundBy {
   private FoundBy() {}
 
-  /** What a piece has to be; no condition where nothing is asked for. */
-  static Condition all(DSLContext db, JournalStore.Wanted wanted) {
-    Condition all = DSL.noCondition();
-    Condition said = DSL.noCondition();
+  /** What a piece has to be; every piece where nothing is asked for. */
+  static Predicate<AllPieces.Piece> all(JournalStore.Wanted wanted) {
+    Predicate<AllPieces.Piece> all = piece -> true;
     if (wanted.mouldId() != null) {
-      all = all.and(JOURNAL_PIECE.MOULD_ID.eq(wanted.mouldId()));
+      all = all.and(p -> p.mouldId().equals(wanted.mouldId()));
     }
     if (wanted.resinId() != null) {
-      all = all.and(JOURNAL_PIECE.RESIN_ID.eq(wanted.resinId()));
+      all = all.and(p -> p.resinId().equals(wanted.resinId()));
     }
-    if (wanted.colour() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.colour(wanted.colour())));
+    String grade = wanted.grade();
+    if (grade != null) {
+      all = all.and(p -> grade.equals(p.grade() == null ? "NONE" : p.grade().name()));
     }
-    if (wanted.fault() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.fault(wanted.fault())));
+    Double from = wanted.roomFrom();
+    if (from != null) {
+      all = all.and(p -> p.roomC() >= from);
     }
-    if (wanted.grade() != null) {
-      all =
-          all.and(
-              "NONE".equals(wanted.grade())
-                  ? JOURNAL_PIECE.GRADE.isNull()
-                  : JOURNAL_PIECE.GRADE.eq(wanted.grade()));
-    }
-    if (wanted.lot() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.lot(wanted.lot())));
-    }
-    if (wanted.join() != null) {
-      said = said.and(JOURNAL_WORDS.KEYS.contains(Sought.join(wanted.join())));
-    }
-    if (wanted.roomFrom() != null) {
-      all = all.and(JOURNAL_PIECE.ROOM_C.ge(wanted.roomFrom()));
-    }
-    if (wanted.roomBelow() != null) {
-      all = all.and(JOURNAL_PIECE.ROOM_C.lt(wanted.roomBelow()));
+    Double below = wanted.roomBelow();
+    if (below != null) {
+      all = all.and(p -> p.roomC() < below);
     }
     if (wanted.from() != null) {
-      all = all.and(JOURNAL_PIECE.LOCAL_DAY.ge(wanted.from()));
+      all = all.and(p -> !p.day().isBefore(wanted.from()));
     }
     if (wanted.to() != null) {
-      all = all.and(JOURNAL_PIECE.LOCAL_DAY.le(wanted.to()));
+      all = all.and(p -> !p.day().isAfter(wanted.to()));
     }
+    List<Predicate<AllPieces.Texts>> said = new ArrayList<>(keys(wanted));
     for (String word : words(wanted.words())) {
-      // What looks like a pattern is only a letter.
-      Condition says = JOURNAL_WORDS.SOUGHT.contains(word);
+      Predicate<AllPieces.Texts> says = t -> t.sought().contains(word);
       String code = PieceCode.read(word);
       if (code.length() == PieceCode.LENGTH) {
-        all = all.and(foundBy(db, says).or(JOURNAL_PIECE.CODE.eq(code)));
+        Predicate<AllPieces.Piece> itself = onceEach(says);
+        all = all.and(p -> p.code().equals(code) || itself.test(p));
       } else {
-        said = said.and(says);
+        said.add(says);
       }
     }
-    return said.equals(DSL.noCondition()) ? all : all.and(foundBy(db, said));
+    return said.stream().reduce(Predicate::and).map(FoundBy::onceEach).map(all::and).orElse(all);
   }
 
-  /** More texts than that are not named one by one: a statement has its limits. */
-  private static final int TEXTS_NAMED = 1_000;
+  private static List<Predicate<AllPieces.Texts>> keys(JournalStore.Wanted wanted) {
+    List<Predicate<AllPieces.Texts>> keys = new ArrayList<>();
+    if (wanted.colour() != null) {
+      keys.add(has(Sought.colour(wanted.colour())));
+    }
+    if (wanted.fault() != null) {
+      keys.add(has(Sought.fault(wanted.fault())));
+    }
+    if (wanted.lot() != null) {
+      keys.add(has(Sought.lot(wanted.lot())));
+    }
+    if (wanted.join() != null) {
+      keys.add(has(Sought.join(wanted.join())));
+    }
+    return keys;
+  }
 
-  /** Pieces with such a text; looked up first, since there are far fewer texts than pieces. */
-  private static Condition foundBy(DSLContext db, Condition said) {
-    Select<Record1<String>> texts = db.select(JOURNAL_WORDS.ID).from(JOURNAL_WORDS).where(said);
-    List<String> ids = texts.fetch(JOURNAL_WORDS.ID);
-    return ids.size() <= TEXTS_NAMED
-        ? JOURNAL_PIECE.WORDS_ID.in(ids)
-        : JOURNAL_PIECE.WORDS_ID.in(texts);
+  private static Predicate<AllPieces.Texts> has(String key) {
+    return t -> t.keys().contains(key);
+  }
+
+  /** Asked once for every text: thousands of pieces have the same few hundred. */
+  private static Predicate<AllPieces.Piece> onceEach(Predicate<AllPieces.Texts> says) {
+    IdentityHashMap<AllPieces.Texts, Boolean> known = new IdentityHashMap<>();
+    return p -> known.computeIfAbsent(p.texts(), says::test);
   }
 
   private static List<String> words(@Nullable String words) {

@@ -1,28 +1,26 @@
 package calmpour.app.store;
 
-import static calmpour.app.store.generated.Tables.JOURNAL_BATCH;
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
-import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
-import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
-import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
 import static org.jooq.impl.DSL.count;
 
+import calmpour.core.design.Join;
 import calmpour.core.journal.MouldLife;
 import calmpour.core.journal.PlansHeld;
 import calmpour.core.journal.ProvenDepth;
 import calmpour.core.journal.SaidSure;
 import calmpour.core.run.LookOver;
 import java.time.Instant;
+import java.time.YearMonth;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
-import org.jooq.Field;
-import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 
 /** What the journal comes to, counted and gathered over all evenings. */
@@ -30,10 +28,21 @@ import org.springframework.stereotype.Repository;
 public class JournalCounts {
   private final DSLContext db;
 
+  private final AllPieces pieces;
+  private final AllPours pours;
+  private final JournalChoices choices;
   private final UntilChanged remembered;
 
-  JournalCounts(DSLContext db, JournalWriter writer) {
+  JournalCounts(
+      DSLContext db,
+      JournalWriter writer,
+      AllPieces pieces,
+      AllPours pours,
+      JournalChoices choices) {
     this.db = db;
+    this.pieces = pieces;
+    this.pours = pours;
+    this.choices = choices;
     this.remembered = new UntilChanged(writer::version);
   }
 
@@ -44,12 +53,7 @@ public class JournalCounts {
     COLOUR,
     LOT,
     JOIN,
-    MONTH;
-
-    /** Whether one piece may count at several. */
-    boolean several() {
-      return this == LOT || this == JOIN;
-    }
+    MONTH
   }
 
   /**
@@ -77,70 +81,47 @@ public class JournalCounts {
   }
 
   private Counted counted(By by) {
-    Field<?> what =
-        switch (by) {
-          case LOT, JOIN -> JOURNAL_PIECE.WORDS_ID;
-          case MOULD -> JOURNAL_PIECE.MOULD_NAME;
-          case RESIN -> JOURNAL_PIECE.RESIN_ID;
-          case COLOUR -> JOURNAL_PIECE.TOP_COLOUR;
-          case MONTH -> JOURNAL_PIECE.LOCAL_DAY;
-        };
-    Map<String, String> names = names(by);
-    Map<String, int[]> counted = new LinkedHashMap<>();
+    Map<String, int[]> counted = new TreeMap<>();
     int[] all = new int[2];
-    db.select(what, JOURNAL_PIECE.GRADE, count())
-        .from(JOURNAL_PIECE)
-        .where(JOURNAL_PIECE.GRADE.isNotNull())
-        .groupBy(what, JOURNAL_PIECE.GRADE)
-        .forEach(row -> {
-          String name = String.valueOf(row.value1());
-          int pieces = row.value3();
-          int good = LookOver.Verdict.GOOD.name().equals(row.value2()) ? pieces : 0;
-          List<String> at =
-              switch (by) {
-                case LOT, JOIN -> named(by, names.getOrDefault(name, ""));
-                case MONTH -> List.of(name.substring(0, MONTH_LENGTH));
-                case RESIN -> List.of(names.getOrDefault(name, ""));
-                case MOULD, COLOUR -> List.of(name);
-              };
-          at.forEach(n -> {
-            int[] of = counted.computeIfAbsent(n, k -> new int[2]);
-            of[0] += pieces;
-            of[1] += good;
-          });
-          all[0] += at.isEmpty() ? 0 : pieces;
-          all[1] += at.isEmpty() ? 0 : good;
-        });
+    Map<String, String> resins = by == By.RESIN ? choices.resinNames() : Map.of();
+    for (AllPieces.OfEvening evening : pieces.all()) {
+      for (AllPieces.Piece piece : evening.pieces()) {
+        if (piece.grade() == null) {
+          continue;
+        }
+        List<String> at = at(piece, by, resins);
+        int good = piece.grade() == LookOver.Verdict.GOOD ? 1 : 0;
+        for (String name : at) {
+          add(counted.computeIfAbsent(name, k -> new int[2]), good);
+        }
+        if (!at.isEmpty()) {
+          add(all, good);
+        }
+      }
+    }
     return new Counted(
         counted.entrySet().stream()
             .map(e -> new Count(e.getKey(), e.getValue()[0], e.getValue()[1]))
-            .sorted(java.util.Comparator.comparing(Count::name))
             .toList(),
         all[0],
         all[1]);
   }
 
-  /** Of a day, such as 2026-11. */
-  private static final int MONTH_LENGTH = 7;
-
-  /** What stands behind what is counted by, where that is no name. */
-  private Map<String, String> names(By by) {
-    Map<String, String> names = new HashMap<>();
-    if (by.several()) {
-      db.select(JOURNAL_WORDS.ID, JOURNAL_WORDS.KEYS)
-          .from(JOURNAL_WORDS)
-          .forEach(row -> names.put(row.value1(), row.value2()));
-    } else if (by == By.RESIN) {
-      db.select(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME))
-          .from(JOURNAL_BATCH)
-          .groupBy(JOURNAL_BATCH.RESIN_ID)
-          .forEach(row -> names.put(row.value1(), row.value2()));
-    }
-    return names;
+  private static void add(int[] to, int good) {
+    to[0]++;
+    to[1] += good;
   }
 
-  private static List<String> named(By by, String keys) {
-    return by == By.LOT ? Sought.lotsIn(keys) : Sought.joinsIn(keys);
+  /** At which names a piece counts. */
+  private static List<String> at(AllPieces.Piece piece, By by, Map<String, String> resins) {
+    return switch (by) {
+      case MOULD -> List.of(piece.mouldName());
+      case RESIN -> List.of(resins.getOrDefault(piece.resinId(), ""));
+      case COLOUR -> List.of(piece.topColour());
+      case LOT -> piece.texts().lots();
+      case JOIN -> piece.texts().joins().stream().map(Join::name).toList();
+      case MONTH -> List.of(YearMonth.from(piece.day()).toString());
+    };
   }
 
   /** How deep a resin was poured in one layer, by its name. */
@@ -152,40 +133,40 @@ public class JournalCounts {
   }
 
   private List<Deep> readDepths() {
-    Map<String, Map<String, ProvenDepth.Layered>> pieces = new HashMap<>();
-    Map<String, String> names = new HashMap<>();
-    db.select(
-            JOURNAL_POUR.RESIN_ID,
-            JOURNAL_POUR.RUN_ID,
-            JOURNAL_POUR.PIECE,
-            JOURNAL_PIECE.GRADE,
-            DSL.max(JOURNAL_POUR.THICK_MM))
-        .from(JOURNAL_POUR)
-        .join(JOURNAL_PIECE)
-        .on(JOURNAL_PIECE.RUN_ID.eq(JOURNAL_POUR.RUN_ID))
-        .and(JOURNAL_PIECE.PIECE.eq(JOURNAL_POUR.PIECE))
-        .where(JOURNAL_PIECE.GRADE.isNotNull())
-        .and(JOURNAL_POUR.THICK_MM.isNotNull())
-        .and(JOURNAL_POUR.AT_SECONDS.isNotNull())
-        .groupBy(
-            JOURNAL_POUR.RESIN_ID, JOURNAL_POUR.RUN_ID, JOURNAL_POUR.PIECE, JOURNAL_PIECE.GRADE)
-        .forEach(row ->
-            pieces
-                .computeIfAbsent(row.value1(), k -> new HashMap<>())
-                .put(
-                    row.value2() + "/" + row.value3(),
-                    new ProvenDepth.Layered(
-                        row.value5(), LookOver.Verdict.GOOD.name().equals(row.value4()))));
-    db.select(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME))
-        .from(JOURNAL_BATCH)
-        .groupBy(JOURNAL_BATCH.RESIN_ID)
-        .forEach(row -> names.put(row.value1(), row.value2()));
-    return pieces.entrySet().stream()
+    Map<String, AllPieces.OfEvening> evenings = new HashMap<>();
+    pieces.all().forEach(e -> evenings.put(e.runId(), e));
+    Map<String, List<ProvenDepth.Layered>> layered = new HashMap<>();
+    for (AllPours.OfEvening evening : pours.all()) {
+      AllPieces.OfEvening its = evenings.get(evening.runId());
+      for (AllPieces.Piece piece : its == null ? List.<AllPieces.Piece>of() : its.pieces()) {
+        if (piece.grade() != null) {
+          boolean good = piece.grade() == LookOver.Verdict.GOOD;
+          deepest(evening, piece.piece())
+              .forEach((resin, mm) ->
+                  layered
+                      .computeIfAbsent(resin, k -> new ArrayList<>())
+                      .add(new ProvenDepth.Layered(mm, good)));
+        }
+      }
+    }
+    Map<String, String> names = choices.resinNames();
+    return layered.entrySet().stream()
         .flatMap(e ->
-            ProvenDepth.of(List.copyOf(e.getValue().values())).stream()
+            ProvenDepth.of(e.getValue()).stream()
                 .map(p -> new Deep(e.getKey(), names.getOrDefault(e.getKey(), ""), p)))
-        .sorted(java.util.Comparator.comparing(Deep::resinName))
+        .sorted(Comparator.comparing(Deep::resinName))
         .toList();
+  }
+
+  /** The deepest layer of a piece, by its resin, mm. */
+  private static Map<String, Double> deepest(AllPours.OfEvening evening, String piece) {
+    Map<String, Double> deepest = new HashMap<>();
+    for (AllPours.Pour pour : evening.pours()) {
+      if (pour.piece().equals(piece) && pour.thickMm() != null) {
+        deepest.merge(pour.resinId(), pour.thickMm(), Math::max);
+      }
+    }
+    return deepest;
   }
 
   /** What the moulds have been through. */
@@ -195,34 +176,13 @@ public class JournalCounts {
 
   /** Every piece that was poured, in the order in which they were. */
   private List<MouldLife.Cast> casts() {
-    Map<String, List<LookOver.Fault>> faults = new HashMap<>();
-    db.selectFrom(JOURNAL_FAULT)
-        .forEach(row ->
-            faults
-                .computeIfAbsent(row.getRunId() + "/" + row.getPiece(), k -> new ArrayList<>())
-                .add(LookOver.Fault.valueOf(row.getFault())));
-    return db.select(
-            JOURNAL_PIECE.RUN_ID,
-            JOURNAL_PIECE.PIECE,
-            JOURNAL_PIECE.MOULD_ID,
-            JOURNAL_PIECE.MOULD_NAME,
-            JOURNAL_PIECE.GRADE)
-        .from(JOURNAL_PIECE)
-        .join(JOURNAL_EVENING)
-        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_PIECE.RUN_ID))
-        .orderBy(
-            JOURNAL_EVENING.BEGUN_AT,
-            JOURNAL_PIECE.RUN_ID,
-            JOURNAL_PIECE.LINE,
-            JOURNAL_PIECE.CAVITY)
-        .fetch(row ->
-            row.value5() == null
-                ? MouldLife.Cast.unseen(row.value3(), row.value4())
-                : new MouldLife.Cast(
-                    row.value3(),
-                    row.value4(),
-                    LookOver.Verdict.valueOf(row.value5()),
-                    faults.getOrDefault(row.value1() + "/" + row.value2(), List.of())));
+    return pieces.all().reversed().stream()
+        .flatMap(e -> e.pieces().stream())
+        .map(p ->
+            p.grade() == null
+                ? MouldLife.Cast.unseen(p.mouldId(), p.mouldName())
+                : new MouldLife.Cast(p.mouldId(), p.mouldName(), p.grade(), p.texts().faults()))
+        .toList();
   }
 
   /** How sure plans were, and whether every pour was in time. */
@@ -244,14 +204,11 @@ public class JournalCounts {
    * @param most of them
    */
   public List<PouredAt> latestPours(int most) {
-    return db.select(JOURNAL_POUR.PLANNED_SECONDS, JOURNAL_POUR.AT_SECONDS)
-        .from(JOURNAL_POUR)
-        .join(JOURNAL_EVENING)
-        .on(JOURNAL_EVENING.RUN_ID.eq(JOURNAL_POUR.RUN_ID))
-        .where(JOURNAL_POUR.AT_SECONDS.isNotNull())
-        .orderBy(JOURNAL_EVENING.BEGUN_AT.desc(), JOURNAL_POUR.AT_SECONDS, JOURNAL_POUR.POUR_ID)
+    return pours.all().stream()
+        .flatMap(e -> e.pours().stream())
         .limit(most)
-        .fetch(row -> new PouredAt(row.value1() / 60.0, row.value2() / 60.0));
+        .map(p -> new PouredAt(p.plannedSeconds() / 60.0, p.atSeconds() / 60.0))
+        .toList();
   }
 
   /** One pour: its end as planned and as it was, min from the beginning. */
@@ -264,12 +221,14 @@ public class JournalCounts {
 
   /** All pours that were made, with when they were planned. */
   private List<PlansHeld.Poured> poured() {
-    return db.select(
-            JOURNAL_POUR.PLANNED_SECONDS, JOURNAL_POUR.AT_SECONDS, JOURNAL_POUR.SPARE_SECONDS)
-        .from(JOURNAL_POUR)
-        .where(JOURNAL_POUR.AT_SECONDS.isNotNull())
-        .and(JOURNAL_POUR.SPARE_SECONDS.isNotNull())
-        .fetch(row -> new PlansHeld.Poured(row.value1(), row.value2(), row.value3()));
+    return pours.all().stream()
+        .flatMap(e -> e.pours().stream())
+        .flatMap(p ->
+            p.spareSeconds() == null
+                ? Stream.empty()
+                : Stream.of(
+                    new PlansHeld.Poured(p.plannedSeconds(), p.atSeconds(), p.spareSeconds())))
+        .toList();
   }
 
   /** An evening that is over, with so many pieces that nobody has looked at. */

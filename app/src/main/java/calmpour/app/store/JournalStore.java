@@ -1,11 +1,9 @@
 package calmpour.app.store;
 
 import static calmpour.app.store.generated.Tables.JOURNAL_EVENING;
-import static calmpour.app.store.generated.Tables.JOURNAL_FAULT;
 import static calmpour.app.store.generated.Tables.JOURNAL_PIECE;
 import static calmpour.app.store.generated.Tables.JOURNAL_POUR;
 import static calmpour.app.store.generated.Tables.JOURNAL_TRIAL;
-import static calmpour.app.store.generated.Tables.JOURNAL_WORDS;
 
 import calmpour.app.store.generated.tables.records.JournalPieceRecord;
 import calmpour.core.design.Join;
@@ -17,13 +15,13 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import org.jooq.Condition;
+import java.util.function.Predicate;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
@@ -37,10 +35,12 @@ public class JournalStore {
 
   private final DSLContext db;
   private final Formats formats;
+  private final AllPieces known;
   private final UntilChanged remembered;
 
-  JournalStore(DSLContext db, Formats formats, JournalWriter writer) {
+  JournalStore(DSLContext db, Formats formats, JournalWriter writer, AllPieces known) {
     this.db = db;
+    this.known = known;
     this.formats = formats;
     this.remembered = new UntilChanged(writer::version, QUESTIONS);
   }
@@ -155,10 +155,11 @@ public class JournalStore {
   }
 
   /** An evening in which something is wanted. */
-  private record Hit(String runId, OffsetDateTime begunAt) {
+  private record Hit(AllPieces.OfEvening evening) {
     boolean isBefore(Older older) {
-      OffsetDateTime at = older.begunAt().atOffset(ZoneOffset.UTC);
-      return begunAt.isBefore(at) || (begunAt.isEqual(at) && runId.compareTo(older.runId()) > 0);
+      return evening.begunAt().isBefore(older.begunAt())
+          || (evening.begunAt().equals(older.begunAt())
+              && evening.runId().compareTo(older.runId()) > 0);
     }
   }
 
@@ -181,22 +182,18 @@ public class JournalStore {
   public Found find(Wanted wanted, @Nullable Older older, int most) {
     List<Hit> hits =
         all(wanted).hits().stream().filter(h -> older == null || h.isBefore(older)).toList();
-    List<String> ids = hits.stream().limit(most).map(Hit::runId).toList();
-    Map<String, List<JournalPieceRecord>> by = new LinkedHashMap<>();
-    Map<String, String> keys = new HashMap<>();
-    db.select(JOURNAL_PIECE.asterisk(), JOURNAL_WORDS.KEYS)
-        .from(JOURNAL_PIECE)
-        .join(JOURNAL_WORDS)
-        .on(JOURNAL_WORDS.ID.eq(JOURNAL_PIECE.WORDS_ID))
-        .where(FoundBy.all(db, wanted))
-        .and(ids.size() > NAMED ? DSL.noCondition() : JOURNAL_PIECE.RUN_ID.in(ids))
-        .orderBy(JOURNAL_PIECE.LINE, JOURNAL_PIECE.CAVITY)
-        .forEach(row -> {
-          JournalPieceRecord piece = row.into(JOURNAL_PIECE);
-          by.computeIfAbsent(piece.getRunId(), k -> new ArrayList<>()).add(piece);
-          keys.put(piece.getWordsId(), row.get(JOURNAL_WORDS.KEYS));
-        });
-    List<JournalEvening> evenings = evenings(ids, by, keys);
+    Map<String, Map<String, AllPieces.Texts>> texts = new LinkedHashMap<>();
+    Predicate<AllPieces.Piece> fits = FoundBy.all(wanted);
+    hits.stream()
+        .limit(most)
+        .forEach(hit ->
+            hit.evening().pieces().stream()
+                .filter(fits)
+                .forEach(p ->
+                    texts
+                        .computeIfAbsent(hit.evening().runId(), k -> new HashMap<>())
+                        .put(p.piece(), p.texts())));
+    List<JournalEvening> evenings = evenings(texts);
     return new Found(
         evenings,
         hits.size() > most && !evenings.isEmpty()
@@ -204,10 +201,21 @@ public class JournalStore {
             : null);
   }
 
-  private List<JournalEvening> evenings(
-      List<String> ids, Map<String, List<JournalPieceRecord>> pieces, Map<String, String> keys) {
+  /**
+   * @param texts of the pieces that are wanted, by evening and piece, in the order of the evenings
+   */
+  private List<JournalEvening> evenings(Map<String, Map<String, AllPieces.Texts>> texts) {
+    List<String> ids = List.copyOf(texts.keySet());
+    Map<String, List<JournalPieceRecord>> pieces = new HashMap<>();
+    db.selectFrom(JOURNAL_PIECE)
+        .where(ids.size() > NAMED ? DSL.noCondition() : JOURNAL_PIECE.RUN_ID.in(ids))
+        .orderBy(JOURNAL_PIECE.LINE, JOURNAL_PIECE.CAVITY)
+        .forEach(row -> {
+          if (texts.getOrDefault(row.getRunId(), Map.of()).containsKey(row.getPiece())) {
+            pieces.computeIfAbsent(row.getRunId(), k -> new ArrayList<>()).add(row);
+          }
+        });
     Map<String, List<String>> colours = colours(ids);
-    Map<String, List<LookOver.Fault>> faults = faults(ids);
     Map<String, String> trials = trials(ids);
     Map<String, JournalEvening> evenings = new HashMap<>();
     db.selectFrom(JOURNAL_EVENING)
@@ -227,16 +235,20 @@ public class JournalStore {
                     pieces.getOrDefault(row.getRunId(), List.of()).stream()
                         .map(p ->
                             piece(
-                                p, keys.getOrDefault(p.getWordsId(), ""), colours, faults, trials))
+                                p,
+                                texts
+                                    .getOrDefault(p.getRunId(), Map.of())
+                                    .getOrDefault(p.getPiece(), AllPieces.NOTHING),
+                                colours,
+                                trials))
                         .toList())));
     return ids.stream().map(evenings::get).filter(Objects::nonNull).toList();
   }
 
   private static JournalPiece piece(
       JournalPieceRecord row,
-      String keys,
+      AllPieces.Texts texts,
       Map<String, List<String>> colours,
-      Map<String, List<LookOver.Fault>> faults,
       Map<String, String> trials) {
     String key = row.getRunId() + "/" + row.getPiece();
     String grade = row.getGrade();
@@ -246,10 +258,10 @@ public class JournalStore {
         row.getMouldName(),
         colours.getOrDefault(key, List.of()),
         grade == null ? null : LookOver.Verdict.valueOf(grade),
-        faults.getOrDefault(key, List.of()),
+        texts.faults(),
         row.getLineAboutIt(),
-        Sought.lotsIn(keys),
-        Sought.joinsIn(keys).stream().map(Join::valueOf).toList(),
+        texts.lots(),
+        texts.joins(),
         trials.get(key),
         row.getCode(),
         became(row.getBecame()),
@@ -282,18 +294,6 @@ public class JournalStore {
     return trials;
   }
 
-  private Map<String, List<LookOver.Fault>> faults(List<String> ids) {
-    Map<String, List<LookOver.Fault>> faults = new HashMap<>();
-    db.selectFrom(JOURNAL_FAULT)
-        .where(JOURNAL_FAULT.RUN_ID.in(ids))
-        .orderBy(JOURNAL_FAULT.FAULT)
-        .forEach(row ->
-            faults
-                .computeIfAbsent(row.getRunId() + "/" + row.getPiece(), k -> new ArrayList<>())
-                .add(LookOver.Fault.valueOf(row.getFault())));
-    return faults;
-  }
-
   /** How many pieces and evenings are like that, and how they came out. */
   public record FoundCount(int evenings, int pieces, int good, int seconds, int lost) {}
 
@@ -308,35 +308,32 @@ public class JournalStore {
 
   /** One look at all pieces for both: how many there are, and on which evenings. */
   private AllFound findAll(Wanted wanted) {
-    Map<String, Integer> by = new HashMap<>();
-    Map<String, Hit> hits = new HashMap<>();
+    Predicate<AllPieces.Piece> fits = FoundBy.all(wanted);
+    Map<LookOver.Verdict, Integer> by = new EnumMap<>(LookOver.Verdict.class);
+    List<Hit> hits = new ArrayList<>();
     int pieces = 0;
-    Condition fits = FoundBy.all(db, wanted);
-    for (var row :
-        db.select(
-                JOURNAL_PIECE.RUN_ID,
-                JOURNAL_PIECE.GRADE,
-                DSL.max(JOURNAL_PIECE.BEGUN_AT),
-                DSL.count())
-            .from(JOURNAL_PIECE)
-            // Of all pieces too it is the index that is read, which is narrower than their rows.
-            .where(fits.equals(DSL.noCondition()) ? JOURNAL_PIECE.WORDS_ID.ge("") : fits)
-            .groupBy(JOURNAL_PIECE.RUN_ID, JOURNAL_PIECE.GRADE)
-            .fetch()) {
-      pieces += row.value4();
-      by.merge(row.value2() == null ? "" : row.value2(), row.value4(), Integer::sum);
-      hits.putIfAbsent(row.value1(), new Hit(row.value1(), row.value3()));
+    for (AllPieces.OfEvening evening : known.all()) {
+      int before = pieces;
+      for (AllPieces.Piece piece : evening.pieces()) {
+        if (fits.test(piece)) {
+          pieces++;
+          if (piece.grade() != null) {
+            by.merge(piece.grade(), 1, Integer::sum);
+          }
+        }
+      }
+      if (pieces > before) {
+        hits.add(new Hit(evening));
+      }
     }
     return new AllFound(
         new FoundCount(
             hits.size(),
             pieces,
-            by.getOrDefault(LookOver.Verdict.GOOD.name(), 0),
-            by.getOrDefault(LookOver.Verdict.SECOND.name(), 0),
-            by.getOrDefault(LookOver.Verdict.LOST.name(), 0)),
-        hits.values().stream()
-            .sorted(Comparator.comparing(Hit::begunAt).reversed().thenComparing(Hit::runId))
-            .toList());
+            by.getOrDefault(LookOver.Verdict.GOOD, 0),
+            by.getOrDefault(LookOver.Verdict.SECOND, 0),
+            by.getOrDefault(LookOver.Verdict.LOST, 0)),
+        hits);
   }
 
   private static Became.@Nullable What became(@Nullable String what) {

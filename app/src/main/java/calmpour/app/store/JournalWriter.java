@@ -46,7 +46,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicLong;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -59,7 +60,9 @@ public class JournalWriter {
 
   private final DSLContext db;
   private final Formats formats;
-  private final AtomicLong version = new AtomicLong();
+  private final Map<String, Long> written = new HashMap<>();
+  private long version;
+  private long forgotten;
 
   JournalWriter(DSLContext db, Formats formats) {
     this.db = db;
@@ -67,8 +70,35 @@ public class JournalWriter {
   }
 
   /** Another number after everything that is written. */
-  long version() {
-    return version.get();
+  synchronized long version() {
+    return version;
+  }
+
+  /**
+   * What was written after some version.
+   *
+   * @param version as it is now
+   * @param all whether it may be every evening
+   * @param runIds evenings; none where it may be all
+   */
+  record Written(long version, boolean all, Set<String> runIds) {}
+
+  /** What has to be read again by whoever knows all as it was then. */
+  synchronized Written since(long then) {
+    return then < forgotten
+        ? new Written(version, true, Set.of())
+        : new Written(
+            version,
+            false,
+            written.entrySet().stream()
+                .filter(e -> e.getValue() > then)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet()));
+  }
+
+  private synchronized void wrote(String runId) {
+    version++;
+    written.put(runId, version);
   }
 
   /** Evenings that are kept and not in the tables as they are now, the oldest first. */
@@ -89,15 +119,21 @@ public class JournalWriter {
   }
 
   /** Something that is counted here was written elsewhere. */
-  void changed() {
-    version.incrementAndGet();
+  synchronized void changed() {
+    version++;
   }
 
   /** Forgets all that was worked out; the events stay. */
   public void forget() {
     db.deleteFrom(JOURNAL_EVENING).execute();
     db.deleteFrom(JOURNAL_WORDS).execute();
-    version.incrementAndGet();
+    forgot();
+  }
+
+  private synchronized void forgot() {
+    version++;
+    forgotten = version;
+    written.clear();
   }
 
   /** Writes an evening as it is, in place of what was there of it. */
@@ -106,94 +142,89 @@ public class JournalWriter {
     db.transaction(one -> {
       DSLContext dsl = one.dsl();
       dsl.deleteFrom(JOURNAL_EVENING).where(JOURNAL_EVENING.RUN_ID.eq(kept.id())).execute();
-      evening(dsl, kept, asRun);
+      Rows rows = new Rows();
+      evening(rows, kept, asRun);
       Map<Integer, Batch> batches = new HashMap<>();
       run.plan().batches().forEach(b -> batches.put(b.number(), b));
       for (AsRun.BatchIn batch : asRun.batches()) {
         Batch planned = batches.get(batch.number());
-        dsl.insertInto(JOURNAL_BATCH)
-            .set(JOURNAL_BATCH.RUN_ID, kept.id())
-            .set(JOURNAL_BATCH.BATCH, batch.number())
-            .set(JOURNAL_BATCH.RESIN_ID, planned == null ? "" : planned.resinId())
-            .set(JOURNAL_BATCH.RESIN_NAME, batch.resinName())
-            .set(JOURNAL_BATCH.PLANNED_A_G, batch.plannedAG())
-            .set(JOURNAL_BATCH.PLANNED_B_G, batch.plannedBG())
-            .set(JOURNAL_BATCH.A_G, batch.aG())
-            .set(JOURNAL_BATCH.B_G, batch.bG())
-            .set(JOURNAL_BATCH.RATIO_ERROR_PERCENT, batch.ratioErrorPercent())
-            .set(JOURNAL_BATCH.MET_SECONDS, batch.contactSeconds())
-            .set(JOURNAL_BATCH.MIXED_SECONDS, batch.mixedSeconds())
-            .execute();
+        rows.into(JOURNAL_BATCH)
+            .with(JOURNAL_BATCH.RUN_ID, kept.id())
+            .with(JOURNAL_BATCH.BATCH, batch.number())
+            .with(JOURNAL_BATCH.RESIN_ID, planned == null ? "" : planned.resinId())
+            .with(JOURNAL_BATCH.RESIN_NAME, batch.resinName())
+            .with(JOURNAL_BATCH.PLANNED_A_G, batch.plannedAG())
+            .with(JOURNAL_BATCH.PLANNED_B_G, batch.plannedBG())
+            .with(JOURNAL_BATCH.A_G, batch.aG())
+            .with(JOURNAL_BATCH.B_G, batch.bG())
+            .with(JOURNAL_BATCH.RATIO_ERROR_PERCENT, batch.ratioErrorPercent())
+            .with(JOURNAL_BATCH.MET_SECONDS, batch.contactSeconds())
+            .with(JOURNAL_BATCH.MIXED_SECONDS, batch.mixedSeconds());
       }
-      lots(dsl, kept, asRun);
-      cups(dsl, kept, asRun);
-      pours(dsl, kept, asRun);
+      lots(rows, kept, asRun);
+      cups(rows, kept, asRun);
+      pours(rows, kept, asRun);
       double room =
           RoomDrift.ofEvening(run.begunAt(), kept.events())
               .map(RoomDrift.OfEvening::beganC)
               .orElse(run.session().room().temperatureC());
-      new PieceRows(dsl, kept, asRun, room).write();
-      new ObservationRows(dsl, kept).write();
+      new PieceRows(dsl, rows, kept, asRun, room).write();
+      new ObservationRows(rows, kept).write();
       Looked.of(run, asRun)
           .forEach(l ->
-              dsl.insertInto(JOURNAL_LOOK)
-                  .set(JOURNAL_LOOK.RUN_ID, kept.id())
-                  .set(JOURNAL_LOOK.RESIN_ID, l.resinId())
-                  .set(JOURNAL_LOOK.LOT, l.lot())
-                  .set(JOURNAL_LOOK.PACE, l.of().name())
-                  .set(JOURNAL_LOOK.LOWEST, l.lowest())
-                  .set(JOURNAL_LOOK.HIGHEST, l.highest())
-                  .set(JOURNAL_LOOK.LOOKS, l.looks())
-                  .execute());
+              rows.into(JOURNAL_LOOK)
+                  .with(JOURNAL_LOOK.RUN_ID, kept.id())
+                  .with(JOURNAL_LOOK.RESIN_ID, l.resinId())
+                  .with(JOURNAL_LOOK.LOT, l.lot())
+                  .with(JOURNAL_LOOK.PACE, l.of().name())
+                  .with(JOURNAL_LOOK.LOWEST, l.lowest())
+                  .with(JOURNAL_LOOK.HIGHEST, l.highest())
+                  .with(JOURNAL_LOOK.LOOKS, l.looks()));
       Filled.of(run, asRun)
           .forEach(f ->
-              dsl.insertInto(JOURNAL_FILL)
-                  .set(JOURNAL_FILL.RUN_ID, kept.id())
-                  .set(JOURNAL_FILL.MOULD_ID, f.mouldId())
-                  .set(JOURNAL_FILL.CAVITY_ID, f.cavityId())
-                  .set(JOURNAL_FILL.TIMES, f.times())
-                  .set(JOURNAL_FILL.LOOKS, f.looks())
-                  .execute());
+              rows.into(JOURNAL_FILL)
+                  .with(JOURNAL_FILL.RUN_ID, kept.id())
+                  .with(JOURNAL_FILL.MOULD_ID, f.mouldId())
+                  .with(JOURNAL_FILL.CAVITY_ID, f.cavityId())
+                  .with(JOURNAL_FILL.TIMES, f.times())
+                  .with(JOURNAL_FILL.LOOKS, f.looks()));
       Stayed.of(run, asRun)
           .forEach(c ->
-              dsl.insertInto(JOURNAL_STAYED)
-                  .set(JOURNAL_STAYED.RUN_ID, kept.id())
-                  .set(JOURNAL_STAYED.KIND_ID, c.kindId())
-                  .set(JOURNAL_STAYED.TIMES, c.times())
-                  .set(JOURNAL_STAYED.CONTENT_G, c.contentG())
-                  .set(JOURNAL_STAYED.LOOKS, c.looks())
-                  .execute());
+              rows.into(JOURNAL_STAYED)
+                  .with(JOURNAL_STAYED.RUN_ID, kept.id())
+                  .with(JOURNAL_STAYED.KIND_ID, c.kindId())
+                  .with(JOURNAL_STAYED.TIMES, c.times())
+                  .with(JOURNAL_STAYED.CONTENT_G, c.contentG())
+                  .with(JOURNAL_STAYED.LOOKS, c.looks()));
       Dosed.of(run, kept.events())
           .forEach(d ->
-              dsl.insertInto(JOURNAL_DOSED)
-                  .set(JOURNAL_DOSED.RUN_ID, kept.id())
-                  .set(JOURNAL_DOSED.COLOURANT_ID, d.colourantId())
-                  .set(JOURNAL_DOSED.TIMES, d.times())
-                  .set(JOURNAL_DOSED.READ_SHARE, d.readShare())
-                  .set(JOURNAL_DOSED.LOOKS, d.looks())
-                  .execute());
+              rows.into(JOURNAL_DOSED)
+                  .with(JOURNAL_DOSED.RUN_ID, kept.id())
+                  .with(JOURNAL_DOSED.COLOURANT_ID, d.colourantId())
+                  .with(JOURNAL_DOSED.TIMES, d.times())
+                  .with(JOURNAL_DOSED.READ_SHARE, d.readShare())
+                  .with(JOURNAL_DOSED.LOOKS, d.looks()));
       Squeezed.of(run, kept.events(), asRun)
           .forEach(s ->
-              dsl.insertInto(JOURNAL_SQUEEZED)
-                  .set(JOURNAL_SQUEEZED.RUN_ID, kept.id())
-                  .set(JOURNAL_SQUEEZED.MOULD_ID, s.mouldId())
-                  .set(JOURNAL_SQUEEZED.NEEDED_ML, s.neededMl())
-                  .set(JOURNAL_SQUEEZED.LOOKS, s.looks())
-                  .execute());
+              rows.into(JOURNAL_SQUEEZED)
+                  .with(JOURNAL_SQUEEZED.RUN_ID, kept.id())
+                  .with(JOURNAL_SQUEEZED.MOULD_ID, s.mouldId())
+                  .with(JOURNAL_SQUEEZED.NEEDED_ML, s.neededMl())
+                  .with(JOURNAL_SQUEEZED.LOOKS, s.looks()));
       HandSpeeds.of(run, kept.events())
           .forEach(h ->
-              dsl.insertInto(JOURNAL_HAND)
-                  .set(JOURNAL_HAND.RUN_ID, kept.id())
-                  .set(JOURNAL_HAND.SPEED, h.speed().name())
-                  .set(JOURNAL_HAND.PERSON, h.person() == null ? "" : h.person())
-                  .set(JOURNAL_HAND.STEPS, h.steps())
-                  .set(JOURNAL_HAND.SECONDS, h.seconds())
-                  .execute());
+              rows.into(JOURNAL_HAND)
+                  .with(JOURNAL_HAND.RUN_ID, kept.id())
+                  .with(JOURNAL_HAND.SPEED, h.speed().name())
+                  .with(JOURNAL_HAND.PERSON, h.person() == null ? "" : h.person())
+                  .with(JOURNAL_HAND.STEPS, h.steps())
+                  .with(JOURNAL_HAND.SECONDS, h.seconds()));
+      rows.write(dsl);
     });
-    version.incrementAndGet();
+    wrote(kept.id());
   }
 
-  private void evening(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+  private void evening(Rows rows, RunStore.KeptRun kept, AsRun asRun) {
     Run run = kept.run();
     Plan plan = run.plan();
     String zone = run.session().zoneId();
@@ -201,34 +232,34 @@ public class JournalWriter {
     Instant finished = kept.finishedAt();
     Optional<RoomDrift.OfEvening> room = RoomDrift.ofEvening(run.begunAt(), kept.events());
     Optional<LeftInCups.OfEvening> left = LeftInCups.ofEvening(run, asRun);
-    dsl.insertInto(JOURNAL_EVENING)
-        .set(JOURNAL_EVENING.RUN_ID, kept.id())
-        .set(JOURNAL_EVENING.TOLD, kept.events().size())
-        .set(JOURNAL_EVENING.ENGINE, ENGINE)
-        .set(JOURNAL_EVENING.NAME, run.session().name())
-        .set(JOURNAL_EVENING.BEGUN_AT, run.begunAt().atOffset(ZoneOffset.UTC))
-        .set(JOURNAL_EVENING.ZONE_ID, zone)
-        .set(JOURNAL_EVENING.LOCAL_DAY, run.begunAt().atZone(ZoneId.of(zone)).toLocalDate())
-        .set(
+    rows.into(JOURNAL_EVENING)
+        .with(JOURNAL_EVENING.RUN_ID, kept.id())
+        .with(JOURNAL_EVENING.TOLD, kept.events().size())
+        .with(JOURNAL_EVENING.ENGINE, ENGINE)
+        .with(JOURNAL_EVENING.NAME, run.session().name())
+        .with(JOURNAL_EVENING.BEGUN_AT, run.begunAt().atOffset(ZoneOffset.UTC))
+        .with(JOURNAL_EVENING.ZONE_ID, zone)
+        .with(JOURNAL_EVENING.LOCAL_DAY, run.begunAt().atZone(ZoneId.of(zone)).toLocalDate())
+        .with(
             JOURNAL_EVENING.FINISHED_AT,
             finished == null ? null : finished.atOffset(ZoneOffset.UTC))
-        .set(JOURNAL_EVENING.ROOM_C, run.session().room().temperatureC())
-        .set(JOURNAL_EVENING.HUMIDITY_PERCENT, run.session().room().humidityPercent())
-        .set(
+        .with(JOURNAL_EVENING.ROOM_C, run.session().room().temperatureC())
+        .with(JOURNAL_EVENING.HUMIDITY_PERCENT, run.session().room().humidityPercent())
+        .with(
             JOURNAL_EVENING.SAID_PERCENT,
             plan.chance() == null ? null : (Double) plan.chance().percent())
-        .set(JOURNAL_EVENING.ALL_IN_TIME, inTime(asRun))
-        .set(JOURNAL_EVENING.ROOM_READ_C, room.map(RoomDrift.OfEvening::beganC).orElse(null))
-        .set(
+        .with(JOURNAL_EVENING.ALL_IN_TIME, inTime(asRun))
+        .with(JOURNAL_EVENING.ROOM_READ_C, room.map(RoomDrift.OfEvening::beganC).orElse(null))
+        .with(
             JOURNAL_EVENING.ROOM_DRIFT_K_PER_HOUR,
             room.map(RoomDrift.OfEvening::kPerHour).orElse(null))
-        .set(JOURNAL_EVENING.OVERAGE_NEEDED_PERCENT, OverageNeeded.ofEvening(asRun).orElse(null))
-        .set(
+        .with(JOURNAL_EVENING.OVERAGE_NEEDED_PERCENT, OverageNeeded.ofEvening(asRun).orElse(null))
+        .with(
             JOURNAL_EVENING.LEFT_PLANNED_PERCENT,
             left.map(LeftInCups.OfEvening::plannedPercent).orElse(null))
-        .set(JOURNAL_EVENING.LEFT_PERCENT, left.map(LeftInCups.OfEvening::realPercent).orElse(null))
-        .set(JOURNAL_EVENING.BOARD, formats.write(Board.of(plan, resin, run.session().resinId())))
-        .execute();
+        .with(
+            JOURNAL_EVENING.LEFT_PERCENT, left.map(LeftInCups.OfEvening::realPercent).orElse(null))
+        .with(JOURNAL_EVENING.BOARD, formats.write(Board.of(plan, resin, run.session().resinId())));
   }
 
   /** Null while a pour is open, and where nothing was poured. */
@@ -245,7 +276,7 @@ public class JournalWriter {
                 && p.spareSeconds() >= 0);
   }
 
-  private static void cups(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+  private static void cups(Rows rows, RunStore.KeptRun kept, AsRun asRun) {
     Map<String, Cup> planned = new HashMap<>();
     kept.run().plan().batches().stream()
         .flatMap(b -> b.cups().stream())
@@ -253,72 +284,68 @@ public class JournalWriter {
     for (AsRun.CupIn cup : asRun.cups()) {
       String id = cup.cupId().toString();
       Cup its = planned.get(id);
-      dsl.insertInto(JOURNAL_CUP)
-          .set(JOURNAL_CUP.RUN_ID, kept.id())
-          .set(JOURNAL_CUP.CUP_ID, id)
-          .set(JOURNAL_CUP.BATCH, cup.batch())
-          .set(JOURNAL_CUP.COLOUR_ID, its == null ? "" : its.colour().id())
-          .set(JOURNAL_CUP.COLOUR_NAME, cup.colourName())
-          .set(JOURNAL_CUP.PLANNED_G, cup.plannedG())
-          .set(JOURNAL_CUP.FILLED_G, cup.filledG())
-          .set(JOURNAL_CUP.LEFT_G, cup.leftG())
-          .set(JOURNAL_CUP.LOST_G, cup.lostG())
-          .execute();
+      rows.into(JOURNAL_CUP)
+          .with(JOURNAL_CUP.RUN_ID, kept.id())
+          .with(JOURNAL_CUP.CUP_ID, id)
+          .with(JOURNAL_CUP.BATCH, cup.batch())
+          .with(JOURNAL_CUP.COLOUR_ID, its == null ? "" : its.colour().id())
+          .with(JOURNAL_CUP.COLOUR_NAME, cup.colourName())
+          .with(JOURNAL_CUP.PLANNED_G, cup.plannedG())
+          .with(JOURNAL_CUP.FILLED_G, cup.filledG())
+          .with(JOURNAL_CUP.LEFT_G, cup.leftG())
+          .with(JOURNAL_CUP.LOST_G, cup.lostG());
       for (Cup.Dose dose : its == null ? List.<Cup.Dose>of() : its.tint().doses()) {
-        dsl.insertInto(JOURNAL_DOSE)
-            .set(JOURNAL_DOSE.RUN_ID, kept.id())
-            .set(JOURNAL_DOSE.CUP_ID, id)
-            .set(JOURNAL_DOSE.COLOURANT_ID, dose.colourantId())
-            .set(JOURNAL_DOSE.COLOURANT_NAME, dose.colourantName())
-            .set(JOURNAL_DOSE.MASS_G, dose.massG())
-            .set(JOURNAL_DOSE.DROPS, dose.drops())
-            .set(JOURNAL_DOSE.SCOOPS, dose.scoops())
-            .set(JOURNAL_DOSE.IMPLEMENT, dose.implement())
-            .execute();
+        rows.into(JOURNAL_DOSE)
+            .with(JOURNAL_DOSE.RUN_ID, kept.id())
+            .with(JOURNAL_DOSE.CUP_ID, id)
+            .with(JOURNAL_DOSE.COLOURANT_ID, dose.colourantId())
+            .with(JOURNAL_DOSE.COLOURANT_NAME, dose.colourantName())
+            .with(JOURNAL_DOSE.MASS_G, dose.massG())
+            .with(JOURNAL_DOSE.DROPS, dose.drops())
+            .with(JOURNAL_DOSE.SCOOPS, dose.scoops())
+            .with(JOURNAL_DOSE.IMPLEMENT, dose.implement());
       }
     }
   }
 
   /** Of what was opened. */
-  private static void lots(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+  private static void lots(Rows rows, RunStore.KeptRun kept, AsRun asRun) {
     for (LotsUsed.LotOfBatch lot : LotsUsed.of(kept.run())) {
       if (asRun.batches().stream().anyMatch(b -> b.number() == lot.batch())) {
-        dsl.insertInto(JOURNAL_LOT)
-            .set(JOURNAL_LOT.RUN_ID, kept.id())
-            .set(JOURNAL_LOT.BATCH, lot.batch())
-            .set(JOURNAL_LOT.SIDE, lot.side().name())
-            .set(JOURNAL_LOT.PART_ID, lot.partId())
-            .set(JOURNAL_LOT.PART_NAME, lot.partName())
-            .set(JOURNAL_LOT.CODE, lot.code())
-            .execute();
+        rows.into(JOURNAL_LOT)
+            .with(JOURNAL_LOT.RUN_ID, kept.id())
+            .with(JOURNAL_LOT.BATCH, lot.batch())
+            .with(JOURNAL_LOT.SIDE, lot.side().name())
+            .with(JOURNAL_LOT.PART_ID, lot.partId())
+            .with(JOURNAL_LOT.PART_NAME, lot.partName())
+            .with(JOURNAL_LOT.CODE, lot.code());
       }
     }
   }
 
-  private static void pours(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun) {
+  private static void pours(Rows rows, RunStore.KeptRun kept, AsRun asRun) {
     List<Plan.PieceView> views = kept.run().plan().pieces();
     for (AsRun.PourIn pour : asRun.pours()) {
       List<Plan.LayerView> layers = views.get(pour.line()).layers();
       Plan.LayerView layer = pour.layer() < layers.size() ? layers.get(pour.layer()) : null;
-      dsl.insertInto(JOURNAL_POUR)
-          .set(JOURNAL_POUR.RUN_ID, kept.id())
-          .set(JOURNAL_POUR.POUR_ID, pour.pourId().toString())
-          .set(JOURNAL_POUR.PIECE, pour.pourId().into().toString())
-          .set(JOURNAL_POUR.LAYER, pour.layer())
-          .set(JOURNAL_POUR.CUP_ID, pour.cupId().toString())
-          .set(JOURNAL_POUR.COLOUR_NAME, pour.colourName())
-          .set(JOURNAL_POUR.OUTCOME, pour.outcome().name())
-          .set(JOURNAL_POUR.PLANNED_G, pour.plannedG())
-          .set(JOURNAL_POUR.GRAMS, pour.grams())
-          .set(JOURNAL_POUR.WEIGHED, pour.weighed())
-          .set(JOURNAL_POUR.PLANNED_SECONDS, pour.plannedSeconds())
-          .set(JOURNAL_POUR.AT_SECONDS, pour.atSeconds())
-          .set(JOURNAL_POUR.SPARE_SECONDS, pour.spareSeconds())
-          .set(JOURNAL_POUR.RESIN_ID, layer == null ? "" : layer.resinId())
-          .set(
+      rows.into(JOURNAL_POUR)
+          .with(JOURNAL_POUR.RUN_ID, kept.id())
+          .with(JOURNAL_POUR.POUR_ID, pour.pourId().toString())
+          .with(JOURNAL_POUR.PIECE, pour.pourId().into().toString())
+          .with(JOURNAL_POUR.LAYER, pour.layer())
+          .with(JOURNAL_POUR.CUP_ID, pour.cupId().toString())
+          .with(JOURNAL_POUR.COLOUR_NAME, pour.colourName())
+          .with(JOURNAL_POUR.OUTCOME, pour.outcome().name())
+          .with(JOURNAL_POUR.PLANNED_G, pour.plannedG())
+          .with(JOURNAL_POUR.GRAMS, pour.grams())
+          .with(JOURNAL_POUR.WEIGHED, pour.weighed())
+          .with(JOURNAL_POUR.PLANNED_SECONDS, pour.plannedSeconds())
+          .with(JOURNAL_POUR.AT_SECONDS, pour.atSeconds())
+          .with(JOURNAL_POUR.SPARE_SECONDS, pour.spareSeconds())
+          .with(JOURNAL_POUR.RESIN_ID, layer == null ? "" : layer.resinId())
+          .with(
               JOURNAL_POUR.THICK_MM,
-              layer == null ? null : (Double) (layer.toMm() - layer.fromMm()))
-          .execute();
+              layer == null ? null : (Double) (layer.toMm() - layer.fromMm()));
     }
   }
 

@@ -9,7 +9,6 @@ import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 
 /** What was seen, touched or read on an evening, and what was said of it in words: a row each. */
@@ -17,11 +16,11 @@ final class ObservationRows {
   private static final int ABOUT_LENGTH = 200;
   private static final int WORD_LENGTH = 40;
 
-  private final DSLContext dsl;
+  private final Rows rows;
   private final RunStore.KeptRun kept;
 
-  ObservationRows(DSLContext dsl, RunStore.KeptRun kept) {
-    this.dsl = dsl;
+  ObservationRows(Rows rows, RunStore.KeptRun kept) {
+    this.rows = rows;
     this.kept = kept;
   }
 
@@ -57,27 +56,25 @@ final class ObservationRows {
   }
 
   private void observation(int number, RunEvent event) {
-    dsl.insertInto(JOURNAL_OBSERVATION)
-        .set(JOURNAL_OBSERVATION.RUN_ID, kept.id())
-        .set(JOURNAL_OBSERVATION.NUMBER, number)
-        .set(JOURNAL_OBSERVATION.KIND, event.kind().name())
-        .set(JOURNAL_OBSERVATION.ABOUT, about(event))
-        .set(
+    rows.into(JOURNAL_OBSERVATION)
+        .with(JOURNAL_OBSERVATION.RUN_ID, kept.id())
+        .with(JOURNAL_OBSERVATION.NUMBER, number)
+        .with(JOURNAL_OBSERVATION.KIND, event.kind().name())
+        .with(JOURNAL_OBSERVATION.ABOUT, about(event))
+        .with(
             JOURNAL_OBSERVATION.WORD,
             event.codes().isEmpty() ? null : cut(event.codes().getFirst(), WORD_LENGTH))
-        .set(JOURNAL_OBSERVATION.READING, event.value())
-        .set(JOURNAL_OBSERVATION.AT_SECONDS, seconds(event))
-        .execute();
+        .with(JOURNAL_OBSERVATION.READING, event.value())
+        .with(JOURNAL_OBSERVATION.AT_SECONDS, seconds(event));
   }
 
   private void note(int number, RunEvent event, String text) {
-    dsl.insertInto(JOURNAL_NOTE)
-        .set(JOURNAL_NOTE.RUN_ID, kept.id())
-        .set(JOURNAL_NOTE.NUMBER, number)
-        .set(JOURNAL_NOTE.ABOUT, about(event))
-        .set(JOURNAL_NOTE.TEXT, text)
-        .set(JOURNAL_NOTE.AT_SECONDS, seconds(event))
-        .execute();
+    rows.into(JOURNAL_NOTE)
+        .with(JOURNAL_NOTE.RUN_ID, kept.id())
+        .with(JOURNAL_NOTE.NUMBER, number)
+        .with(JOURNAL_NOTE.ABOUT, about(event))
+        .with(JOURNAL_NOTE.TEXT, text)
+        .with(JOURNAL_NOTE.AT_SECONDS, seconds(event));
   }
 
   private static @Nullable String about(RunEvent event) {

@@ -23,15 +23,16 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Comparator;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import org.jooq.DSLContext;
 
 /** Writes the pieces of an evening, with all that hangs on them. */
 final class PieceRows {
   private final DSLContext dsl;
+  private final Rows rows;
   private final RunStore.KeptRun kept;
   private final AsRun asRun;
   private final double room;
@@ -39,13 +40,16 @@ final class PieceRows {
   /** Two texts of a billion workshops would have to be alike in so many bytes. */
   private static final int ID_BYTES = 16;
 
-  private final Set<String> written = new HashSet<>();
+  private final Map<String, Text> texts = new HashMap<>();
+
+  private record Text(String sought, String keys) {}
 
   /**
    * @param room as it was read that evening, else as it was told to be, °C
    */
-  PieceRows(DSLContext dsl, RunStore.KeptRun kept, AsRun asRun, double room) {
+  PieceRows(DSLContext dsl, Rows rows, RunStore.KeptRun kept, AsRun asRun, double room) {
     this.dsl = dsl;
+    this.rows = rows;
     this.kept = kept;
     this.asRun = asRun;
     this.room = room;
@@ -63,59 +67,57 @@ final class PieceRows {
       LookOver look = piece.lookedOver();
       Became became = piece.became();
       became = became == null || became.what() == Became.What.STILL_HERE ? null : became;
-      dsl.insertInto(JOURNAL_PIECE)
-          .set(JOURNAL_PIECE.RUN_ID, kept.id())
-          .set(JOURNAL_PIECE.PIECE, piece.piece().toString())
-          .set(JOURNAL_PIECE.LINE, piece.line())
-          .set(JOURNAL_PIECE.CAVITY, piece.cavity())
-          .set(JOURNAL_PIECE.MOULD_ID, view.mouldId())
-          .set(JOURNAL_PIECE.MOULD_NAME, piece.mouldName())
-          .set(
+      rows.into(JOURNAL_PIECE)
+          .with(JOURNAL_PIECE.RUN_ID, kept.id())
+          .with(JOURNAL_PIECE.PIECE, piece.piece().toString())
+          .with(JOURNAL_PIECE.LINE, piece.line())
+          .with(JOURNAL_PIECE.CAVITY, piece.cavity())
+          .with(JOURNAL_PIECE.MOULD_ID, view.mouldId())
+          .with(JOURNAL_PIECE.MOULD_NAME, piece.mouldName())
+          .with(
               JOURNAL_PIECE.RESIN_ID,
               view.layers().isEmpty() ? "" : view.layers().getFirst().resinId())
-          .set(JOURNAL_PIECE.LAYERS, piece.layers())
-          .set(JOURNAL_PIECE.POURED, piece.poured())
-          .set(JOURNAL_PIECE.GRADE, look == null ? null : look.verdict().name())
-          .set(JOURNAL_PIECE.LINE_ABOUT_IT, look == null ? null : look.text())
-          .set(JOURNAL_PIECE.BEGUN_AT, kept.run().begunAt().atOffset(ZoneOffset.UTC))
-          .set(JOURNAL_PIECE.LOCAL_DAY, day(kept.run(), 0))
-          .set(JOURNAL_PIECE.ROOM_C, room)
-          .set(JOURNAL_PIECE.WORDS_ID, words(sought.words(piece), sought.keys(piece)))
-          .set(JOURNAL_PIECE.TOP_COLOUR, topColour(piece))
-          .set(JOURNAL_PIECE.CODE, PieceCode.of(kept.id(), piece.piece()))
-          .set(JOURNAL_PIECE.BECAME, became == null ? null : became.what().name())
-          .set(
-              JOURNAL_PIECE.BECAME_DAY, became == null ? null : day(kept.run(), became.atSeconds()))
-          .execute();
+          .with(JOURNAL_PIECE.LAYERS, piece.layers())
+          .with(JOURNAL_PIECE.POURED, piece.poured())
+          .with(JOURNAL_PIECE.GRADE, look == null ? null : look.verdict().name())
+          .with(JOURNAL_PIECE.LINE_ABOUT_IT, look == null ? null : look.text())
+          .with(JOURNAL_PIECE.BEGUN_AT, kept.run().begunAt().atOffset(ZoneOffset.UTC))
+          .with(JOURNAL_PIECE.LOCAL_DAY, day(kept.run(), 0))
+          .with(JOURNAL_PIECE.ROOM_C, room)
+          .with(JOURNAL_PIECE.WORDS_ID, words(sought.words(piece), sought.keys(piece)))
+          .with(JOURNAL_PIECE.TOP_COLOUR, topColour(piece))
+          .with(JOURNAL_PIECE.CODE, PieceCode.of(kept.id(), piece.piece()))
+          .with(JOURNAL_PIECE.BECAME, became == null ? null : became.what().name())
+          .with(
+              JOURNAL_PIECE.BECAME_DAY,
+              became == null ? null : day(kept.run(), became.atSeconds()));
       marks(piece);
       inside(piece, view);
       for (Joined.JoinMade join : sought.joins(piece)) {
-        dsl.insertInto(JOURNAL_JOIN)
-            .set(JOURNAL_JOIN.RUN_ID, kept.id())
-            .set(JOURNAL_JOIN.PIECE, piece.piece().toString())
-            .set(JOURNAL_JOIN.LAYER, join.layer())
-            .set(JOURNAL_JOIN.PLANNED, join.planned().name())
-            .set(JOURNAL_JOIN.MINUTES_AFTER, join.minutesAfter())
-            .set(JOURNAL_JOIN.MET, join.met() == null ? null : join.met().name())
-            .execute();
+        rows.into(JOURNAL_JOIN)
+            .with(JOURNAL_JOIN.RUN_ID, kept.id())
+            .with(JOURNAL_JOIN.PIECE, piece.piece().toString())
+            .with(JOURNAL_JOIN.LAYER, join.layer())
+            .with(JOURNAL_JOIN.PLANNED, join.planned().name())
+            .with(JOURNAL_JOIN.MINUTES_AFTER, join.minutesAfter())
+            .with(JOURNAL_JOIN.MET, join.met() == null ? null : join.met().name());
       }
       trials.stream()
           .filter(t -> t.line() == piece.line())
           .forEach(t ->
-              dsl.insertInto(JOURNAL_TRIAL)
-                  .set(JOURNAL_TRIAL.RUN_ID, kept.id())
-                  .set(JOURNAL_TRIAL.PIECE, piece.piece().toString())
-                  .set(JOURNAL_TRIAL.TRIAL, t.trial())
-                  .set(JOURNAL_TRIAL.CHANGED, t.changed())
-                  .execute());
+              rows.into(JOURNAL_TRIAL)
+                  .with(JOURNAL_TRIAL.RUN_ID, kept.id())
+                  .with(JOURNAL_TRIAL.PIECE, piece.piece().toString())
+                  .with(JOURNAL_TRIAL.TRIAL, t.trial())
+                  .with(JOURNAL_TRIAL.CHANGED, t.changed()));
       for (LookOver.Fault fault : look == null ? List.<LookOver.Fault>of() : look.faults()) {
-        dsl.insertInto(JOURNAL_FAULT)
-            .set(JOURNAL_FAULT.RUN_ID, kept.id())
-            .set(JOURNAL_FAULT.PIECE, piece.piece().toString())
-            .set(JOURNAL_FAULT.FAULT, fault.name())
-            .execute();
+        rows.into(JOURNAL_FAULT)
+            .with(JOURNAL_FAULT.RUN_ID, kept.id())
+            .with(JOURNAL_FAULT.PIECE, piece.piece().toString())
+            .with(JOURNAL_FAULT.FAULT, fault.name());
       }
     }
+    newTexts();
   }
 
   /** Kept once for all that are found by the same; named by what it says. */
@@ -129,14 +131,24 @@ final class PieceRows {
       throw new IllegalStateException("bug: every JDK has it", never);
     }
     String id = HexFormat.of().formatHex(digest, 0, ID_BYTES);
-    if (written.add(id) && !dsl.fetchExists(JOURNAL_WORDS, JOURNAL_WORDS.ID.eq(id))) {
-      dsl.insertInto(JOURNAL_WORDS)
-          .set(JOURNAL_WORDS.ID, id)
-          .set(JOURNAL_WORDS.SOUGHT, sought)
-          .set(JOURNAL_WORDS.KEYS, keys)
-          .execute();
-    }
+    texts.putIfAbsent(id, new Text(sought, keys));
     return id;
+  }
+
+  /** Those that no piece was found by before. */
+  private void newTexts() {
+    texts
+        .keySet()
+        .removeAll(
+            dsl.select(JOURNAL_WORDS.ID)
+                .from(JOURNAL_WORDS)
+                .where(JOURNAL_WORDS.ID.in(texts.keySet()))
+                .fetchSet(JOURNAL_WORDS.ID));
+    texts.forEach((id, text) ->
+        rows.into(JOURNAL_WORDS)
+            .with(JOURNAL_WORDS.ID, id)
+            .with(JOURNAL_WORDS.SOUGHT, text.sought())
+            .with(JOURNAL_WORDS.KEYS, text.keys()));
   }
 
   private String topColour(AsRun.PieceOut piece) {
@@ -153,15 +165,14 @@ final class PieceRows {
       int number = 0;
       for (Plan.InsideView embed : view.layers().get(layer).embeds()) {
         number++;
-        dsl.insertInto(JOURNAL_EMBED)
-            .set(JOURNAL_EMBED.RUN_ID, kept.id())
-            .set(JOURNAL_EMBED.PIECE, piece.piece().toString())
-            .set(JOURNAL_EMBED.LAYER, layer)
-            .set(JOURNAL_EMBED.NUMBER, number)
-            .set(JOURNAL_EMBED.EMBED_ID, embed.embedId())
-            .set(JOURNAL_EMBED.EMBED_NAME, embed.embedName())
-            .set(JOURNAL_EMBED.HOW_MANY, embed.count())
-            .execute();
+        rows.into(JOURNAL_EMBED)
+            .with(JOURNAL_EMBED.RUN_ID, kept.id())
+            .with(JOURNAL_EMBED.PIECE, piece.piece().toString())
+            .with(JOURNAL_EMBED.LAYER, layer)
+            .with(JOURNAL_EMBED.NUMBER, number)
+            .with(JOURNAL_EMBED.EMBED_ID, embed.embedId())
+            .with(JOURNAL_EMBED.EMBED_NAME, embed.embedName())
+            .with(JOURNAL_EMBED.HOW_MANY, embed.count());
       }
     }
   }
@@ -171,14 +182,13 @@ final class PieceRows {
     int number = 0;
     for (LookOver.Mark mark : look == null ? List.<LookOver.Mark>of() : look.marks()) {
       number++;
-      dsl.insertInto(JOURNAL_MARK)
-          .set(JOURNAL_MARK.RUN_ID, kept.id())
-          .set(JOURNAL_MARK.PIECE, piece.piece().toString())
-          .set(JOURNAL_MARK.NUMBER, number)
-          .set(JOURNAL_MARK.FAULT, mark.fault().name())
-          .set(JOURNAL_MARK.ACROSS_PERCENT, mark.acrossPercent())
-          .set(JOURNAL_MARK.UP_PERCENT, mark.upPercent())
-          .execute();
+      rows.into(JOURNAL_MARK)
+          .with(JOURNAL_MARK.RUN_ID, kept.id())
+          .with(JOURNAL_MARK.PIECE, piece.piece().toString())
+          .with(JOURNAL_MARK.NUMBER, number)
+          .with(JOURNAL_MARK.FAULT, mark.fault().name())
+          .with(JOURNAL_MARK.ACROSS_PERCENT, mark.acrossPercent())
+          .with(JOURNAL_MARK.UP_PERCENT, mark.upPercent());
     }
   }
 

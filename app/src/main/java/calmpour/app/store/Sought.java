@@ -107,6 +107,16 @@ final class Sought {
     return key(JOIN, join.name());
   }
 
+  /** The colours that stand among the keys of a piece. */
+  static List<String> coloursIn(String keys) {
+    return in(keys, COLOUR);
+  }
+
+  /** The faults that stand among the keys of a piece. */
+  static List<String> faultsIn(String keys) {
+    return in(keys, FAULT);
+  }
+
   /** The lots that stand among the keys of a piece. */
   static List<String> lotsIn(String keys) {
     return in(keys, LOT);

@@ -39,6 +39,12 @@ final class UntilChanged {
       known.clear();
       of = now;
     }
-    return (T) known.computeIfAbsent(name, n -> work.get());
+    // Not computed inside the map: what is worked out may ask for something else that is known.
+    Object found = known.get(name);
+    if (found == null) {
+      found = work.get();
+      known.put(name, found);
+    }
+    return (T) found;
   }
 }
