@@ -15,19 +15,10 @@ export function BoardStrip({ board }: { board: BoardPicture }) {
     <Box
       role="img"
       aria-label={board.moulds.map((m) => `${m.count} ${m.name}`).join(", ")}
-      sx={{ display: "flex", alignItems: "flex-end", gap: 0.5, overflow: "hidden" }}
+      sx={STRIP}
     >
       {board.moulds.map((mould, i) => (
-        <Box
-          key={i}
-          aria-hidden
-          sx={{
-            textAlign: "center",
-            "& svg": { display: "block" },
-            fontSize: "0.75rem",
-            lineHeight: 1.1,
-          }}
-        >
+        <div key={i} aria-hidden>
           <CavitySection
             section={mould.section}
             pxPerMm={scale.pxPerMm}
@@ -36,9 +27,18 @@ export function BoardStrip({ board }: { board: BoardPicture }) {
             bands={mould.layers.map((l) => ({ fromMm: l.fromMm, toMm: l.toMm, fill: l.swatch }))}
             label=""
           />
-          <Box>{mould.count}</Box>
-        </Box>
+          <div>{mould.count}</div>
+        </div>
       ))}
     </Box>
   );
 }
+
+const STRIP = {
+  display: "flex",
+  alignItems: "flex-end",
+  gap: 0.5,
+  overflow: "hidden",
+  "& > div": { textAlign: "center", fontSize: "0.75rem", lineHeight: 1.1 },
+  "& svg": { display: "block" },
+} as const;

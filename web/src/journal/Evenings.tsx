@@ -5,7 +5,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { memo, useEffect, useRef } from "react";
 import type { JournalEvening, JournalFound, JournalPiece } from "../api/client";
 import { BoardStrip } from "../drawing/BoardStrip";
-import { Going } from "../ui/Going";
+import { useGoingOn } from "../ui/Going";
 import { usePrinting } from "../ui/usePrinting";
 import { useUnits } from "../units/UnitsProvider";
 import { showWith } from "../units/units";
@@ -26,6 +26,7 @@ export function Evenings({
   const unseen = counted.pieces - counted.good - counted.seconds - counted.lost;
   const list = useRef<HTMLDivElement>(null);
   const paper = usePrinting();
+  const goOn = useGoingOn();
   // Its list changes with every scroll; nothing here is remembered over it.
   // eslint-disable-next-line react-hooks/incompatible-library
   const rows = useVirtualizer({
@@ -52,6 +53,7 @@ export function Evenings({
       <Box
         ref={list}
         tabIndex={0}
+        onClick={goOn}
         aria-label="Evenings of the journal"
         role="region"
         sx={{
@@ -136,52 +138,47 @@ function monthName(day: string): string {
 function Evening({ evening }: { evening: JournalEvening }) {
   const units = useUnits();
   return (
-    <Box
-      component="article"
-      aria-label={`${evening.name}, ${dayName(evening.day)}`}
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "150px 260px minmax(0, 1fr)" },
-        gap: { xs: 0.5, md: 2 },
-        alignItems: "start",
-        py: 1,
-        borderBottom: 1,
-        borderColor: "divider",
-      }}
-    >
-      <Box sx={{ minWidth: 0 }}>
-        <Box sx={{ fontWeight: 700 }}>{dayName(evening.day)}</Box>
-        <Box sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
-          room {showWith(units.TEMPERATURE, evening.roomC, 0)}
-        </Box>
-      </Box>
-      <Box sx={{ minWidth: 0 }}>
+    <Box component="article" aria-label={`${evening.name}, ${dayName(evening.day)}`} sx={EVENING}>
+      <div>
+        <strong>{dayName(evening.day)}</strong>
+        <small>room {showWith(units.TEMPERATURE, evening.roomC, 0)}</small>
+      </div>
+      <div>
         <Link href={`/pour/${evening.id}/record`} sx={{ fontWeight: 700 }}>
           {evening.name}
         </Link>
-        <Box sx={{ color: "text.secondary", fontSize: "0.9rem", mb: 0.5 }}>
-          {evening.board.resin}
-        </Box>
+        <small>{evening.board.resin}</small>
         <BoardStrip board={evening.board} />
-      </Box>
-      <Box component="ul" aria-label="Its pieces" sx={PIECES}>
+      </div>
+      <ul aria-label="Its pieces">
         {evening.pieces.map((piece) => (
           <Piece key={piece.piece} evening={evening} piece={piece} />
         ))}
-      </Box>
+      </ul>
     </Box>
   );
 }
 
-/** Said once for all of them: twenty pieces an evening are drawn while one scrolls. */
-const PIECES = {
-  listStyle: "none",
-  m: 0,
-  p: 0,
+/** Said once for all that is in it: twenty pieces an evening are drawn while one scrolls. */
+const EVENING = {
   display: "grid",
-  gridTemplateColumns: "repeat(auto-fill, minmax(190px, 1fr))",
-  gap: 0.25,
-  "& a": {
+  gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "150px 260px minmax(0, 1fr)" },
+  gap: { xs: 0.5, md: 2 },
+  alignItems: "start",
+  py: 1,
+  borderBottom: 1,
+  borderColor: "divider",
+  "& > div": { minWidth: 0 },
+  "& small": { display: "block", color: "text.secondary", fontSize: "0.9rem", mb: 0.5 },
+  "& ul": {
+    listStyle: "none",
+    m: 0,
+    p: 0,
+    display: "grid",
+    gridTemplateColumns: "repeat(auto-fill, minmax(190px, 1fr))",
+    gap: 0.25,
+  },
+  "& ul a": {
     color: "inherit",
     textDecoration: "none",
     display: "flex",
@@ -190,9 +187,9 @@ const PIECES = {
     py: 0.25,
     lineHeight: 1.2,
   },
-  "& a:hover": { textDecoration: "underline" },
-  "& i": { color: "text.secondary", fontStyle: "normal" },
-  "& b": { display: "block", color: "error.main", fontSize: "0.9rem", fontWeight: 400 },
+  "& ul a:hover": { textDecoration: "underline" },
+  "& ul i": { color: "text.secondary", fontStyle: "normal" },
+  "& ul b": { display: "block", color: "error.main", fontSize: "0.9rem", fontWeight: 400 },
 } as const;
 
 function Piece({ evening, piece }: { evening: JournalEvening; piece: JournalPiece }) {
@@ -200,7 +197,7 @@ function Piece({ evening, piece }: { evening: JournalEvening; piece: JournalPiec
   const faults = piece.faults.map(faultWords).join(", ");
   return (
     <li>
-      <Going href={`/journal/${evening.id}/${piece.piece}`}>
+      <a href={`/journal/${evening.id}/${piece.piece}`}>
         <GradeMark grade={piece.grade} />
         <span>
           {piece.mouldName} <i>{piece.colours.join(", ")}</i>
@@ -210,7 +207,7 @@ function Piece({ evening, piece }: { evening: JournalEvening; piece: JournalPiec
           </span>
           {faults && <b>{faults}</b>}
         </span>
-      </Going>
+      </a>
     </li>
   );
 }

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import type { OverageNeeded } from "../api/client";
-import { useBehindOverage, useLearnedOverage, useUsual } from "../api/queries";
-import { EveningsBehind } from "../plan/how/EveningsBehind";
+import { useLearnedOverage, useUsual } from "../api/queries";
+import { OfOverage } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
 import { overageText } from "../words/learned";
 import { LearnedUsual } from "./LearnedUsual";
@@ -41,12 +41,8 @@ function Overage({ needed }: { needed: OverageNeeded }) {
           ...usual,
           habits: { ...usual.habits, overagePercent: was.habits.overagePercent },
         })}
-        behind={() => <Behind />}
+        behind={() => <OfOverage />}
       />
     </Box>
   );
-}
-
-function Behind() {
-  return <EveningsBehind query={useBehindOverage()} of="overage" />;
 }

@@ -1,13 +1,7 @@
 import Box from "@mui/material/Box";
 import type { RoomDrift, RoomFelt, Usual } from "../api/client";
-import {
-  useBehindDrift,
-  useBehindRoom,
-  useLearnedDrift,
-  useLearnedRoom,
-  useUsual,
-} from "../api/queries";
-import { EveningsBehind } from "../plan/how/EveningsBehind";
+import { useBehindRoom, useLearnedDrift, useLearnedRoom, useUsual } from "../api/queries";
+import { EveningsBehind, OfDrift } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
 import { leftOut } from "../ui/path";
 import { useUnits } from "../units/UnitsProvider";
@@ -88,8 +82,4 @@ const tenths = (of: number) => Math.round(of * 10) / 10;
 
 function OfRoom() {
   return <EveningsBehind query={useBehindRoom()} of="room" />;
-}
-
-function OfDrift() {
-  return <EveningsBehind query={useBehindDrift()} of="drift" />;
 }

@@ -61,6 +61,12 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
                   : <b>{toldValue(t, units)}</b>
                 </>
               )}
+              {t.person !== undefined && (
+                <Box component="span" sx={{ color: "text.secondary" }}>
+                  {" "}
+                  (told by {t.person})
+                </Box>
+              )}
               {t.was.map((was, i) => (
                 <Box key={i} sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
                   was{" "}

@@ -29,6 +29,8 @@ export function withUnit(value: number, unit: string, units: Units): string {
       return units.LENGTH.symbol === "mm" ? `${figure(value)} mm` : showWith(units.LENGTH, value);
     case "°C":
       return showWith(units.TEMPERATURE, value);
+    case "K/h":
+      return `${showWith(units.TEMPERATURE_DIFFERENCE, value, 1)} an hour`;
     default:
       return `${figure(value)} ${unit}`.trim();
   }

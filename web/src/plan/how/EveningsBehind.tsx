@@ -4,7 +4,15 @@ import Link from "@mui/material/Link";
 import type { UseQueryResult } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Behind, ResinPace, Trouble } from "../../api/client";
-import { useBehindDoses, useBehindFill, useBehindPace, useBehindStays } from "../../api/queries";
+import {
+  useBehindDoses,
+  useBehindDrift,
+  useBehindFill,
+  useBehindLid,
+  useBehindOverage,
+  useBehindPace,
+  useBehindStays,
+} from "../../api/queries";
 import { Fetched } from "../../ui/Fetched";
 import { useUnits } from "../../units/UnitsProvider";
 import { dayName } from "../../words/dates";
@@ -60,6 +68,12 @@ export function LearnedFrom({ of, what }: { of: string; what: string }) {
           <OfStays kind={thing} />
         ) : kind === "doses" ? (
           <OfDoses colourant={thing} />
+        ) : kind === "lid" ? (
+          <OfLid mould={thing} />
+        ) : kind === "overage" ? (
+          <OfOverage />
+        ) : kind === "drift" ? (
+          <OfDrift />
         ) : (
           <OfFill mould={thing} cavity={part} />
         ))}
@@ -81,4 +95,16 @@ function OfStays({ kind }: { kind: string }) {
 
 function OfFill({ mould, cavity }: { mould: string; cavity: string }) {
   return <EveningsBehind query={useBehindFill(mould, cavity)} of="fill" />;
+}
+
+function OfLid({ mould }: { mould: string }) {
+  return <EveningsBehind query={useBehindLid(mould)} of="lid" />;
+}
+
+export function OfOverage() {
+  return <EveningsBehind query={useBehindOverage()} of="overage" />;
+}
+
+export function OfDrift() {
+  return <EveningsBehind query={useBehindDrift()} of="drift" />;
 }

@@ -179,6 +179,57 @@ class LearnedTest {
         .isEqualTo(5);
   }
 
+  /**
+   * What is just what enough evenings say is marked so, with its evenings; what is typed is not.
+   */
+  @Test
+  void aPlanMarksWhatEveningsSay() {
+    double enough = get("overage").get("enoughPercent").asDouble();
+    double drift = Math.round(10 * get("room/drift").get("warmerKPerHour").asDouble()) / 10.0;
+    assertThat(app.put("/api/journal/lids/" + CLOSED + "?learned=true", Map.of()).status())
+        .isEqualTo(200);
+    Map<String, Double> learned = marked(enough, drift);
+    assertThat(learned).containsOnlyKeys("overage", "drift", "lid/" + CLOSED);
+    assertThat(learned.get("lid/" + CLOSED))
+        .isEqualTo(get("lids").get(0).get("plannedMl").asDouble());
+    assertThat(marked(enough + 1, drift + 1)).containsOnlyKeys("lid/" + CLOSED);
+    assertThat(app.put("/api/journal/lids/" + CLOSED + "?learned=false", Map.of()).status())
+        .isEqualTo(200);
+    assertThat(marked(enough + 1, drift + 1)).isEmpty();
+  }
+
+  /** What stands as learned behind the numbers of a plan with that overage, in such a room. */
+  private static Map<String, Double> marked(double overagePercent, double warmsPerHourK) {
+    ObjectNode session = app.bean(JsonMapper.class).valueToTree(closed());
+    ((ObjectNode) session.get("habits")).put("overagePercent", overagePercent);
+    ((ObjectNode) session.get("room")).put("warmsPerHourK", warmsPerHourK);
+    Map<String, Double> learned = new HashMap<>();
+    for (JsonNode cup : app.post("/api/plan", session).body().at("/plan/batches/0/cups")) {
+      String id = cup.get("id").asString();
+      for (String quantity : List.of("resinG", "contentNeededG", "workingTimeMinutes")) {
+        read(learned, explained(session, "cup/" + id + "/" + quantity));
+      }
+      for (JsonNode pour : cup.get("pours")) {
+        read(learned, explained(session, "pour/" + pour.get("id").asString() + "/volumeMl"));
+      }
+    }
+    return learned;
+  }
+
+  private static JsonNode explained(ObjectNode session, String quantity) {
+    return app.post("/api/plan/explain", Map.of("session", session, "quantity", quantity)).body();
+  }
+
+  private static void read(Map<String, Double> learned, JsonNode derivation) {
+    for (JsonNode input : derivation.path("inputs")) {
+      if (input.has("learned")) {
+        assertThat(input.get("origin").asString()).isEqualTo("LEARNED");
+        learned.put(input.get("learned").asString(), input.get("value").asDouble());
+      }
+      read(learned, input.path("from"));
+    }
+  }
+
   @Test
   void handsAreToldApart() {
     assertThat(get("hands/people").valueStream().map(JsonNode::asString))
@@ -260,6 +311,10 @@ class LearnedTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Save as a table"));
     String saved = Files.readString(page.waitForDownload(save::click).path());
     assertThat(saved).startsWith("by month,looked at,good").contains("2026-06");
+    // What nothing is counted by counts by mould.
+    page.navigate(app.url("/journal?part=yields&by=%27%25_zzz"));
+    assertThat(save).hasAttribute("href", Pattern.compile("by=MOULD$"));
+    assertThat(app.get("/api/journal/yields?by=zzz").status()).isBetween(400, 422);
   }
 
   /** A list that scrolls is printed whole. */

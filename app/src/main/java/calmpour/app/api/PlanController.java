@@ -3,6 +3,7 @@ package calmpour.app.api;
 import calmpour.app.store.OtherSessions;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.work.PlanDesk;
+import calmpour.app.work.SaidByEvenings;
 import calmpour.core.check.Check;
 import calmpour.core.cure.CureCurve;
 import calmpour.core.derive.Derivation;
@@ -43,8 +44,15 @@ public class PlanController {
 
   private final OtherSessions others;
   private final Tickets tickets;
+  private final SaidByEvenings evenings;
 
-  PlanController(PlanDesk plans, ShelfStore shelf, OtherSessions others, Tickets tickets) {
+  PlanController(
+      PlanDesk plans,
+      ShelfStore shelf,
+      OtherSessions others,
+      Tickets tickets,
+      SaidByEvenings evenings) {
+    this.evenings = evenings;
     this.plans = plans;
     this.shelf = shelf;
     this.others = others;
@@ -277,6 +285,7 @@ public class PlanController {
     return plans
         .shown(request.session(), workshop(id))
         .explain(request.quantity())
+        .map(evenings::marked)
         .orElseThrow(
             () -> new NotFoundException("this plan has no number called " + request.quantity()));
   }

@@ -8,6 +8,7 @@ import calmpour.app.store.UnreadableDocumentException;
 import calmpour.app.store.WorkshopClock;
 import calmpour.app.work.PlanDesk;
 import calmpour.app.work.RunDesk;
+import calmpour.app.work.SaidByEvenings;
 import calmpour.app.work.StandsNow;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
@@ -55,6 +56,7 @@ public class RunController {
   private final OtherSessions others;
   private final WorkshopClock clock;
   private final Watchers watchers;
+  private final SaidByEvenings evenings;
 
   RunController(
       RunStore runs,
@@ -63,7 +65,9 @@ public class RunController {
       ShelfStore shelf,
       OtherSessions others,
       WorkshopClock clock,
-      Watchers watchers) {
+      Watchers watchers,
+      SaidByEvenings evenings) {
+    this.evenings = evenings;
     this.runs = runs;
     this.desk = desk;
     this.plans = plans;
@@ -254,6 +258,7 @@ public class RunController {
             run,
             of,
             figure -> plans.shown(run.run().session(), run.run().workshop()).explain(figure))
+        .map(evenings::marked)
         .orElseThrow(() -> new NotFoundException("this run has no figure called " + of));
   }
 

@@ -48,6 +48,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -107,16 +108,29 @@ public class JournalWriter {
         .from(RUN)
         .leftJoin(JOURNAL_EVENING)
         .on(JOURNAL_EVENING.RUN_ID.eq(RUN.ID))
-        .where(
-            JOURNAL_EVENING
-                .RUN_ID
-                .isNull()
-                .or(JOURNAL_EVENING.TOLD.ne(RUN.TOLD))
-                .or(JOURNAL_EVENING.ENGINE.ne(ENGINE)))
-        .and(RunStore.POURED)
+        .where(STALE)
         .orderBy(RUN.BEGUN_AT, RUN.ID)
         .fetch(RUN.ID);
   }
+
+  /** Whether an evening is one of those still. */
+  public boolean isStale(String id) {
+    return db.fetchExists(
+        db.selectOne()
+            .from(RUN)
+            .leftJoin(JOURNAL_EVENING)
+            .on(JOURNAL_EVENING.RUN_ID.eq(RUN.ID))
+            .where(RUN.ID.eq(id))
+            .and(STALE));
+  }
+
+  private static final Condition STALE =
+      JOURNAL_EVENING
+          .RUN_ID
+          .isNull()
+          .or(JOURNAL_EVENING.TOLD.ne(RUN.TOLD))
+          .or(JOURNAL_EVENING.ENGINE.ne(ENGINE))
+          .and(RunStore.POURED);
 
   /** Something that is counted here was written elsewhere. */
   synchronized void changed() {

@@ -99,6 +99,10 @@ public class JournalDesk {
   }
 
   private synchronized void workOut(String id) {
+    // Somebody else may have worked it out while this one waited.
+    if (!journal.isStale(id)) {
+      return;
+    }
     try {
       runs.look(id).ifPresent(kept -> journal.write(kept, lookedBack(kept)));
     } catch (RuntimeException damaged) {

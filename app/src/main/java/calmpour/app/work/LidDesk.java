@@ -84,6 +84,13 @@ public class LidDesk {
     return true;
   }
 
+  /** Whether enough evenings say that a mould is to be filled over by just that, mL. */
+  boolean says(String mouldId, double ml) {
+    List<Squeezed> its = of(journal.squeezed(), mouldId);
+    return its.size() >= LearnedTimes.FEWEST_EVENINGS
+        && Math.abs(ml - told(Squeezed.learn(its).enoughMl())) < SAME_ML / 2;
+  }
+
   /** Plans with all that enough evenings tell otherwise than what is planned with. */
   void takeLearned() {
     List<Squeezed> all = journal.squeezed();

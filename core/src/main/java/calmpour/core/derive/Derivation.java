@@ -1,6 +1,7 @@
 package calmpour.core.derive;
 
 import java.util.List;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,8 +32,8 @@ public record Derivation(
    * @param name what it is, as a short key
    * @param subject the material or habit it belongs to, when it has one
    * @param from how it came about in turn; null for what was given
-   * @param learned what the journal knows its evenings by, {@code fill/MOULD/CAVITY} or {@code
-   *     pace/RESIN/OF}; null for what was not learned
+   * @param learned what the journal knows its evenings by, such as {@code fill/MOULD/CAVITY},
+   *     {@code pace/RESIN/OF}, {@code lid/MOULD} or {@code overage}; null for what was not learned
    */
   public record Input(
       String name,
@@ -41,7 +42,32 @@ public record Derivation(
       String unit,
       Origin origin,
       @Nullable Derivation from,
-      @Nullable String learned) {}
+      @Nullable String learned) {
+
+    private Input learnedWhere(Predicate<Input> said) {
+      Derivation its = from == null ? null : from.learnedWhere(said);
+      boolean open = learned != null && origin != Origin.LEARNED;
+      if (open && said.test(this)) {
+        return new Input(name, subject, value, unit, Origin.LEARNED, its, learned);
+      }
+      return new Input(name, subject, value, unit, origin, its, open ? null : learned);
+    }
+  }
+
+  /**
+   * The same, with what may have been learned marked as learned or as given.
+   *
+   * @param said whether the journal says just that
+   */
+  public Derivation learnedWhere(Predicate<Input> said) {
+    return new Derivation(
+        quantity,
+        value,
+        unit,
+        formula,
+        inputs.stream().map(i -> i.learnedWhere(said)).toList(),
+        rounding);
+  }
 
   /**
    * @param exact the value before rounding

@@ -115,6 +115,23 @@ public final class Recorder {
       return this;
     }
 
+    /**
+     * Something given that a maker may have typed or taken over from the journal: whoever knows the
+     * journal says which, see {@link Derivation#learnedWhere}.
+     *
+     * @param of what the journal knows its evenings by
+     */
+    public Step mayBeLearned(
+        String name,
+        @Nullable String subject,
+        double given,
+        String givenUnit,
+        Origin origin,
+        String of) {
+      inputs.add(new Derivation.Input(name, subject, given, givenUnit, origin, null, of));
+      return this;
+    }
+
     /** Something given that may be unknown, with the value that stands in for it. */
     public Step given(String name, @Nullable String subject, Known known, String givenUnit) {
       return given(name, subject, known.value(), givenUnit, known.origin());

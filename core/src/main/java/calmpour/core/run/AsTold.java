@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param atSeconds from when the run was begun
  * @param value grams or °C; null where none was told
  * @param measured what its value is; a value can be told where it is not {@code NOTHING}
+ * @param person who told it; null where nobody said
  * @param was what it said before, the first telling first; empty where it was never put right
  */
 public record AsTold(
@@ -21,6 +22,7 @@ public record AsTold(
     int atSeconds,
     @Nullable Double value,
     Measured measured,
+    @Nullable String person,
     List<Was> was) {
   public AsTold {
     was = List.copyOf(was);

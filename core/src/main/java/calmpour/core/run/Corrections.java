@@ -142,6 +142,7 @@ public final class Corrections {
               seconds(run, event.at()),
               event.value(),
               measured(run, event),
+              event.person(),
               chain.stream().map(l -> was(run, l)).toList()));
     }
     lines.sort(Comparator.comparingInt(AsTold::atSeconds));

@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -83,7 +84,7 @@ class CorrectionsTest {
 
   @Test
   void theRecordShowsBothWithWhyAndByWhom() {
-    List<RunEvent> honest = World.carryOut(RUN, 1, true).events();
+    List<RunEvent> honest = World.carryOut(RUN, 1, true, Map.of(), World.SLOW_HANDS).events();
     RunEvent line = weighed(honest);
     Instant later = line.at().plusSeconds(90);
     RunEvent first = right(line.id(), 12.5, null);
@@ -95,6 +96,8 @@ class CorrectionsTest {
             .orElseThrow();
     assertThat(stands.value()).isEqualTo(12.5);
     assertThat(stands.measured()).isEqualTo(AsTold.Measured.GRAMS);
+    // Who told it stays who told it, whoever puts it right.
+    assertThat(stands.person()).isEqualTo(World.SLOW_HANDS);
     assertThat(stands.was()).hasSize(2).allMatch(w -> w.why().equals("misread"));
     assertThat(stands.was().getFirst().value()).isEqualTo(line.value());
     assertThat(stands.was().getFirst().who()).isEqualTo("Ada");

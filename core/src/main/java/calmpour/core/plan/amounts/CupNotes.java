@@ -65,7 +65,7 @@ public final class CupNotes {
         Formula.CUP_CONTENT,
         step -> {
           step.from("to be poured", at + "/pouredG", poured, "g")
-              .given("overage", null, habits.overagePercent(), "%", Origin.CHOSEN)
+              .mayBeLearned("overage", null, habits.overagePercent(), "%", Origin.CHOSEN, "overage")
               .given("moulds may take more", null, mayTakeMore, "g", Origin.MEASURED);
           residue(step, cup.kind(), clings);
           double exact =

@@ -5,6 +5,7 @@ import calmpour.core.derive.Origin;
 import calmpour.core.derive.Recorder;
 import calmpour.core.design.Fill;
 import calmpour.core.design.Layer;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Place;
 import calmpour.core.session.Job;
 import calmpour.core.session.JobInResin;
@@ -70,8 +71,8 @@ final class PourNotes {
             double below = line.profile().volumeAtMl(pour.level().fromMm());
             step.given("filled below", null, below, "mL", Origin.WORKED_OUT);
             if (level.above() != null) {
-              step.given("above the rim", null, level.above().ml(), "mL", Origin.WORKED_OUT)
-                  .given("height of it", null, level.above().mm(), "mm", Origin.WORKED_OUT);
+              above(step, line, level.above());
+              step.given("height of it", null, level.above().mm(), "mm", Origin.WORKED_OUT);
             }
           } else if (fill != null && fill.share() != null) {
             step.given("share", null, fill.share() * 100, "%", Origin.CHOSEN);
@@ -122,5 +123,17 @@ final class PourNotes {
             step.given("stays in the cup of all colours", null, more, "g", Origin.ASSUMED);
           }
         });
+  }
+
+  /** What stands above the rim: of a closed mould it was told, learned, or is assumed. */
+  private static void above(Recorder.Step step, Job.Line line, Job.Above above) {
+    MouldMake make = line.mould().make();
+    Double surplus = make == null ? null : make.surplusMl();
+    if (line.lidded() && surplus != null && surplus == above.ml()) {
+      String lid = "lid/" + line.mould().id();
+      step.mayBeLearned("above the rim", null, above.ml(), "mL", Origin.CHOSEN, lid);
+    } else {
+      step.given("above the rim", null, above.ml(), "mL", Origin.WORKED_OUT);
+    }
   }
 }

@@ -201,6 +201,10 @@ public final class CureNotes {
     pace(step, "FLUID", own == null ? null : own.fluid());
     step.given("A and B meet at", null, body.startC(), "°C", Origin.WORKED_OUT)
         .given("room", null, job.session().room().temperatureC(), "°C", Origin.MEASURED);
+    Double warms = job.session().room().warmsPerHourK();
+    if (warms != null) {
+      step.mayBeLearned("warmer in an hour of work", null, warms, "K/h", Origin.MEASURED, "drift");
+    }
     List<BodyHistory.Segment> segments = body.segments();
     for (int i = 0; i < segments.size(); i++) {
       BodyHistory.Segment segment = segments.get(i);
