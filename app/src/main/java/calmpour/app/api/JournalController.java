@@ -128,15 +128,16 @@ public class JournalController {
         new JournalStore.Wanted(
             words, mould, resin, colour, fault, grade, lot, join, roomFrom, roomBelow, from, to);
     JournalStore.Found found = journal.find(wanted, before, MOST);
+    JournalChoices.AllChoices there = choices.all();
     return new JournalFound(
         found.evenings(),
         found.older() == null ? null : found.older().text(),
         journal.count(wanted),
         pending,
-        choices.moulds(),
-        choices.resins(),
-        choices.colours(),
-        choices.lots());
+        there.moulds(),
+        there.resins(),
+        there.colours(),
+        there.lots());
   }
 
   /**

@@ -79,7 +79,7 @@ public class LearnedController {
   @GetMapping("/hands")
   List<HandSpeeds.Learned> hands(@RequestParam(required = false) @Nullable String person) {
     desk.catchUp();
-    return HandSpeeds.learn(handsOf(person));
+    return learned.learnedHands(person);
   }
 
   /** Who told evenings in their own name, by name. */
@@ -93,11 +93,7 @@ public class LearnedController {
   @GetMapping("/hands/of")
   Hands handsLike(@RequestParam String person) {
     desk.catchUp();
-    return HandSpeeds.with(usual.find().usual().hands(), HandSpeeds.learn(handsOf(person)));
-  }
-
-  private List<HandSpeeds.OfEvening> handsOf(@Nullable String person) {
-    return person == null ? learned.hands() : learned.handsOf(person);
+    return HandSpeeds.with(usual.find().usual().hands(), learned.learnedHands(person));
   }
 
   /**

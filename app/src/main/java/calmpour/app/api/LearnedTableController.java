@@ -118,7 +118,7 @@ public class LearnedTableController {
             "K warmer an hour",
             drift.evenings(),
             drift.enough()));
-    for (HandSpeeds.Learned hand : HandSpeeds.learn(learned.hands())) {
+    for (HandSpeeds.Learned hand : learned.learnedHands(null)) {
       rows.add(
           row(
               "hands",

@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
@@ -27,22 +26,61 @@ public class JournalChoices {
   /** Something that can be chosen to look for, and on how many pieces it is. */
   public record JournalChoice(String id, String name, int pieces) {}
 
-  /** Moulds that were cast from, by name: the latest that each of them had. */
-  public List<JournalChoice> moulds() {
-    return remembered.get(
-        "moulds",
-        () -> {
-          Map<String, String> names = new HashMap<>();
-          pieces.all().stream()
-              .flatMap(e -> e.pieces().stream())
-              .forEach(p -> names.putIfAbsent(p.mouldId(), p.mouldName()));
-          return choices(p -> List.of(p.mouldId()), names);
-        });
+  /**
+   * All that there is, each by name.
+   *
+   * @param moulds that were cast from, by the latest name of each
+   * @param resins that pieces begin with
+   * @param colours that were poured
+   * @param lots bottles that were mixed from
+   */
+  public record AllChoices(
+      List<JournalChoice> moulds,
+      List<JournalChoice> resins,
+      List<JournalChoice> colours,
+      List<JournalChoice> lots) {}
+
+  /** What is counted over all pieces at once. */
+  public AllChoices all() {
+    return remembered.get("choices", this::count);
   }
 
-  /** Resins that pieces begin with, by name. */
-  public List<JournalChoice> resins() {
-    return remembered.get("resins", () -> choices(p -> List.of(p.resinId()), resinNames()));
+  private AllChoices count() {
+    Map<String, int[]> moulds = new HashMap<>();
+    Map<String, int[]> resins = new HashMap<>();
+    Map<String, int[]> colours = new HashMap<>();
+    Map<String, int[]> lots = new HashMap<>();
+    Map<String, String> names = new HashMap<>();
+    for (AllPieces.OfEvening evening : pieces.all()) {
+      for (AllPieces.Piece piece : evening.pieces()) {
+        names.putIfAbsent(piece.mouldId(), piece.mouldName());
+        one(moulds, piece.mouldId());
+        one(resins, piece.resinId());
+        piece.texts().colours().forEach(c -> one(colours, c));
+        piece.texts().lots().forEach(l -> one(lots, l));
+      }
+    }
+    return new AllChoices(
+        choices(moulds, names),
+        choices(resins, resinNames()),
+        choices(colours, Map.of()),
+        choices(lots, Map.of()));
+  }
+
+  private static void one(Map<String, int[]> counts, String id) {
+    counts.computeIfAbsent(id, k -> new int[1])[0]++;
+  }
+
+  /**
+   * @param names by what is chosen by; what has none there is a name itself
+   */
+  private static List<JournalChoice> choices(Map<String, int[]> counts, Map<String, String> names) {
+    return counts.entrySet().stream()
+        .map(e ->
+            new JournalChoice(
+                e.getKey(), names.getOrDefault(e.getKey(), e.getKey()), e.getValue()[0]))
+        .sorted(Comparator.comparing(JournalChoice::name).thenComparing(JournalChoice::id))
+        .toList();
   }
 
   /** Resins that were mixed: their names by their ids. */
@@ -54,31 +92,5 @@ public class JournalChoices {
                 .from(JOURNAL_BATCH)
                 .groupBy(JOURNAL_BATCH.RESIN_ID)
                 .fetchMap(JOURNAL_BATCH.RESIN_ID, DSL.max(JOURNAL_BATCH.RESIN_NAME)));
-  }
-
-  /** Colours that were poured, by name. */
-  public List<JournalChoice> colours() {
-    return remembered.get("colours", () -> choices(p -> p.texts().colours(), Map.of()));
-  }
-
-  /** Bottles that were mixed from, by name. */
-  public List<JournalChoice> lots() {
-    return remembered.get("lots", () -> choices(p -> p.texts().lots(), Map.of()));
-  }
-
-  /**
-   * @param names by what is chosen by; what has none there is a name itself
-   */
-  private List<JournalChoice> choices(
-      Function<AllPieces.Piece, List<String>> by, Map<String, String> names) {
-    Map<String, Integer> counts = new HashMap<>();
-    pieces.all().stream()
-        .flatMap(e -> e.pieces().stream())
-        .forEach(p -> by.apply(p).forEach(id -> counts.merge(id, 1, Integer::sum)));
-    return counts.entrySet().stream()
-        .map(e ->
-            new JournalChoice(e.getKey(), names.getOrDefault(e.getKey(), e.getKey()), e.getValue()))
-        .sorted(Comparator.comparing(JournalChoice::name).thenComparing(JournalChoice::id))
-        .toList();
   }
 }

@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /**
@@ -158,13 +159,24 @@ public class JournalLearned {
   private record OfRun(String runId, HandSpeeds.OfEvening hands) {}
 
   /** How long hands took, evening by evening: however many worked on it, it is one evening. */
-  public List<HandSpeeds.OfEvening> hands() {
+  private List<HandSpeeds.OfEvening> hands() {
     return remembered.get("hands", this::readTogether);
   }
 
   /** How long one person's hands took, evening by evening. */
-  public List<HandSpeeds.OfEvening> handsOf(String person) {
+  private List<HandSpeeds.OfEvening> handsOf(String person) {
     return HandSpeeds.by(person, handsByPerson().stream().map(OfRun::hands).toList());
+  }
+
+  /**
+   * What evenings say of how long hands take.
+   *
+   * @param person whose; null for everybody's
+   */
+  public List<HandSpeeds.Learned> learnedHands(@Nullable String person) {
+    return remembered.get(
+        person == null ? "learned hands" : "learned hands of " + person,
+        () -> HandSpeeds.learn(person == null ? hands() : handsOf(person)));
   }
 
   /** Who told evenings in their own name, by name. */

@@ -60,7 +60,7 @@ public class AlwaysLearned {
     if (kept.usual().learned() != Usual.Learned.ALWAYS) {
       return;
     }
-    Hands hands = HandSpeeds.with(kept.usual().hands(), HandSpeeds.learn(journal.hands()));
+    Hands hands = HandSpeeds.with(kept.usual().hands(), journal.learnedHands(null));
     if (!hands.equals(kept.usual().hands())) {
       // Whoever changes their ways at this moment wins; the next evening tries again.
       usual.update(kept.revision(), kept.usual().withHands(hands));

@@ -1,9 +1,9 @@
 package calmpour.app.work;
 
+import calmpour.app.store.JournalChoices;
 import calmpour.app.store.JournalCounts;
 import calmpour.app.store.JournalLearned;
 import calmpour.app.store.JournalStore;
-import calmpour.core.journal.HandSpeeds;
 import jakarta.annotation.PreDestroy;
 import java.util.Arrays;
 import java.util.List;
@@ -33,6 +33,7 @@ class AskedAhead {
 
   AskedAhead(
       JournalStore journal,
+      JournalChoices choices,
       JournalCounts counts,
       JournalLearned learned,
       PaceDesk paces,
@@ -44,6 +45,7 @@ class AskedAhead {
         Stream.concat(
                 Stream.<Runnable>of(
                     () -> journal.count(JournalStore.Wanted.ALL),
+                    choices::all,
                     counts::held,
                     counts::lives,
                     counts::depths,
@@ -52,7 +54,7 @@ class AskedAhead {
                     stays::stays,
                     doses::doses,
                     lids::lids,
-                    () -> HandSpeeds.learn(learned.hands())),
+                    () -> learned.learnedHands(null)),
                 Arrays.stream(JournalCounts.By.values()).map(by -> () -> counts.counts(by)))
             .toList();
   }
