@@ -78,6 +78,8 @@ export function Evenings({
                     top: 0,
                     left: 0,
                     right: 0,
+                    // What is in it moves nothing outside: less is laid out anew at every turn.
+                    contain: "content",
                     transform: `translateY(${row.start}px)`,
                   }}
                 >

@@ -29,6 +29,9 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const right = looked.told.filter((t) => t.was.length > 0);
   const shown = open ? looked.told : right;
+  // Where one person told all of it, that is said once.
+  const [first, ...others] = new Set(looked.told.map((t) => t.person));
+  const alone = others.length === 0 ? first : undefined;
   if (looked.told.length === 0) {
     return null;
   }
@@ -37,6 +40,7 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
       title="As it was told"
       aside={right.length === 0 ? "nothing was corrected" : `${right.length} corrected`}
     >
+      {alone !== undefined && <Box sx={{ color: "text.secondary" }}>Told by {alone}.</Box>}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {shown.map((t) => (
           <Box
@@ -61,7 +65,7 @@ export function ToldLines({ looked, at, now, onCorrect }: Props) {
                   : <b>{toldValue(t, units)}</b>
                 </>
               )}
-              {t.person !== undefined && (
+              {t.person !== undefined && alone === undefined && (
                 <Box component="span" sx={{ color: "text.secondary" }}>
                   {" "}
                   (told by {t.person})

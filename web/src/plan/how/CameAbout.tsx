@@ -1,9 +1,9 @@
 import { ofCup, ofPour, readPlace } from "../../session/place";
 import Box from "@mui/material/Box";
 import ButtonBase from "@mui/material/ButtonBase";
-import Popover from "@mui/material/Popover";
+import Popover, { type PopoverActions } from "@mui/material/Popover";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { useAbout, useHow } from "../../api/asking";
 import type { CureCurve, Derivation, Input } from "../../api/client";
 import { CureCurves } from "../../drawing/CureCurves";
@@ -24,9 +24,19 @@ interface Props {
 
 /** How a figure came about, step by step, beside where it stands. */
 export function CameAbout({ of, what, anchor, onClose }: Props) {
+  const actions = useRef<PopoverActions>(null);
+  // What is opened in it makes it longer: it moves up, so that all of it can be reached.
+  const content = useCallback((shown: HTMLDivElement | null) => {
+    const watch = new ResizeObserver(() => actions.current?.updatePosition());
+    if (shown) {
+      watch.observe(shown);
+    }
+    return () => watch.disconnect();
+  }, []);
   return (
     <Popover
       open
+      action={actions}
       anchorEl={anchor}
       onClose={onClose}
       anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
@@ -40,10 +50,12 @@ export function CameAbout({ of, what, anchor, onClose }: Props) {
         },
       }}
     >
-      <Typography variant="h3" component="p">
-        {what}
-      </Typography>
-      <Asked of={of} />
+      <div ref={content}>
+        <Typography variant="h3" component="p">
+          {what}
+        </Typography>
+        <Asked of={of} />
+      </div>
     </Popover>
   );
 }

@@ -257,6 +257,24 @@ class LearnedTest {
                 new Page.GetByRoleOptions().setName(World.SLOW_HANDS + "’s hands")))
         .isVisible();
     Seen.readableOnAnyWidth(page, "whose hands");
+    // The record says who told a line; where one told all of it, that is said once.
+    Pattern alone = Pattern.compile("^Told by (Fennel|Tarn)\\.$");
+    toldOn(page, FIRST.plusDays(9));
+    assertThat(page.getByText("(told by Tarn)").first()).isVisible();
+    assertThat(page.getByText("(told by Fennel)").first()).isVisible();
+    assertThat(page.getByText(alone)).hasCount(0);
+    toldOn(page, FIRST);
+    assertThat(page.getByText(alone)).hasCount(1);
+    assertThat(page.getByText(Pattern.compile("told by (Fennel|Tarn)"))).hasCount(0);
+  }
+
+  /** Opens the lines of the evening of that day. */
+  private static void toldOn(Page page, LocalDateTime day) {
+    String on = day.toLocalDate().toString();
+    JsonNode found = app.get("/api/journal?words=ring&from=" + on + "&to=" + on).body();
+    String evening = found.get("evenings").get(0).get("id").asString();
+    page.navigate(app.url("/pour/" + evening + "/record"));
+    key(page, "^Correct a line").click();
   }
 
   private static int evenings(String path) {

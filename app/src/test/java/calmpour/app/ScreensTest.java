@@ -144,6 +144,15 @@ class ScreensTest extends DemoScreens {
     how.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("A and B needed"))
         .click();
     assertThat(how).containsText("assumed");
+    // However much of it is opened, all of it can be reached.
+    Locator deeper =
+        how.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("open$")));
+    for (int i = 0; i < 6; i++) {
+      deeper.last().click();
+    }
+    page.waitForFunction(
+        "() => document.querySelector('[role=dialog]').getBoundingClientRect().bottom <= innerHeight");
   }
 
   @Test
