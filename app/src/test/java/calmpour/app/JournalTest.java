@@ -166,13 +166,26 @@ class JournalTest {
     String piece = evening.get("pieces").get(0).get("piece").asString();
     String before = evening.get("pieces").get(0).get("grade").asString();
     String now = before.equals("GOOD") ? "LOST" : "GOOD";
+    int like = pieces(journal("?grade=" + now));
+    int good = good();
     look(path, piece, List.of(now));
+    // What is found and counted goes by it, too.
+    assertThat(pieces(journal("?grade=" + now))).isEqualTo(like + 1);
+    assertThat(good() - good).isEqualTo(now.equals("GOOD") ? 1 : -1);
     JsonNode after = journal("").get(0).get("pieces");
     assertThat(after.get(0).get("grade").asString()).isEqualTo(now);
     assertThat(after.size()).isEqualTo(evening.get("pieces").size());
     List<String> codes = new ArrayList<>(List.of(before));
     evening.get("pieces").get(0).get("faults").forEach(f -> codes.add(f.asString()));
     look(path, piece, codes);
+  }
+
+  private static int good() {
+    return app.get("/api/journal/yields?by=MOULD")
+        .body()
+        .valueStream()
+        .mapToInt(y -> y.get("good").asInt())
+        .sum();
   }
 
   private static void look(String path, String piece, List<String> codes) {
