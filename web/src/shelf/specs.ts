@@ -305,6 +305,7 @@ export const CUP_SPECS: FieldSpec[] = [
     ],
   },
   { path: "staysG", label: "What stays in it, weighed", kind: "number", symbol: "g", width: 195 },
+  { path: "ringsMm", label: "Its rings are apart", kind: "number", quantity: "LENGTH", width: 160 },
 ];
 
 /** How many there are of a cup; nobody has to count. */

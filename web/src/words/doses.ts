@@ -12,9 +12,14 @@ export function doseText(drops: number | undefined, scoops: number | undefined):
   if (scoops === 0) {
     return "a trace";
   }
-  const whole = Math.floor(scoops);
-  const part = ["", "¼", "½", "¾"][Math.round((scoops - whole) * 4)] ?? "";
-  return `${whole === 0 ? "" : whole}${part} ${scoops <= 1 ? "scoop" : "scoops"}`;
+  return `${quarters(scoops)} ${scoops <= 1 ? "scoop" : "scoops"}`;
+}
+
+/** A number in quarters, such as 3¾. */
+export function quarters(of: number): string {
+  const whole = Math.floor(of);
+  const part = ["", "¼", "½", "¾"][Math.round((of - whole) * 4)] ?? "";
+  return `${whole === 0 ? "" : whole}${part}`;
 }
 
 function grams(dose: Dose, units: Units): string {

@@ -1,5 +1,6 @@
 import type { StepCard } from "../api/client";
 import { showWith, type Units } from "../units/units";
+import { quarters } from "./doses";
 import { capital } from "./steps";
 import { SURFACE_WORDS, WET_WORDS } from "./tasks";
 
@@ -186,6 +187,8 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return `A trial: ${text}. The others as usual.`;
     case "PUMPED":
       return `Or both parts by pump: ${value} ${value === 1 ? "stroke" : "strokes"} of ${text}.`;
+    case "RINGS":
+      return `Or by the rings of the mixing cup: ${text} up to ring ${quarters(value)}, read at eye level.`;
     case "OPEN_LONG":
       return `${text}: open for ${Math.round(value)} months. Try a little first: damp stock foams.`;
     case "SECOND_CUP_ASKED":

@@ -4,13 +4,13 @@ import { ofBatch } from "../../session/place";
 import { useUnits } from "../../units/UnitsProvider";
 import { sayWords } from "../../words/says";
 
-/** A and B by whole strokes of their pumps. */
+/** A and B by whole strokes of their pumps, or by the rings of their cup. */
 export function Strokes({ batch, session }: { batch: Batch; session: Session }) {
   const units = useUnits();
   const cards = useStepCards(session);
   const lines = ["WEIGH_FIRST", "WEIGH_SECOND"].flatMap((step) =>
     (cards.get(`${ofBatch(batch.number)}/${step}`)?.says ?? [])
-      .filter((say) => say.code === "PUMPED")
+      .filter((say) => say.code === "PUMPED" || say.code === "RINGS")
       .map((say) => sayWords(say, units, String)),
   );
   return lines.length > 0 && <div>{lines.join(" ")}</div>;

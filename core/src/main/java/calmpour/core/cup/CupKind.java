@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param staysG what stays in it when it is poured out, weighed; null when nobody has
  * @param own how much more or less than that stays in it, learned from cups weighed after the pour;
  *     null for nothing
+ * @param ringsMm how far apart the rings on its wall stand, the first as far above its floor; null
+ *     for none
  */
 @RecordBuilder
 public record CupKind(
@@ -32,12 +34,14 @@ public record CupKind(
     @Nullable Material material,
     @Nullable Double staysG,
     @Nullable Integer have,
-    @Nullable OwnStays own)
+    @Nullable OwnStays own,
+    @Nullable Double ringsMm)
     implements CupKindBuilder.With {
   public static final Range HAVE = new Range(1, 10_000);
   public static final Range BOTTOM_WIDTH_MM = new Range(5, 500);
   public static final Range TOP_WIDTH_MM = new Range(5, 500);
   public static final Range HEIGHT_MM = new Range(5, 600);
+  public static final Range RINGS_MM = new Range(1, 100);
   public static final Range STAYS_G = new Range(0, 200);
 
   /** Something always comes out of a cup. */
@@ -90,7 +94,7 @@ public record CupKind(
   /** A round cup of a material nobody has noted. */
   public CupKind(
       String id, String name, Use use, double bottomWidthMm, double topWidthMm, double heightMm) {
-    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null, null, null, null);
+    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, null, null, null, null, null, null);
   }
 
   /** A cup of which nobody has counted how many there are. */
@@ -104,7 +108,19 @@ public record CupKind(
       @Nullable Outline outline,
       @Nullable Material material,
       @Nullable Double staysG) {
-    this(id, name, use, bottomWidthMm, topWidthMm, heightMm, outline, material, staysG, null, null);
+    this(
+        id,
+        name,
+        use,
+        bottomWidthMm,
+        topWidthMm,
+        heightMm,
+        outline,
+        material,
+        staysG,
+        null,
+        null,
+        null);
   }
 
   public CupKind {
@@ -117,6 +133,7 @@ public record CupKind(
         .within("heightMm", heightMm, HEIGHT_MM)
         .within("staysG", staysG, STAYS_G)
         .within("have", have, HAVE)
+        .within("ringsMm", ringsMm, RINGS_MM)
         .orThrow();
     double holdsG = volume(heightMm, bottomWidthMm, topWidthMm, outline) * LIGHTEST_MIX;
     new Check()
@@ -174,7 +191,8 @@ public record CupKind(
     return volumeBelow(heightMm);
   }
 
-  private double volumeBelow(double level) {
+  /** What it holds up to that level above its floor, mL. */
+  double volumeBelow(double level) {
     return volume(level, bottomWidthMm, widthAt(level), outline);
   }
 

@@ -520,20 +520,7 @@ class EachRuleTest {
           at(
               "batch/1",
               Scene.with(s -> {
-                CupKind c = Samples.SMALL;
-                s.small =
-                    new CupKind(
-                        c.id(),
-                        c.name(),
-                        c.use(),
-                        c.bottomWidthMm(),
-                        c.topWidthMm(),
-                        c.heightMm(),
-                        null,
-                        null,
-                        null,
-                        1,
-                        null);
+                s.small = Samples.SMALL.withHave(1);
                 s.pieces = List.of(Scene.layered(Moment.HALF_FILL, Join.TOGETHER));
               }));
     };

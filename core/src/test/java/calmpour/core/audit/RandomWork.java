@@ -182,34 +182,11 @@ final class RandomWork {
   }
 
   private static CupKind waxed(CupKind c) {
-    return new CupKind(
-        c.id(),
-        c.name(),
-        c.use(),
-        c.bottomWidthMm(),
-        c.topWidthMm(),
-        c.heightMm(),
-        null,
-        CupKind.Material.WAXED_PAPER,
-        null,
-        null,
-        null);
+    return c.withMaterial(CupKind.Material.WAXED_PAPER);
   }
 
   private CupKind counted() {
-    CupKind c = Samples.SMALL;
-    return new CupKind(
-        c.id(),
-        c.name(),
-        c.use(),
-        c.bottomWidthMm(),
-        c.topWidthMm(),
-        c.heightMm(),
-        null,
-        null,
-        null,
-        1 + random.nextInt(4),
-        null);
+    return Samples.SMALL.withHave(1 + random.nextInt(4));
   }
 
   private static ResinPart part(String id, ResinPart.Side side, double leftG) {

@@ -3,6 +3,7 @@ package calmpour.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import calmpour.core.Samples;
+import calmpour.core.cup.CupKind;
 import calmpour.core.cure.EngineModel;
 import calmpour.core.design.Fill;
 import calmpour.core.design.FinishStep;
@@ -295,6 +296,38 @@ class StepCardTest {
   private static double perMl(WorkedPlan all, boolean ofA) {
     ResinSystem resin = all.job().resin();
     return (ofA ? resin.knownDensityA() : resin.knownDensityB()).value();
+  }
+
+  /** The mixing cup's own rings are said with both parts, the first part's below both. */
+  @Test
+  void ringsOfTheMixingCupAreSaidWithTheirParts() {
+    ResinSystem resin =
+        Samples.resin(ResinKind.CASTING, 40, 100, 24, null)
+            .withRatio(new MixRatio(1, 1, MixRatio.Basis.VOLUME));
+    Session session =
+        Samples.session(
+            List.of(new Piece("knob", 3, List.of(new Layer("clear", null, Join.TOGETHER)))));
+    CupKind straight = new CupKind("jug", "Jug", CupKind.Use.EITHER, 50, 50, 120).withRingsMm(2.0);
+    WorkedPlan all =
+        Samples.planner(new EngineModel())
+            .work(
+                session,
+                Samples.workshop(
+                        resin, List.of(Samples.mould("knob", 14, 20.0)), List.of(Colour.CLEAR))
+                    .withCups(List.of(straight)));
+    double first = ringed(all, Task.Kind.WEIGH_FIRST);
+    // As much of the one as of the other, in a straight cup.
+    assertThat(ringed(all, Task.Kind.WEIGH_SECOND)).isEqualTo(2 * first);
+    double mm = all.plan().batches().getFirst().mixing().bothPartsMm();
+    assertThat(4 * first).isBetween(mm, 1.1 * mm + 1);
+  }
+
+  private static double ringed(WorkedPlan all, Task.Kind kind) {
+    return says(all, kind).stream()
+        .filter(s -> s.code() == StepCard.Code.RINGS)
+        .mapToDouble(StepCard.Say::value)
+        .findFirst()
+        .orElseThrow();
   }
 
   private static WorkedPlan pumped(double strokeA, double strokeB) {

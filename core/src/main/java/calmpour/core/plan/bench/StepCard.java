@@ -87,6 +87,8 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     OPENED_BY,
     /** Marks are read at eye level, the cup tipped and read again. */
     TILT,
+    /** {@code value}: rings of the mixing cup that a part, {@code text}, is poured up to. */
+    RINGS,
     /** {@code text}: how bubbles are brought out here, by the word of the habit. */
     BUBBLES,
     /** {@code value}: minutes under the lamp. */

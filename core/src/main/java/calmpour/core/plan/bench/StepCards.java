@@ -1,6 +1,8 @@
 // Longer than other files: one line for each kind of step, read beside each other.
 package calmpour.core.plan.bench;
 
+import calmpour.core.cup.CupKind;
+import calmpour.core.cup.Rings;
 import calmpour.core.design.FinishStep;
 import calmpour.core.design.Join;
 import calmpour.core.design.Layer;
@@ -37,7 +39,8 @@ public final class StepCards {
   /** By number. */
   private final Map<Integer, String> resins = new HashMap<>();
 
-  private final Map<TaskId, StepCard.Say> strokes = new HashMap<>();
+  /** What a part is counted by, beside or instead of a scale. */
+  private final Map<TaskId, List<StepCard.Say>> counted = new HashMap<>();
 
   private final Map<Task.Kind, Map<Integer, Integer>> shutUntil = new HashMap<>();
 
@@ -54,9 +57,10 @@ public final class StepCards {
       double tolerance = job.session().habits().ratioTolerancePercent();
       if (pumped != null && Math.abs(pumped.ratioErrorPercent()) <= tolerance) {
         boolean first = batch.measuring().firstPart() == Habits.FirstPart.A;
-        strokes.put(TaskId.batch(batch.number(), Task.Kind.WEIGH_FIRST), pumped(first, pumped));
-        strokes.put(TaskId.batch(batch.number(), Task.Kind.WEIGH_SECOND), pumped(!first, pumped));
+        counted(batch, Task.Kind.WEIGH_FIRST, pumped(first, pumped));
+        counted(batch, Task.Kind.WEIGH_SECOND, pumped(!first, pumped));
       }
+      rings(batch, tolerance);
     }
     plan.batches()
         .forEach(b ->
@@ -76,6 +80,26 @@ public final class StepCards {
     }
   }
 
+  private void counted(Batch batch, Task.Kind kind, StepCard.Say say) {
+    counted.computeIfAbsent(TaskId.batch(batch.number(), kind), k -> new ArrayList<>()).add(say);
+  }
+
+  private void rings(Batch batch, double tolerancePercent) {
+    CupKind cup = batch.mixing().cup();
+    boolean ofA = batch.measuring().firstPart() == Habits.FirstPart.A;
+    double a = batch.measuring().partA().volumeMl();
+    double b = batch.measuring().partB().volumeMl();
+    Rings.of(cup, ofA ? a : b, a + b, tolerancePercent)
+        .ifPresent(rings -> {
+          counted(batch, Task.Kind.WEIGH_FIRST, ringed(rings.first(), ofA));
+          counted(batch, Task.Kind.WEIGH_SECOND, ringed(rings.both(), !ofA));
+        });
+  }
+
+  private static StepCard.Say ringed(double rings, boolean ofA) {
+    return new StepCard.Say(StepCard.Code.RINGS, rings, ofA ? "A" : "B");
+  }
+
   private static StepCard.Say pumped(boolean ofA, Counted strokes) {
     return new StepCard.Say(
         StepCard.Code.PUMPED,
@@ -86,10 +110,7 @@ public final class StepCards {
   /** Nothing for a step that says all of it by its name. */
   public StepCard of(Task task) {
     List<StepCard.Say> says = new ArrayList<>();
-    StepCard.Say pumped = strokes.get(task.id());
-    if (pumped != null) {
-      says.add(pumped);
-    }
+    says.addAll(counted.getOrDefault(task.id(), List.of()));
     trials(task, says);
     switch (task.kind()) {
       case POUR -> pour(task, says);
