@@ -85,6 +85,8 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
   switch (say.code) {
     case "FROM_SIDES":
       return "From two sides at once, until the colours meet.";
+    case "IN_SPOTS":
+      return "A little in several spots, between those of the other colours; the clearest first.";
     case "PRESSED_APART":
       return "Last, into the middle: it presses the others apart.";
     case "ONE_CUP":
@@ -97,6 +99,8 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return "Narrow mouth: through a funnel, slowly, so that the air gets out.";
     case "UNDERCUTS":
       return "Undercuts hold air: squeeze the mould and tease it out.";
+    case "UNDER_EMBEDS":
+      return "Tease under what lies in it, too: air is caught below.";
     case "LETTERING":
       return "Brush a little into the lettering first.";
     case "LEVEL":
@@ -188,7 +192,7 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
     case "PUMPED":
       return `Or both parts by pump: ${value} ${value === 1 ? "stroke" : "strokes"} of ${text}.`;
     case "RINGS":
-      return `Or by the rings of the mixing cup: ${text} up to ring ${quarters(value)}, read at eye level.`;
+      return `Or by the mixing cup’s own rings: ${text} up to ring ${quarters(value)}.`;
     case "OPEN_LONG":
       return `${text}: open for ${Math.round(value)} months. Try a little first: damp stock foams.`;
     case "SECOND_CUP_ASKED":
@@ -204,7 +208,7 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
     case "ON_SUPPORTS":
       return "Wiped clean, level, on supports, with a liner below for what drips.";
     case "SET_INNER":
-      return "Set the inner mould level, the same distance all round, and hold it down.";
+      return "Set the inner mould level, the same distance all round, and hold it down. Press its wall first: one that gives bows in while resin stands round it.";
     case "RELEASE":
       return RELEASES[text] ?? "";
     case "RELEASE_WARMS":

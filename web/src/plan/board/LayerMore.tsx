@@ -26,6 +26,7 @@ const USUAL_WET: WetWork = { kind: "DRAWN", minutes: 1 };
 
 const MEETINGS = [
   ["FROM_SIDES", "from two sides, until they meet"],
+  ["IN_SPOTS", "each in several spots"],
   ["ONE_CUP", "in one cup, poured at once"],
   ["PRESSED_APART", "the first presses the others apart"],
 ] as const;

@@ -89,7 +89,9 @@ export function CupsBench(props: Props) {
           ))}
         </Box>
       </Box>
-      {pumped(props.shelf, batch) && <Strokes batch={batch} session={session} />}
+      {(pumped(props.shelf, batch) || batch.mixing.cup.ringsMm !== undefined) && (
+        <Strokes batch={batch} session={session} />
+      )}
       <Warmest batch={batch} plan={plan} />
       {carrying && (
         <>

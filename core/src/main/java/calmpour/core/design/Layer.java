@@ -40,6 +40,8 @@ public record Layer(
   public enum Meeting {
     /** From two or more sides, until they meet. */
     FROM_SIDES,
+    /** Each a little in several spots, between those of the others. */
+    IN_SPOTS,
     /** Poured into one cup in turns, and out of it at once. */
     ONE_CUP,
     /** The first of them last, in the middle: it presses the others apart. */

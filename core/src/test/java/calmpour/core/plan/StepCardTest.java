@@ -57,9 +57,9 @@ class StepCardTest {
           null,
           null);
 
-  private final WorkedPlan worked = worked();
+  private final WorkedPlan worked = worked(Layer.Meeting.FROM_SIDES);
 
-  private static WorkedPlan worked() {
+  private static WorkedPlan worked(Layer.Meeting meeting) {
     Mould bare = Samples.mould("knob", 14, 20.0);
     Mould mould = new Mould(bare.id(), bare.name(), bare.cavities(), MAKE, null);
     PlacedEmbed insert =
@@ -73,7 +73,8 @@ class StepCardTest {
             List.of(PlacedEmbed.Prepare.DRY_FIT));
     Layer two =
         new Layer("blue", Fill.ofShare(0.5), Join.TOGETHER)
-            .withBeside(List.of(new Layer.BesideColour("brown", 0.4)));
+            .withBeside(List.of(new Layer.BesideColour("brown", 0.4)))
+            .withMeeting(meeting);
     Layer top = new Layer("brown", null, Join.CURED).withEmbeds(List.of(insert));
     PieceWork work =
         PieceWork.NONE
@@ -95,6 +96,10 @@ class StepCardTest {
   }
 
   private StepCard card(Task.Kind kind, int nth) {
+    return card(worked, kind, nth);
+  }
+
+  private static StepCard card(WorkedPlan worked, Task.Kind kind, int nth) {
     Plan plan = worked.plan();
     Task task = plan.tasks().stream().filter(t -> t.kind() == kind).toList().get(nth);
     return worked.stepCards().stream()
@@ -117,6 +122,22 @@ class StepCardTest {
             StepCard.Code.LETTERING,
             StepCard.Code.FUNNEL,
             StepCard.Code.UNDERCUTS);
+  }
+
+  /** Several colours of a layer say how they come together with each of their pours. */
+  @Test
+  void coloursInSpotsSaySo() {
+    WorkedPlan spotted = worked(Layer.Meeting.IN_SPOTS);
+    assertThat(codes(card(spotted, Task.Kind.POUR, 0)))
+        .contains(StepCard.Code.IN_SPOTS)
+        .doesNotContain(StepCard.Code.FROM_SIDES);
+  }
+
+  /** Air stays under what lies in a piece, and under what overhangs in its mould. */
+  @Test
+  void bubblesAreTeasedOutFromBelow() {
+    assertThat(codes(card(Task.Kind.BUBBLE_PASS, 0)))
+        .contains(StepCard.Code.UNDERCUTS, StepCard.Code.UNDER_EMBEDS);
   }
 
   @Test

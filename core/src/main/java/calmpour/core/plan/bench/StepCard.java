@@ -58,6 +58,8 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
   public enum Code {
     /** Several colours of one layer, from two or more sides until they meet. */
     FROM_SIDES,
+    /** A little in several spots, between those of the other colours. */
+    IN_SPOTS,
     /** This colour last, in the middle: it presses the others apart. */
     PRESSED_APART,
     /** Colours in turns into one cup, and out of it at once. */
@@ -69,6 +71,8 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     FUNNEL,
     /** The mould has undercuts that hold air. */
     UNDERCUTS,
+    /** Something lies in it, and air below that. */
+    UNDER_EMBEDS,
     /** Lettering was primed: a little is brushed into it first. */
     LETTERING,
     /** The mould does not stand level by itself. */

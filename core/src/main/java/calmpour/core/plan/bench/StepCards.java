@@ -132,6 +132,9 @@ public final class StepCards {
         if (job.lines().stream().anyMatch(StepCards::undercut)) {
           say(says, StepCard.Code.UNDERCUTS);
         }
+        if (job.lines().stream().anyMatch(StepCards::holdsEmbeds)) {
+          say(says, StepCard.Code.UNDER_EMBEDS);
+        }
       }
       case UNDER_LAMP -> say(says, StepCard.Code.LAMP, care().lampMinutes(), null);
       case WIPE_MOULDS, SPRAY_MOULDS ->
@@ -167,6 +170,10 @@ public final class StepCards {
 
   private Care care() {
     return job.session().habits().care();
+  }
+
+  private static boolean holdsEmbeds(Job.Line line) {
+    return line.poured().stream().anyMatch(l -> !l.embeds().isEmpty());
   }
 
   private static boolean undercut(Job.Line line) {
@@ -248,6 +255,8 @@ public final class StepCards {
     boolean middle = cup.colour().id().equals(level.colour().id());
     if (meeting == Layer.Meeting.FROM_SIDES) {
       say(says, StepCard.Code.FROM_SIDES);
+    } else if (meeting == Layer.Meeting.IN_SPOTS) {
+      say(says, StepCard.Code.IN_SPOTS);
     } else if (meeting == Layer.Meeting.PRESSED_APART && middle) {
       say(says, StepCard.Code.PRESSED_APART);
     }
