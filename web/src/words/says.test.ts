@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { METRIC } from "../units/units";
-import { cardLines, sayWords } from "./says";
+import { cardLines, ringsWords, sayWords } from "./says";
 
 const at = (seconds: number) => `${Math.floor(seconds / 60)} min on`;
 
@@ -40,5 +40,16 @@ describe("what a step says", () => {
     expect(say("SET_TO", 280)).toBe("Set it to 2.8 bar.");
     expect(say("DRIES", 120)).toBe("Then it dries 2 h before resin touches it.");
     expect(say("SHUT_UNTIL", 600)).toBe("It stays shut until 10 min on.");
+  });
+
+  it("tells both parts' rings in one breath", () => {
+    expect(
+      ringsWords([
+        { code: "RINGS", value: 5, text: "B" },
+        { code: "TILT" },
+        { code: "RINGS", value: 13.25, text: "A" },
+      ]),
+    ).toBe("Or by the mixing cup’s own rings: B up to ring 5, then A up to ring 13¼.");
+    expect(ringsWords([{ code: "TILT" }])).toBeNull();
   });
 });

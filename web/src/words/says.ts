@@ -49,6 +49,14 @@ const LET_GO = {
   SINKS: "sinks when it is let go",
 } as const;
 
+/** Up to which rings of their cup both parts are poured, in one breath; null where nothing is said. */
+export function ringsWords(says: Say[]): string | null {
+  const parts = says
+    .filter((say) => say.code === "RINGS")
+    .map((say) => `${say.text ?? ""} up to ring ${quarters(say.value ?? 0)}`);
+  return parts.length === 0 ? null : `Or by the mixing cup’s own rings: ${parts.join(", then ")}.`;
+}
+
 /** An embed of a step: which, how many, how it looks and how it is held. */
 export function embedWords(embed: EmbedCard, kind: string): string {
   const parts = [
