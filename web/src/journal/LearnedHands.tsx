@@ -2,8 +2,8 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Hands, LearnedHand } from "../api/client";
-import { useBehindHands, useHandsOf, useLearnedHands, useUsual } from "../api/queries";
-import { EveningsBehind } from "../plan/how/EveningsBehind";
+import { useHandsOf, useLearnedHands, useUsual } from "../api/queries";
+import { OfHands } from "../plan/how/EveningsBehind";
 import { Fetched } from "../ui/Fetched";
 import { OneOf } from "../ui/OneOf";
 import { Empty, Told } from "../ui/Told";
@@ -151,8 +151,4 @@ function Rows({ rows, person }: { rows: LearnedHand[]; person: string }) {
       </Box>
     </>
   );
-}
-
-function OfHands({ speed, person }: { speed: LearnedHand["speed"]; person: string }) {
-  return <EveningsBehind query={useBehindHands(speed, person)} of="hands" />;
 }

@@ -3,11 +3,12 @@ import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import type { UseQueryResult } from "@tanstack/react-query";
 import { useState } from "react";
-import type { Behind, ResinPace, Trouble } from "../../api/client";
+import type { Behind, LearnedHand, ResinPace, Trouble } from "../../api/client";
 import {
   useBehindDoses,
   useBehindDrift,
   useBehindFill,
+  useBehindHands,
   useBehindLid,
   useBehindOverage,
   useBehindPace,
@@ -49,7 +50,8 @@ export function EveningsBehind({
 /** What a figure of a plan was learned from, once somebody asks. */
 export function LearnedFrom({ of, what }: { of: string; what: string }) {
   const [open, setOpen] = useState(false);
-  const [kind = "", thing = "", part = ""] = of.split("/");
+  const [kind = "", thing = "", ...rest] = of.split("/");
+  const part = rest.join("/");
   return (
     <>
       <Button
@@ -68,6 +70,8 @@ export function LearnedFrom({ of, what }: { of: string; what: string }) {
           <OfStays kind={thing} />
         ) : kind === "doses" ? (
           <OfDoses colourant={thing} />
+        ) : kind === "hands" ? (
+          <OfHands speed={thing as LearnedHand["speed"]} person={part} />
         ) : kind === "lid" ? (
           <OfLid mould={thing} />
         ) : kind === "overage" ? (
@@ -99,6 +103,11 @@ function OfFill({ mould, cavity }: { mould: string; cavity: string }) {
 
 function OfLid({ mould }: { mould: string }) {
   return <EveningsBehind query={useBehindLid(mould)} of="lid" />;
+}
+
+/** @param person whose; empty for everybody's */
+export function OfHands({ speed, person }: { speed: LearnedHand["speed"]; person: string }) {
+  return <EveningsBehind query={useBehindHands(speed, person)} of="hands" />;
 }
 
 export function OfOverage() {

@@ -216,6 +216,28 @@ class LearnedTest {
     return learned;
   }
 
+  /** Hands that were taken over of one person are marked with that person's evenings. */
+  @Test
+  void aPlanMarksWhoseHandsItGoesBy() {
+    ObjectNode session = app.bean(JsonMapper.class).valueToTree(closed());
+    assertThat(hands(session)).isEmpty();
+    session.set("hands", app.get("/api/journal/hands/of?person=" + World.SLOW_HANDS).body());
+    Map<String, Double> learned = hands(session);
+    assertThat(learned).containsKey("hands/POUR_SECONDS_CAVITY/" + World.SLOW_HANDS);
+    assertThat(get("hands/POUR_SECONDS_CAVITY/evenings?person=" + World.SLOW_HANDS).size())
+        .isGreaterThanOrEqualTo(3);
+    ((ObjectNode) session.get("hands")).put("pourSecondsCavity", 33.3).put("pourSecondsMl", 3.33);
+    assertThat(hands(session)).doesNotContainKey("hands/POUR_SECONDS_CAVITY/" + World.SLOW_HANDS);
+  }
+
+  /** What stands as learned behind the time to spare. */
+  private static Map<String, Double> hands(ObjectNode session) {
+    Map<String, Double> learned = new HashMap<>();
+    read(learned, explained(session, "plan/spareMinutes"));
+    learned.keySet().removeIf(of -> !of.startsWith("hands/"));
+    return learned;
+  }
+
   private static JsonNode explained(ObjectNode session, String quantity) {
     return app.post("/api/plan/explain", Map.of("session", session, "quantity", quantity)).body();
   }

@@ -285,7 +285,7 @@ public class PlanController {
     return plans
         .shown(request.session(), workshop(id))
         .explain(request.quantity())
-        .map(evenings::marked)
+        .map(d -> evenings.marked(d, request.session().hands()))
         .orElseThrow(
             () -> new NotFoundException("this plan has no number called " + request.quantity()));
   }

@@ -258,7 +258,7 @@ public class RunController {
             run,
             of,
             figure -> plans.shown(run.run().session(), run.run().workshop()).explain(figure))
-        .map(evenings::marked)
+        .map(d -> evenings.marked(d, run.run().session().hands()))
         .orElseThrow(() -> new NotFoundException("this run has no figure called " + of));
   }
 

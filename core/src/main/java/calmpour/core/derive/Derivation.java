@@ -1,7 +1,8 @@
 package calmpour.core.derive;
 
 import java.util.List;
-import java.util.function.Predicate;
+import java.util.Optional;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,7 +34,8 @@ public record Derivation(
    * @param subject the material or habit it belongs to, when it has one
    * @param from how it came about in turn; null for what was given
    * @param learned what the journal knows its evenings by, such as {@code fill/MOULD/CAVITY},
-   *     {@code pace/RESIN/OF}, {@code lid/MOULD} or {@code overage}; null for what was not learned
+   *     {@code pace/RESIN/OF}, {@code lid/MOULD}, {@code overage} or {@code hands/SPEED/PERSON};
+   *     null for what was not learned
    */
   public record Input(
       String name,
@@ -44,28 +46,30 @@ public record Derivation(
       @Nullable Derivation from,
       @Nullable String learned) {
 
-    private Input learnedWhere(Predicate<Input> said) {
-      Derivation its = from == null ? null : from.learnedWhere(said);
-      boolean open = learned != null && origin != Origin.LEARNED;
-      if (open && said.test(this)) {
-        return new Input(name, subject, value, unit, Origin.LEARNED, its, learned);
+    private Input learnedWhere(Function<Input, Optional<String>> known) {
+      Derivation its = from == null ? null : from.learnedWhere(known);
+      if (learned == null || origin == Origin.LEARNED) {
+        return new Input(name, subject, value, unit, origin, its, learned);
       }
-      return new Input(name, subject, value, unit, origin, its, open ? null : learned);
+      return known
+          .apply(this)
+          .map(of -> new Input(name, subject, value, unit, Origin.LEARNED, its, of))
+          .orElseGet(() -> new Input(name, subject, value, unit, origin, its, null));
     }
   }
 
   /**
    * The same, with what may have been learned marked as learned or as given.
    *
-   * @param said whether the journal says just that
+   * @param known what the journal knows the evenings by that say just that; empty where none do
    */
-  public Derivation learnedWhere(Predicate<Input> said) {
+  public Derivation learnedWhere(Function<Input, Optional<String>> known) {
     return new Derivation(
         quantity,
         value,
         unit,
         formula,
-        inputs.stream().map(i -> i.learnedWhere(said)).toList(),
+        inputs.stream().map(i -> i.learnedWhere(known)).toList(),
         rounding);
   }
 

@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -219,6 +220,21 @@ public final class HandSpeeds {
     }
     return now;
   }
+
+  /** By which speed a kind of step goes that these hands have just as it was learned. */
+  public static Optional<Speed> says(Hands hands, List<Learned> learned, Task.Kind kind) {
+    return Speed.of(kind).stream()
+        .filter(speed ->
+            learned.stream()
+                .anyMatch(l ->
+                    l.speed() == speed
+                        && l.enough()
+                        && Math.abs(speed.planned(hands) - speed.told(l.seconds())) < SAME))
+        .findFirst();
+  }
+
+  /** Far below what speeds are told to, s. */
+  private static final double SAME = 1e-6;
 
   /** What all evenings say together, in the order of the work. */
   public static List<Learned> learn(List<OfEvening> evenings) {

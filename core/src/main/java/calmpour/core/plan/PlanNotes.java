@@ -124,8 +124,11 @@ final class PlanNotes {
         Formula.POUR_END,
         step -> {
           until(batch, pour, tasks)
-              .forEach(
-                  (what, seconds) -> step.given(what, null, seconds / 60.0, "min", Origin.CHOSEN));
+              .forEach((what, seconds) -> {
+                String name = what.replace('_', ' ').toLowerCase(Locale.ROOT);
+                step.mayBeLearned(
+                    name, null, seconds / 60.0, "min", Origin.CHOSEN, "hands/" + what);
+              });
         });
     double contact = (batch.times().contactSeconds() - batch.times().startSeconds()) / 60.0;
     double working = (cup.times().thickensSeconds() - batch.times().contactSeconds()) / 60.0;
@@ -145,9 +148,12 @@ final class PlanNotes {
                 .from("last pour ends", ends, sinceStart, "min"));
   }
 
+  private static final String WAITING = "WAITING";
+
   /**
    * What there was to do, one thing after the other, from the start of a batch until a pour has
-   * ended, s: back from the pour, always to what ended last before; what lies between is waiting.
+   * ended, by its kind, s: back from the pour, always to what ended last before; what lies between
+   * is waiting.
    */
   private static Map<String, Integer> until(Batch batch, Cup.Pour pour, List<Task> tasks) {
     List<Task> before =
@@ -165,14 +171,13 @@ final class PlanNotes {
       }
       int ended = last == null ? batch.times().startSeconds() : last.endSeconds();
       if (ended < at) {
-        spent.merge("waiting", at - Math.max(ended, batch.times().startSeconds()), Integer::sum);
+        spent.merge(WAITING, at - Math.max(ended, batch.times().startSeconds()), Integer::sum);
       }
       if (last == null) {
         break;
       }
       int began = Math.max(last.startSeconds(), batch.times().startSeconds());
-      String name = last.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-      spent.merge(name, Math.max(0, ended - began), Integer::sum);
+      spent.merge(last.kind().name(), Math.max(0, ended - began), Integer::sum);
       at = began;
     }
     return spent;
