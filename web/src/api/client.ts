@@ -72,6 +72,7 @@ export type MouldView = S["MouldView"];
 export type MeshAnswer = S["MeshAnswer"];
 export type MeshShape = S["MeshShape"];
 export type ShelfView = S["ShelfView"];
+export type ColdNight = S["ColdNight"];
 export type Goes = S["Goes"];
 export type CountedPart = S["CountedPart"];
 export type RecipeTold = S["RecipeTold"];

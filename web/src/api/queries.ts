@@ -10,6 +10,7 @@ import {
   type Answer,
   api,
   type ChipView,
+  type ColdNight,
   type CountedDose,
   type CupStays,
   ask,
@@ -441,6 +442,7 @@ export interface Defaults {
   habits: Required<Habits>;
   hands: Required<Hands>;
   acceptable: Finding["rule"][];
+  coldNight: ColdNight;
 }
 
 /** What counts where a session says nothing of its own; every habit is named in it. */

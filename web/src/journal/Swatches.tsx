@@ -32,7 +32,7 @@ export function Swatches() {
             {chips.length === 0 && (
               <Box>
                 No chip yet. Pour what is left in a cup a few millimetres thin, let it cure, and
-                keep it here with its picture.
+                keep it here with its picture: a colour, or a patch of what you dust moulds with.
               </Box>
             )}
             <Box
@@ -58,6 +58,7 @@ export function Swatches() {
   );
 }
 
+const WALL = { htmlInput: { maxLength: 100 } };
 const NOTE = { htmlInput: { maxLength: 300 } };
 
 function NewChip() {
@@ -71,6 +72,7 @@ function NewChip() {
   const [thicknessReads, setThicknessReads] = useState(true);
   const [madeOn, setMadeOn] = useState(() => localTime(new Date()).slice(0, 10));
   const [note, setNote] = useState("");
+  const [wall, setWall] = useState("");
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const { add } = useTellSwatches(setTrouble);
   const error = (field: string) => trouble?.errors.find((e) => e.field === field);
@@ -81,9 +83,11 @@ function NewChip() {
       ...(thickness === null ? {} : { thicknessMm: thickness }),
       ...(madeOn === "" ? {} : { madeOn }),
       ...(note === "" ? {} : { note }),
+      ...(wall === "" ? {} : { wall }),
     });
     if (kept) {
       setOpen(false);
+      setWall("");
       setNote("");
     }
   };
@@ -139,6 +143,13 @@ function NewChip() {
           value={madeOn}
           onChange={setMadeOn}
           error={error("madeOn")?.message}
+        />
+        <TextField
+          label="Dusted or painted first with"
+          value={wall}
+          onChange={(e) => setWall(e.target.value)}
+          slotProps={WALL}
+          sx={{ width: 230 }}
         />
         <TextField
           label="Note"

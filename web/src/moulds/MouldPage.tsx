@@ -9,7 +9,7 @@ import { api, ask, type FieldError, type Mould, type MouldView, type Trouble } f
 import { Fields } from "../ui/Fields";
 import { Sheet } from "../ui/Sheet";
 import { Told } from "../ui/Told";
-import { wantWords } from "../words/moulds";
+import { usedUpText, wantWords } from "../words/moulds";
 import { CavityEditor } from "./CavityEditor";
 import { Photo } from "./Photo";
 import { makeFields, STATE_FIELDS } from "./fields";
@@ -46,6 +46,16 @@ export function MouldPage({ given, view, onSaved, onRemoved }: Props) {
       setSaved(named);
       setTrouble(null);
       onSaved(named);
+    } else {
+      setTrouble(answer.trouble);
+    }
+  };
+  const countedAnew = async () => {
+    const answer = await ask(
+      api.POST("/api/moulds/{id}/counted", { params: { path: { id: given.id } } }),
+    );
+    if (answer.status === "ok") {
+      onSaved(given);
     } else {
       setTrouble(answer.trouble);
     }
@@ -208,6 +218,14 @@ export function MouldPage({ given, view, onSaved, onRemoved }: Props) {
               errors={errors}
               onChange={change}
             />
+            {view?.usedUp !== undefined && view.usedUp > 0 && (
+              <Box sx={{ mt: 1 }}>
+                {usedUpText(view.usedUp, given.make?.copies ?? 0)}
+                <Button onClick={() => void countedAnew()}>
+                  There are {given.make?.copies} again
+                </Button>
+              </Box>
+            )}
           </Sheet>
           {!isNew && <Photo mould={mould} has={view.photo} />}
         </Box>

@@ -287,6 +287,7 @@ const MAKE_FIELDS: FieldSpec[] = [
     quantity: "VOLUME",
     width: 190,
   },
+  { path: "make.copies", label: "How many there are", kind: "number", width: 170 },
   {
     path: "make.pace",
     label: "Fills",

@@ -1,6 +1,9 @@
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
+import { useState } from "react";
 import { useGoesWith } from "../api/asking";
 import type { Goes } from "../api/client";
+import { InAMould } from "./InAMould";
 
 /** Grounds that a pair is looked at on. */
 const GROUNDS = [
@@ -8,9 +11,15 @@ const GROUNDS = [
   ["on black", "#111111"],
 ] as const;
 
-/** What of one's own jars and colours goes with this one, side by side on white and on black. */
+/** Beside the colour itself: more than three do not go together. */
+const MOST_BESIDE = 2;
+
+const keyOf = (other: Goes) => `${other.jar ? "jar" : "colour"}/${other.id}`;
+
+/** What of one's own jars and colours goes with this one: on white, on black and in a mould. */
 export function GoesWith({ swatch }: { swatch: string }) {
   const { answer } = useGoesWith(swatch);
+  const [picked, setPicked] = useState<string[]>([]);
   if (!answer) {
     return null;
   }
@@ -21,9 +30,20 @@ export function GoesWith({ swatch }: { swatch: string }) {
     ["Quiet, goes with anything", quiet],
   ];
   const some = rows.filter(([, own]) => own.length > 0);
-  if (some.length === 0) {
+  const all = some.flatMap(([, own]) => own);
+  const [first] = all;
+  if (!first) {
     return null;
   }
+  const known = picked.filter((key) => all.some((other) => keyOf(other) === key));
+  const chosen = known.length > 0 ? known : [keyOf(first)];
+  const beside = chosen.flatMap((key) => all.find((other) => keyOf(other) === key) ?? []);
+  const toggle = (key: string) =>
+    setPicked(
+      known.includes(key)
+        ? known.filter((each) => each !== key)
+        : [...known, key].slice(-MOST_BESIDE),
+    );
   return (
     <Box component="section" aria-label="What goes with it">
       <Box component="h3" sx={{ typography: "h3", m: 0 }}>
@@ -34,7 +54,19 @@ export function GoesWith({ swatch }: { swatch: string }) {
           <Box sx={{ color: "text.secondary" }}>{title}</Box>
           <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", mt: 0.5 }}>
             {own.map((other) => (
-              <Box key={`${other.jar ? "jar" : "colour"}/${other.id}`}>
+              <ButtonBase
+                key={keyOf(other)}
+                aria-pressed={chosen.includes(keyOf(other))}
+                onClick={() => toggle(keyOf(other))}
+                sx={{
+                  display: "block",
+                  textAlign: "left",
+                  p: 0.5,
+                  borderRadius: 1,
+                  border: 2,
+                  borderColor: chosen.includes(keyOf(other)) ? "text.primary" : "transparent",
+                }}
+              >
                 <Box sx={{ display: "flex" }}>
                   {GROUNDS.map(([ground, paper]) => (
                     <Pair key={ground} paper={paper} one={swatch} other={other.swatch} />
@@ -42,11 +74,12 @@ export function GoesWith({ swatch }: { swatch: string }) {
                 </Box>
                 {other.name}
                 {other.jar ? " (jar)" : ""}
-              </Box>
+              </ButtonBase>
             ))}
           </Box>
         </Box>
       ))}
+      <InAMould colours={[swatch, ...beside.map((other) => other.swatch)]} />
       <Box sx={{ color: "text.secondary", mt: 1 }}>
         A guess by their wet look; the cured chip decides. Under clear flakes a black back makes
         them shine.

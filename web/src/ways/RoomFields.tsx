@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import type { FieldError, Room } from "../api/client";
+import { useDefaults } from "../api/queries";
 import { NumberField } from "../ui/NumberField";
 import { leftOut } from "../ui/path";
 import { ClockField } from "../ui/When";
@@ -36,7 +37,7 @@ export function RoomFields({ room, errors, onChange }: Props) {
     set(later.map((c, i) => (i === index ? { ...c, ...change } : c)));
   const at = (index: number, field: string) =>
     errors.find((e) => e.field === `later[${index}].${field}`);
-  const cold = room.temperatureC - 6;
+  const night = useDefaults().data?.coldNight;
   const warms = errors.find((e) => e.field === "warmsPerHourK");
   return (
     <Box role="group" aria-label="The room later on" sx={{ pt: 0.75, display: "grid", gap: 1.25 }}>
@@ -103,11 +104,17 @@ export function RoomFields({ room, errors, onChange }: Props) {
         {later.length === 0 ? (
           <Button
             variant="outlined"
+            disabled={!night}
             onClick={() =>
+              night &&
               set([
-                { fromMinutes: 22 * 60, temperatureC: Math.max(5, cold), days: "EVERY_DAY" },
                 {
-                  fromMinutes: 7 * 60,
+                  fromMinutes: night.fromMinutes,
+                  temperatureC: Math.max(5, room.temperatureC - night.colderK),
+                  days: "EVERY_DAY",
+                },
+                {
+                  fromMinutes: night.toMinutes,
                   temperatureC: room.temperatureC,
                   days: "EVERY_DAY",
                 },

@@ -88,6 +88,7 @@ export const POURING_GROUPS: readonly Group[] = [
       "habits.care.dampFromPercent",
       "habits.care.standsOn",
       "habits.care.fill",
+      "habits.care.stream",
     ],
     specs: ({ habits }) => [
       {
@@ -164,6 +165,18 @@ export const POURING_GROUPS: readonly Group[] = [
         width: 185,
         choices: [["DOMED", "to a dome"]],
       },
+      {
+        path: "habits.care.stream",
+        label: "Resin goes in",
+        kind: "choice",
+        blank: "as it comes",
+        width: 190,
+        choices: [
+          ["CLOSE_SLOW", "close and slowly"],
+          ["THIN_HIGH", "thin, from high up"],
+          ["DOWN_THE_WALL", "down the wall"],
+        ],
+      },
     ],
     why: ({ habits }) => [
       habits.care?.moulds === "ALCOHOL_WIPE"
@@ -184,6 +197,9 @@ export const POURING_GROUPS: readonly Group[] = [
       habits.care?.fill?.kind === "DOMED"
         ? "A dome of a millimetre, or as much more as the resin loses by its label, as far as its skin holds it. Others fill level, for a flat back."
         : "Level with the rim: a flat back, a little lower when it has cured. Others fill to a dome.",
+      habits.care?.stream === "THIN_HIGH"
+        ? "A thin stream from high up draws bubbles out. Others pour close and slowly; over dust the stream moves, and a slow mould has its own way."
+        : "Close and slowly draws no air in; from high up and thin it loses the bubbles it has. Slow and dusted moulds have their own way.",
     ],
   },
   {

@@ -144,6 +144,9 @@ export function findingText(finding: Finding, plan: Plan, units: Units): string 
     case "MOULD_TWICE":
       return `${capital(place)} is wanted ${finding.value} times at once, and there are ${finding.limit}.`;
     case "MOULD_BOOKED":
+      if (finding.other && !finding.other.id) {
+        return `${capital(place)}: with those that stayed with earlier pieces ${finding.value} are wanted, and there were ${finding.limit}. Count what is left under Moulds.`;
+      }
       return finding.severity === "BREACH"
         ? `${capital(place)}: with the pieces of ${otherName(finding)} ${finding.value} are wanted at once, and there are ${finding.limit}.`
         : `${capital(place)} is also in ${otherName(finding)} at that time; nobody has noted how many there are.`;

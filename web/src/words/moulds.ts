@@ -29,3 +29,9 @@ export const WANTS: Record<MouldView["wants"][number], string> = {
 export function wantWords(view: MouldView): string[] {
   return view.wants.map((want) => WANTS[want]);
 }
+
+/** What stays with its piece is not there again; plans go by what is left. */
+export function usedUpText(used: number, counted: number): string {
+  const left = Math.max(0, counted - used);
+  return `${used} of these ${counted} stayed with their pieces since you counted: ${left === 0 ? "none is" : left === 1 ? "one is" : `${left} are`} left.`;
+}

@@ -18,6 +18,13 @@ const BUBBLES: Record<string, string> = {
   ALCOHOL_MIST: "A fine mist of alcohol. No flame and no hot air near it.",
 };
 
+/** How resin is let into a mould. */
+const STREAMS: Record<string, string> = {
+  CLOSE_SLOW: "Close above the mould and slowly, so that no air goes in.",
+  THIN_HIGH: "A thin stream from high up: it draws the bubbles out.",
+  DOWN_THE_WALL: "Down the wall: it runs across the floor and pushes the air before it.",
+};
+
 /** How bubbles are brought out of the mix, before it is poured. */
 const RELEASES: Record<string, string> = {
   FLAME: "A flame over the cup, once across and away. Never with alcohol or ink about.",
@@ -169,6 +176,10 @@ export function sayWords(say: Say, units: Units, at: (seconds: number) => string
       return "While it flows. It goes on drifting until it gels: nobody knows how it will look.";
     case "PATCH":
       return "On a wiped, dry mould; try a patch first, and keep it.";
+    case "PATCH_KEPT":
+      return `On a wiped, dry mould, as on the patch that is kept: ${text}.`.replace("..", ".");
+    case "STREAM":
+      return STREAMS[text] ?? "";
     case "WATER_RENEWED":
       return "Renew the hot water: a cold room cools it. Keep water out of the bottle; it scalds.";
     case "INNER_OUT":

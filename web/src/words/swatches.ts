@@ -16,7 +16,7 @@ const words = (was: Faded) => FADED.find(([key]) => key === was)?.[1] ?? "";
 /** What is in it, and how thick it is. */
 export function chipText({ chip }: ChipView, units: Units): string {
   const doses = chip.doses.map((d) => `${Number(d.percentOfMix.toFixed(2))} % ${d.colourantName}`);
-  return `${doses.length === 0 ? "no colour" : doses.join(", ")}; ${showWith(units.LENGTH, chip.thicknessMm)} thick; made ${dayName(chip.madeOn)}`;
+  return `${chip.wall ? `${chip.wall} first; ` : ""}${doses.length === 0 ? "no colour" : doses.join(", ")}; ${showWith(units.LENGTH, chip.thicknessMm)} thick; made ${dayName(chip.madeOn)}`;
 }
 
 /** How it looked after so long: "after 3 months the same". */
@@ -37,4 +37,9 @@ export function nextText({ nextLook, due }: ChipView): string {
     : nextLook === undefined
       ? "A year of looks is over."
       : `Look again ${dayName(nextLook)}.`;
+}
+
+/** A patch of work on a mould's wall, as a design names it. */
+export function patchText(chip: ChipView["chip"]): string {
+  return `${chip.wall ?? ""} under ${chip.colourName}, ${dayName(chip.madeOn)}`;
 }

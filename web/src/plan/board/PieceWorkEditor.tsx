@@ -14,6 +14,7 @@ import { InnerFields } from "../../moulds/InnerFields";
 import { Fields, type FieldSpec } from "../../ui/Fields";
 import { leftOut } from "../../ui/path";
 import { FINISH_WORDS, SURFACE_WORDS } from "../../words/tasks";
+import { KeptPatches } from "./KeptPatches";
 
 interface Props {
   work: PieceWork | undefined;
@@ -135,6 +136,7 @@ const SURFACE: FieldSpec[] = [
   { path: "minutes", label: "A cavity takes", kind: "number", symbol: "min", needed: true },
   { path: "dryingMinutes", label: "Dries for", kind: "number", symbol: "min", needed: true },
   { path: "with", label: "With", kind: "text", width: 180 },
+  { path: "patch", label: "A tried patch is kept", kind: "text", width: 230 },
 ];
 
 const FINISHING: FieldSpec[] = [
@@ -255,6 +257,10 @@ export function PieceWorkEditor({ work, shelf, errors, at, onChange }: Props) {
             specs={SURFACE}
             draft={step}
             errors={under(`surface[${i}]`)}
+            onChange={(next) => onChange({ ...now, surface: put(surface, i, next) })}
+          />
+          <KeptPatches
+            step={step}
             onChange={(next) => onChange({ ...now, surface: put(surface, i, next) })}
           />
         </Row>

@@ -226,7 +226,7 @@ class LearnedTest {
     assertThat(learned).containsKey("hands/POUR_SECONDS_CAVITY/" + World.SLOW_HANDS);
     assertThat(get("hands/POUR_SECONDS_CAVITY/evenings?person=" + World.SLOW_HANDS).size())
         .isGreaterThanOrEqualTo(3);
-    ((ObjectNode) session.get("hands")).put("pourSecondsCavity", 33.3).put("pourSecondsMl", 3.33);
+    ((ObjectNode) session.get("hands")).put("pourSecondsMl", 3.33);
     assertThat(hands(session)).doesNotContainKey("hands/POUR_SECONDS_CAVITY/" + World.SLOW_HANDS);
   }
 

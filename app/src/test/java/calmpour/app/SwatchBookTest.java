@@ -76,6 +76,7 @@ class SwatchBookTest {
         add("x", Map.of("madeOn", LocalDate.now(ZoneOffset.UTC).plusDays(40).toString())),
         "madeOn");
     refused(add("x", Map.of("note", "n".repeat(400))), "note");
+    refused(add("x", Map.of("wall", "w".repeat(101))), "wall");
     String id = UUID.randomUUID().toString();
     add(id, Map.of());
     String looks = "/api/swatches/" + id + "/looks";
@@ -108,6 +109,7 @@ class SwatchBookTest {
     page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Ember")).click();
     page.getByLabel("Thickness").fill("4");
     Seen.typeMoment(page, "Made on", "01Jun2026");
+    page.getByLabel("Dusted or painted first with").fill("bronze dust");
     page.getByLabel("Note").fill("from the bell pushes");
     button(page, "Keep the chip").click();
     Locator book =
@@ -115,6 +117,7 @@ class SwatchBookTest {
     Locator card =
         book.getByRole(AriaRole.LISTITEM)
             .filter(new Locator.FilterOptions().setHasText("from the bell pushes"));
+    assertThat(card).containsText("bronze dust first; ");
     assertThat(card).containsText("4 mm thick");
     page.navigate(app.url("/today"));
     page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Swatches to look at"))

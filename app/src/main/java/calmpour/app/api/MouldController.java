@@ -4,6 +4,7 @@ import calmpour.app.format.Photos;
 import calmpour.app.store.MeshStore;
 import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
+import calmpour.app.work.SettingsDesk;
 import calmpour.core.check.Check;
 import calmpour.core.check.Range;
 import calmpour.core.mould.Cavity;
@@ -48,8 +49,10 @@ public class MouldController {
 
   private final ShelfStore shelf;
   private final MeshStore meshes;
+  private final SettingsDesk settings;
 
-  MouldController(ShelfStore shelf, MeshStore meshes) {
+  MouldController(ShelfStore shelf, MeshStore meshes, SettingsDesk settings) {
+    this.settings = settings;
     this.shelf = shelf;
     this.meshes = meshes;
   }
@@ -157,9 +160,17 @@ public class MouldController {
     return thinned;
   }
 
-  /** A mould with what its cavities hold, ready to be drawn. */
+  /**
+   * A mould with what its cavities hold, ready to be drawn.
+   *
+   * @param usedUp settings that pieces stayed in since they were counted; null where nobody counts
+   */
   public record MouldView(
-      Mould mould, List<CavityView> cavities, List<MouldState.Want> wants, boolean photo) {}
+      Mould mould,
+      List<CavityView> cavities,
+      List<MouldState.Want> wants,
+      boolean photo,
+      @Nullable Integer usedUp) {}
 
   /** One cavity as it is drawn. */
   public record CavityView(
@@ -179,8 +190,22 @@ public class MouldController {
                 m,
                 m.cavities().stream().map(MouldController::view).toList(),
                 m.state() == null ? List.of() : m.state().wants(),
-                pictured.contains(m.id())))
+                pictured.contains(m.id()),
+                settings.usedUp(m)))
         .toList();
+  }
+
+  /** Says that there are as many of a setting again as are written on it. */
+  @PostMapping("/{id}/counted")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void counted(@PathVariable String id) {
+    Mould mould =
+        shelf
+            .find(ShelfKind.MOULD, id)
+            .orElseThrow(() -> new NotFoundException("there is no such mould on the shelf"));
+    if (!settings.countedAnew(mould)) {
+      throw new NotFoundException("nobody counts these: they do not stay with their pieces");
+    }
   }
 
   private static CavityView view(Cavity cavity) {

@@ -1,9 +1,9 @@
 package calmpour.app.api;
 
-import calmpour.app.store.OtherSessions;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.work.PlanDesk;
 import calmpour.app.work.SaidByEvenings;
+import calmpour.app.work.SettingsDesk;
 import calmpour.core.check.Check;
 import calmpour.core.cure.CureCurve;
 import calmpour.core.derive.Derivation;
@@ -42,14 +42,14 @@ public class PlanController {
   private final PlanDesk plans;
   private final ShelfStore shelf;
 
-  private final OtherSessions others;
+  private final SettingsDesk others;
   private final Tickets tickets;
   private final SaidByEvenings evenings;
 
   PlanController(
       PlanDesk plans,
       ShelfStore shelf,
-      OtherSessions others,
+      SettingsDesk others,
       Tickets tickets,
       SaidByEvenings evenings) {
     this.evenings = evenings;
@@ -65,7 +65,7 @@ public class PlanController {
    * @param id of the kept session that is asked about, so that it is not in its own way
    */
   private Workshop workshop(@Nullable String id) {
-    return shelf.workshop().withBookings(others.bookings(id));
+    return shelf.workshop().withBookings(others.inTheWay(id));
   }
 
   /**

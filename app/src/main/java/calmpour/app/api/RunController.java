@@ -1,6 +1,5 @@
 package calmpour.app.api;
 
-import calmpour.app.store.OtherSessions;
 import calmpour.app.store.RunStore;
 import calmpour.app.store.RunStore.KeptRun;
 import calmpour.app.store.ShelfStore;
@@ -9,6 +8,7 @@ import calmpour.app.store.WorkshopClock;
 import calmpour.app.work.PlanDesk;
 import calmpour.app.work.RunDesk;
 import calmpour.app.work.SaidByEvenings;
+import calmpour.app.work.SettingsDesk;
 import calmpour.app.work.StandsNow;
 import calmpour.core.check.Check;
 import calmpour.core.check.Problem;
@@ -53,7 +53,7 @@ public class RunController {
   private final RunDesk desk;
   private final PlanDesk plans;
   private final ShelfStore shelf;
-  private final OtherSessions others;
+  private final SettingsDesk others;
   private final WorkshopClock clock;
   private final Watchers watchers;
   private final SaidByEvenings evenings;
@@ -63,7 +63,7 @@ public class RunController {
       RunDesk desk,
       PlanDesk plans,
       ShelfStore shelf,
-      OtherSessions others,
+      SettingsDesk others,
       WorkshopClock clock,
       Watchers watchers,
       SaidByEvenings evenings) {
@@ -142,7 +142,7 @@ public class RunController {
     Workshop workshop = shelf.workshop();
     Session session = request.session();
     WorkedPlan worked =
-        plans.shown(session, workshop.withBookings(others.bookings(request.sessionId())));
+        plans.shown(session, workshop.withBookings(others.inTheWay(request.sessionId())));
     Plan plan = worked.plan();
     if (request.poured() != null && request.poured()) {
       return poured(request, worked);

@@ -1,11 +1,11 @@
 package calmpour.app.api;
 
 import calmpour.app.store.Formats;
-import calmpour.app.store.OtherSessions;
 import calmpour.app.store.SavedSession;
 import calmpour.app.store.SessionStore;
 import calmpour.app.store.ShelfStore;
 import calmpour.app.work.PlanDesk;
+import calmpour.app.work.SettingsDesk;
 import calmpour.core.check.Check;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
@@ -36,14 +36,14 @@ public class SessionController {
   private final SessionStore sessions;
   private final ShelfStore shelf;
   private final PlanDesk plans;
-  private final OtherSessions others;
+  private final SettingsDesk others;
   private final Formats formats;
 
   SessionController(
       SessionStore sessions,
       ShelfStore shelf,
       PlanDesk plans,
-      OtherSessions others,
+      SettingsDesk others,
       Formats formats) {
     this.sessions = sessions;
     this.shelf = shelf;
@@ -203,7 +203,7 @@ public class SessionController {
     try {
       Workshop workshop = shelf.workshop();
       String id = before == null ? null : before.id();
-      WorkedPlan worked = plans.shown(session, workshop.withBookings(others.bookings(id)));
+      WorkedPlan worked = plans.shown(session, workshop.withBookings(others.inTheWay(id)));
       return new SessionStore.Kept(worked.job().used(), worked.plan());
     } catch (InvalidValuesException cannotBePlanned) {
       return before == null

@@ -2,6 +2,7 @@ package calmpour.app.api;
 
 import calmpour.app.store.ShelfKind;
 import calmpour.app.store.ShelfStore;
+import calmpour.app.work.SettingsDesk;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import calmpour.core.cup.CupKind;
@@ -30,9 +31,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 public class ShelfController {
   private final ShelfStore shelf;
+  private final SettingsDesk settings;
 
-  ShelfController(ShelfStore shelf) {
+  ShelfController(ShelfStore shelf, SettingsDesk settings) {
     this.shelf = shelf;
+    this.settings = settings;
   }
 
   @GetMapping("/workshop")
@@ -42,7 +45,9 @@ public class ShelfController {
 
   @PutMapping("/moulds/{id}")
   Mould putMould(@PathVariable String id, @RequestBody Mould mould) {
-    return put(ShelfKind.MOULD, id, mould);
+    Mould kept = put(ShelfKind.MOULD, id, mould);
+    settings.kept(kept);
+    return kept;
   }
 
   @DeleteMapping("/moulds/{id}")

@@ -80,6 +80,7 @@ public class SwatchController {
    *
    * @param id chosen by whoever tells it, so that telling it twice is telling it once
    * @param strengthPercent of its recipe; null for as it is written
+   * @param wall what was dusted or painted on the mould before it; null for nothing
    */
   public record NewChip(
       String id,
@@ -87,7 +88,8 @@ public class SwatchController {
       @Nullable Double strengthPercent,
       @Nullable Double thicknessMm,
       @Nullable LocalDate madeOn,
-      @Nullable String note) {
+      @Nullable String note,
+      @Nullable String wall) {
     public NewChip {
       new Check()
           .name("id", id)
@@ -107,7 +109,7 @@ public class SwatchController {
   public record ChipSeen(@Nullable LocalDate on, Chip.Faded was, @Nullable String note) {}
 
   private static final List<String> CHIP_HEADS =
-      List.of("colour", "made on", "thickness mm", "recipe", "looked", "note");
+      List.of("colour", "made on", "thickness mm", "recipe", "wall", "looked", "note");
 
   /** All chips as a table, with how they looked. */
   @GetMapping(path = "/swatches.csv", produces = "text/csv")
@@ -129,6 +131,7 @@ public class SwatchController {
                                 + JournalTableController.text(d.percentOfMix())
                                 + " %")
                         .collect(Collectors.joining("; ")),
+                    c.wall() == null ? "" : c.wall(),
                     c.looks().stream()
                         .map(l -> l.on() + " " + l.was().name())
                         .collect(Collectors.joining("; ")),
@@ -190,7 +193,8 @@ public class SwatchController {
               Objects.requireNonNull(made.thicknessMm()),
               madeOn,
               made.note(),
-              List.of()));
+              List.of(),
+              made.wall()));
     }
     return swatches();
   }

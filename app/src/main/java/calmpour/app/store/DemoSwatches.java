@@ -58,7 +58,7 @@ class DemoSwatches {
         }
       }
       String id = "demo-" + colour.id();
-      book.keep(new Chip(id, colour.id(), colour.name(), doses, THICK_MM, made, null, looks));
+      book.keep(new Chip(id, colour.id(), colour.name(), doses, THICK_MM, made, null, looks, null));
       book.picture(id, DrawnPiece.chip(colour.swatch(), monthsAgo));
       monthsAgo -= 2;
     }

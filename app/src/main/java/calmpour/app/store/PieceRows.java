@@ -73,6 +73,7 @@ final class PieceRows {
           .with(JOURNAL_PIECE.LINE, piece.line())
           .with(JOURNAL_PIECE.CAVITY, piece.cavity())
           .with(JOURNAL_PIECE.MOULD_ID, view.mouldId())
+          .with(JOURNAL_PIECE.CAVITY_ID, view.cavityId())
           .with(JOURNAL_PIECE.MOULD_NAME, piece.mouldName())
           .with(
               JOURNAL_PIECE.RESIN_ID,

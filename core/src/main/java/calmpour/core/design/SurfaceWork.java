@@ -10,8 +10,15 @@ import org.jspecify.annotations.Nullable;
  * @param minutes of hands for one cavity
  * @param dryingMinutes until resin may touch it
  * @param with what, in the maker's words
+ * @param patch where a patch of it that was tried is kept, in the maker's words; null where none
+ *     was
  */
-public record SurfaceWork(Kind kind, double minutes, double dryingMinutes, @Nullable String with) {
+public record SurfaceWork(
+    Kind kind,
+    double minutes,
+    double dryingMinutes,
+    @Nullable String with,
+    @Nullable String patch) {
   public static final Range MINUTES = new Range(0.1, 240);
   public static final Range DRYING_MINUTES = new Range(0, 10_080);
   private static final int WITH_LENGTH = 200;
@@ -47,11 +54,12 @@ public record SurfaceWork(Kind kind, double minutes, double dryingMinutes, @Null
         .within("minutes", minutes, MINUTES)
         .within("dryingMinutes", dryingMinutes, DRYING_MINUTES)
         .atMost("with", with, WITH_LENGTH)
+        .atMost("patch", patch, WITH_LENGTH)
         .orThrow();
   }
 
   /** With the usual times. */
   public static SurfaceWork usual(Kind kind) {
-    return new SurfaceWork(kind, kind.usualMinutes, kind.usualDrying, null);
+    return new SurfaceWork(kind, kind.usualMinutes, kind.usualDrying, null, null);
   }
 }

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param fill how far moulds are filled where the piece does not say; null for flush
  * @param dampFromPercent humidity from which air is damp where the label does not say, %; null for
  *     what is usual for that kind of resin
+ * @param stream how resin is let into a mould that wants nothing else; null where nobody says
  */
 @RecordBuilder
 public record Care(
@@ -33,7 +34,8 @@ public record Care(
     double leavingDays,
     @Nullable StandsOn standsOn,
     @Nullable FillTo fill,
-    @Nullable Double dampFromPercent)
+    @Nullable Double dampFromPercent,
+    @Nullable Stream stream)
     implements CareBuilder.With {
   public static final Range MOULD_DRY_MINUTES = new Range(0, 1_440);
   public static final Range HALF_FILL_REST_MINUTES = new Range(0, 120);
@@ -76,6 +78,16 @@ public record Care(
     STONE
   }
 
+  /** How resin is let into a mould. */
+  public enum Stream {
+    /** Just above it and slowly, so that it draws no air in. */
+    CLOSE_SLOW,
+    /** Thin and from high up, so that bubbles are drawn out of it. */
+    THIN_HIGH,
+    /** Down the wall, so that it runs across the floor and pushes the air before it. */
+    DOWN_THE_WALL
+  }
+
   /** When a piece is ready to hand over. */
   public enum Leaving {
     FULL_CURE,
@@ -102,6 +114,7 @@ public record Care(
         lampMinutes,
         leaving,
         leavingDays,
+        null,
         null,
         null,
         null);

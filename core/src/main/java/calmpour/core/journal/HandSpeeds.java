@@ -221,16 +221,21 @@ public final class HandSpeeds {
     return now;
   }
 
-  /** By which speed a kind of step goes that these hands have just as it was learned. */
+  /**
+   * The first speed by which a kind of step goes, where these hands have each of them just as it
+   * was learned.
+   */
   public static Optional<Speed> says(Hands hands, List<Learned> learned, Task.Kind kind) {
-    return Speed.of(kind).stream()
-        .filter(speed ->
-            learned.stream()
-                .anyMatch(l ->
-                    l.speed() == speed
-                        && l.enough()
-                        && Math.abs(speed.planned(hands) - speed.told(l.seconds())) < SAME))
-        .findFirst();
+    List<Speed> all = Speed.of(kind);
+    boolean each =
+        all.stream()
+            .allMatch(speed ->
+                learned.stream()
+                    .anyMatch(l ->
+                        l.speed() == speed
+                            && l.enough()
+                            && Math.abs(speed.planned(hands) - speed.told(l.seconds())) < SAME));
+    return each ? all.stream().findFirst() : Optional.empty();
   }
 
   /** Far below what speeds are told to, s. */

@@ -71,7 +71,7 @@ public final class Meniscus {
   }
 
   /** Its mean height as a share of the highest: half for a cap, nearly all for a wide puddle. */
-  private double fullness() {
+  public double fullness() {
     double x = Math.min(FLAT, acrossMm / capillaryMm);
     if (round) {
       double zero = bessel(0, x);

@@ -85,7 +85,7 @@ final class PlanNotes {
                   .given(
                       "mean height, of the highest",
                       null,
-                      above.ml() * 100_000 / (opening * above.mm()),
+                      above.meanShare() * 100,
                       "%",
                       Origin.ASSUMED)
                   .given("most that its skin holds", null, above.mostMm(), "mm", Origin.ASSUMED));
@@ -155,7 +155,7 @@ final class PlanNotes {
    * ended, by its kind, s: back from the pour, always to what ended last before; what lies between
    * is waiting.
    */
-  private static Map<String, Integer> until(Batch batch, Cup.Pour pour, List<Task> tasks) {
+  private Map<String, Integer> until(Batch batch, Cup.Pour pour, List<Task> tasks) {
     List<Task> before =
         tasks.stream()
             .filter(t -> t.batch() == batch.number() && t.takesSeconds() > 0)
@@ -177,9 +177,20 @@ final class PlanNotes {
         break;
       }
       int began = Math.max(last.startSeconds(), batch.times().startSeconds());
-      spent.merge(last.kind().name(), Math.max(0, ended - began), Integer::sum);
+      spent.merge(named(batch, last), Math.max(0, ended - began), Integer::sum);
       at = began;
     }
     return spent;
+  }
+
+  /** Powder has a speed of its own. */
+  private String named(Batch batch, Task task) {
+    boolean powder =
+        task.kind() == Task.Kind.TINT
+            && batch.cups().stream()
+                .filter(c -> c.id().equals(task.cupId()))
+                .flatMap(c -> c.tintIn(job.in(batch.resinId())).shares().stream())
+                .anyMatch(s -> s.colourant().form().dry());
+    return powder ? "TINT_WITH_POWDER" : task.kind().name();
   }
 }

@@ -325,8 +325,9 @@ public record Job(
    * @param mm in its middle
    * @param ml of the layer's volume that it is
    * @param mostMm before it runs over
+   * @param meanShare its mean height as a share of the highest
    */
-  public record Above(double mm, double ml, double mostMm) {}
+  public record Above(double mm, double ml, double mostMm, double meanShare) {}
 
   /** A colour of a layer and how much of it. */
   public record ColourShare(Colour colour, double volumeMl) {}

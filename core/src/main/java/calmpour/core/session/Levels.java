@@ -169,19 +169,19 @@ final class Levels {
     double most = skin.highestMm();
     MouldMake make = kind.make();
     if (make != null && make.opening() == MouldMake.Opening.FLAT) {
-      return new Job.Above(0, runsOff(make, mould), most);
+      return new Job.Above(0, runsOff(make, mould), most, skin.fullness());
     }
     if (to.mm() == null && make != null && make.opening() == MouldMake.Opening.CLOSED) {
       double surplus =
           make.surplusMl() == null ? profile.volumeMl() * USUAL_SURPLUS : make.surplusMl();
-      return new Job.Above(open ? skin.heightMm(surplus) : 0, surplus, most);
+      return new Job.Above(open ? skin.heightMm(surplus) : 0, surplus, most, skin.fullness());
     }
     if (!open) {
       return null;
     }
     double mm =
         to.mm() == null ? Math.min(most, Math.max(USUAL_DOME_MM, skin.heightMm(lostMl))) : to.mm();
-    return new Job.Above(mm, skin.volumeMl(mm), most);
+    return new Job.Above(mm, skin.volumeMl(mm), most, skin.fullness());
   }
 
   /**

@@ -67,6 +67,17 @@ public record Room(
         .orThrow();
   }
 
+  /**
+   * A heater that is off over night, where nobody says more (starting values, no source).
+   *
+   * @param fromMinutes after midnight
+   * @param toMinutes after midnight, when it is as warm again as when the work begins
+   * @param colderK than when the work begins
+   */
+  public record ColdNight(int fromMinutes, int toMinutes, double colderK) {
+    public static final ColdNight USUAL = new ColdNight(22 * 60, 7 * 60, 6);
+  }
+
   /** On which days something changes. */
   public enum Days {
     EVERY_DAY,

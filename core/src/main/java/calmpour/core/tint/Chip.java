@@ -20,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param doses as its recipe was then
  * @param note in the maker's words; null for none
  * @param looks in their order
+ * @param wall what was dusted or painted on the mould before it, in the maker's words; null for
+ *     nothing
  */
 public record Chip(
     String id,
@@ -29,9 +31,11 @@ public record Chip(
     double thicknessMm,
     LocalDate madeOn,
     @Nullable String note,
-    List<ChipLook> looks) {
+    List<ChipLook> looks,
+    @Nullable String wall) {
   public static final Range THICKNESS_MM = new Range(0.1, 100);
   private static final int NOTE_LENGTH = 300;
+  private static final int WALL_LENGTH = 100;
   private static final Range LOOKS = new Range(0, 60);
 
   /** When a look tells something, months after it was made: common practice, no source. */
@@ -83,6 +87,7 @@ public record Chip(
         .within("thicknessMm", thicknessMm, THICKNESS_MM)
         .present("madeOn", madeOn)
         .atMost("note", note, NOTE_LENGTH)
+        .atMost("wall", wall, WALL_LENGTH)
         .that(
             looks.size() <= LOOKS.maxInclusive(),
             Problem.outside("looks", Problem.Code.TOO_MANY, looks.size(), LOOKS))
@@ -105,7 +110,8 @@ public record Chip(
         note,
         Stream.concat(looks.stream(), Stream.of(look))
             .sorted(Comparator.comparing(ChipLook::on))
-            .toList());
+            .toList(),
+        wall);
   }
 
   /** The day from which on the next look tells something; empty after a year of looks. */

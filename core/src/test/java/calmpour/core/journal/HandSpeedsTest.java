@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
 import calmpour.core.design.Layer;
+import calmpour.core.habit.Hands;
 import calmpour.core.journal.HandSpeeds.Learned;
 import calmpour.core.journal.HandSpeeds.OfEvening;
 import calmpour.core.journal.HandSpeeds.Speed;
@@ -130,6 +131,21 @@ class HandSpeedsTest {
     List<OfEvening> named =
         HandSpeeds.of(helped, evening(1.5, 0).stream().map(e -> e.withPerson("Tarn")).toList());
     assertThat(seconds(named, Speed.POUR_SECONDS_CAVITY)).isCloseTo(15 * 1.5, within(0.3));
+  }
+
+  /** Pouring goes by two speeds: hands that share one of them were not learned. */
+  @Test
+  void handsSayWhatWasLearnedOnlyWhereAllOfAStepsSpeedsDo() {
+    List<OfEvening> all = new ArrayList<>();
+    for (int i = 0; i < 3; i++) {
+      all.addAll(HandSpeeds.of(RUN, evening(1.5, 0)));
+    }
+    List<Learned> learned = HandSpeeds.learn(all);
+    Hands taken = HandSpeeds.with(Hands.DEFAULT, learned);
+    assertThat(HandSpeeds.says(taken, learned, Task.Kind.POUR)).contains(Speed.POUR_SECONDS_CAVITY);
+    assertThat(HandSpeeds.says(taken.withPourSecondsMl(7.7), learned, Task.Kind.POUR)).isEmpty();
+    assertThat(HandSpeeds.says(taken.withPourSecondsCavity(77), learned, Task.Kind.POUR)).isEmpty();
+    assertThat(HandSpeeds.says(Hands.DEFAULT, learned, Task.Kind.POUR)).isEmpty();
   }
 
   @Test

@@ -654,6 +654,29 @@ class CraftTest {
     assertThat(layered.findings()).noneMatch(f -> f.severity() == Finding.Severity.BREACH);
   }
 
+  /** Powder has a speed of its own, which is told apart from that of liquids. */
+  @Test
+  void timeToSpareTellsPowderFromLiquid() {
+    Colour powder = new Colour("oat", "Oat", "#c8b48c", List.of(new Colour.Part("mica", 1.5)));
+    Colour liquid = new Colour("oat", "Oat", "#c8b48c", List.of(new Colour.Part("tint", 1.5)));
+    assertThat(handsOf(powder)).contains("tint with powder").doesNotContain("tint");
+    assertThat(handsOf(liquid)).contains("tint").doesNotContain("tint with powder");
+  }
+
+  private static List<String> handsOf(Colour colour) {
+    Workshop shop =
+        Samples.workshop(
+            PLAIN, List.of(Samples.mould("push", HOLDS, DEEP)), List.of(colour, Colour.CLEAR));
+    WorkedPlan worked =
+        Samples.planner().work(Samples.session(List.of(push(null).withCount(2))), shop);
+    Derivation spare = worked.explain("plan/spareMinutes").orElseThrow();
+    return spare.inputs().stream()
+        .filter(i -> i.from() != null && i.name().equals("last pour ends"))
+        .flatMap(i -> i.from().inputs().stream())
+        .map(Derivation.Input::name)
+        .toList();
+  }
+
   /** The dome and the cured surface open with what they were worked out from. */
   @Test
   void howFullItIsOpensHowItCameAbout() {

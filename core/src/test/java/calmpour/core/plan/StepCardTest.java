@@ -13,6 +13,7 @@ import calmpour.core.design.PieceWork;
 import calmpour.core.design.PlacedEmbed;
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.embed.Embed;
+import calmpour.core.habit.Care;
 import calmpour.core.habit.Habits;
 import calmpour.core.mould.Mould;
 import calmpour.core.mould.MouldMake;
@@ -60,8 +61,17 @@ class StepCardTest {
   private final WorkedPlan worked = worked(Layer.Meeting.FROM_SIDES);
 
   private static WorkedPlan worked(Layer.Meeting meeting) {
+    return worked(
+        meeting,
+        new SurfaceWork(SurfaceWork.Kind.PRIME, 2, 25, "clear primer", null),
+        MAKE,
+        Habits.DEFAULT);
+  }
+
+  private static WorkedPlan worked(
+      Layer.Meeting meeting, SurfaceWork surface, MouldMake make, Habits habits) {
     Mould bare = Samples.mould("knob", 14, 20.0);
-    Mould mould = new Mould(bare.id(), bare.name(), bare.cavities(), MAKE, null);
+    Mould mould = new Mould(bare.id(), bare.name(), bare.cavities(), make, null);
     PlacedEmbed insert =
         new PlacedEmbed(
             "insert",
@@ -78,7 +88,7 @@ class StepCardTest {
     Layer top = new Layer("brown", null, Join.CURED).withEmbeds(List.of(insert));
     PieceWork work =
         PieceWork.NONE
-            .withSurface(List.of(new SurfaceWork(SurfaceWork.Kind.PRIME, 2, 25, "clear primer")))
+            .withSurface(List.of(surface))
             .withFinishing(
                 List.of(new FinishStep(FinishStep.Kind.VARNISH, 1.5, 4, 2, "matt varnish")));
     Workshop workshop =
@@ -91,7 +101,8 @@ class StepCardTest {
                     new Embed(
                         "insert", "Brass insert M4", 2.0, null, 8.4, true, false, null, null)));
     Session session =
-        Samples.session(List.of(new Piece("knob", 2, List.of(two, top)).withWork(work)));
+        Samples.session(List.of(new Piece("knob", 2, List.of(two, top)).withWork(work)))
+            .withHabits(habits);
     return Samples.planner(new EngineModel()).work(session, workshop);
   }
 
@@ -179,6 +190,42 @@ class StepCardTest {
     assertThat(card(Task.Kind.FINISH, 0).says())
         .contains(new StepCard.Say(StepCard.Code.AGAIN, 4.0, null));
     assertThat(codes(card(Task.Kind.FINISH, 1))).containsExactly(StepCard.Code.WITH);
+  }
+
+  /** Asked for while there is none; named where it is kept. */
+  @Test
+  void aPatchIsTriedFirstAndKept() {
+    SurfaceWork dust = SurfaceWork.usual(SurfaceWork.Kind.DUST);
+    assertThat(codes(surfaceOf(dust))).contains(StepCard.Code.PATCH);
+    SurfaceWork tried = new SurfaceWork(dust.kind(), 2, 0, null, "bronze dust under Harbour");
+    assertThat(surfaceOf(tried).says())
+        .contains(new StepCard.Say(StepCard.Code.PATCH_KEPT, null, "bronze dust under Harbour"))
+        .noneMatch(s -> s.code() == StepCard.Code.PATCH);
+  }
+
+  private static StepCard surfaceOf(SurfaceWork work) {
+    return card(
+        worked(Layer.Meeting.FROM_SIDES, work, MAKE, Habits.DEFAULT), Task.Kind.SURFACE_WORK, 0);
+  }
+
+  /** As is usual here, unless the mould or its wall wants it otherwise. */
+  @Test
+  void resinGoesInAsIsUsualHere() {
+    Habits high = Habits.DEFAULT.withCare(Care.DEFAULT.withStream(Care.Stream.THIN_HIGH));
+    StepCard.Say said = new StepCard.Say(StepCard.Code.STREAM, null, "THIN_HIGH");
+    SurfaceWork paint = SurfaceWork.usual(SurfaceWork.Kind.DETAIL_PAINT);
+    SurfaceWork dust = SurfaceWork.usual(SurfaceWork.Kind.DUST);
+    MouldMake wide = MAKE.withNarrowMouth(false);
+    assertThat(poured(paint, wide, high).says()).contains(said);
+    assertThat(poured(paint, wide, Habits.DEFAULT).says()).doesNotContain(said);
+    assertThat(poured(dust, wide, high).says()).doesNotContain(said);
+    assertThat(poured(paint, MAKE, high).says()).doesNotContain(said);
+    assertThat(poured(paint, wide.withPace(MouldMake.Pace.BY_STICK), high).says())
+        .doesNotContain(said);
+  }
+
+  private static StepCard poured(SurfaceWork surface, MouldMake make, Habits habits) {
+    return card(worked(Layer.Meeting.FROM_SIDES, surface, make, habits), Task.Kind.POUR, 0);
   }
 
   @Test

@@ -13,7 +13,8 @@ class ChipTest {
   private static final LocalDate MADE = LocalDate.of(2026, 3, 31);
 
   private static Chip chip() {
-    return new Chip("c", "harbour", "Harbour", List.of(), 3, MADE, null, List.of());
+    return new Chip(
+        "c", "harbour", "Harbour", List.of(), 3, MADE, null, List.of(), "polished powder");
   }
 
   private static Chip.ChipLook on(LocalDate day) {

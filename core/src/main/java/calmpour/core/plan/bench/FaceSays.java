@@ -2,7 +2,9 @@ package calmpour.core.plan.bench;
 
 import calmpour.core.design.SurfaceWork;
 import calmpour.core.design.WetWork;
+import calmpour.core.habit.Care;
 import calmpour.core.habit.FillTo;
+import calmpour.core.mould.MouldMake;
 import calmpour.core.plan.doc.Cup;
 import calmpour.core.session.Job;
 import java.util.List;
@@ -51,6 +53,18 @@ final class FaceSays {
     }
     if (first && surface.stream().anyMatch(s -> s.kind() == SurfaceWork.Kind.BURNISH)) {
       say(says, StepCard.Code.DARK_BEHIND);
+    }
+  }
+
+  /** As is usual here, where neither mould nor wall wants it otherwise. */
+  void stream(Job.Line line, boolean first, List<StepCard.Say> says) {
+    Care.Stream stream = job.session().habits().care().stream();
+    MouldMake make = line.mould().make();
+    boolean slow = make != null && make.pourTimes() > 1;
+    boolean dusted =
+        first && line.piece().workOrNone().surface().stream().anyMatch(s -> s.kind().loose());
+    if (stream != null && !slow && !dusted && !line.flat()) {
+      say(says, StepCard.Code.STREAM, null, stream.name());
     }
   }
 

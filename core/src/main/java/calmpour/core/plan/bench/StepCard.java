@@ -129,6 +129,8 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     DOME,
     /** {@code value}: mm that stay free below the rim. */
     FREE_RIM,
+    /** How resin is let in here, where neither mould nor wall wants it otherwise. */
+    STREAM,
     /** A slow cavity: a thin stream. */
     SLOWLY,
     /** Drop by drop from a stick. */
@@ -143,6 +145,8 @@ public record StepCard(List<EmbedCard> embeds, List<Say> says) {
     DRIFTS,
     /** Mould wiped and dry before powder or paint; a patch is tried and kept. */
     PATCH,
+    /** The same, as on the patch that is kept: where it is. */
+    PATCH_KEPT,
     /** Renewed while A stands in it: a cold room cools hot water. */
     WATER_RENEWED,
     /** The inner form is drawn out. */

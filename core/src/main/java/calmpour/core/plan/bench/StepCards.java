@@ -222,6 +222,7 @@ public final class StepCards {
     }
     faces.filled(line, level, pour, says);
     FaceSays.dusted(line, first, says);
+    faces.stream(line, first, says);
     if (make == null) {
       return;
     }
@@ -300,7 +301,9 @@ public final class StepCards {
     }
     SurfaceWork work = all.get(which);
     say(says, StepCard.Code.SURFACE, null, work.kind().name());
-    if (which == 0) {
+    if (work.patch() != null && !work.patch().isBlank()) {
+      say(says, StepCard.Code.PATCH_KEPT, null, work.patch());
+    } else if (which == 0) {
       say(says, StepCard.Code.PATCH);
     }
     if (work.with() != null) {
