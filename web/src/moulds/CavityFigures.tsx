@@ -14,6 +14,18 @@ const TALLEST_PX = 230;
 /** Half the volume is seldom half the depth: worth seeing before a part-filled pour. */
 const QUARTERS = ["a quarter", "half of it", "three quarters"];
 
+/** Words closer to each other than that lie on each other. */
+const WORDS_PX = 14;
+
+/** Each quarter by its words; of a shallow mould only the half. */
+function marksOf(quartersMm: number[], pxPerMm: number) {
+  const marks = quartersMm.map((atMm, i) => ({ atMm, words: QUARTERS[i] ?? "" }));
+  const close = quartersMm.some(
+    (at, i) => i > 0 && (at - (quartersMm[i - 1] ?? 0)) * pxPerMm < WORDS_PX,
+  );
+  return close ? marks.slice(1, 2) : marks;
+}
+
 interface Props {
   name: string;
   method: Method;
@@ -40,7 +52,7 @@ export function CavityFigures({ name, method, answer, own }: Props) {
           pxPerMm={pxPerMm}
           wall={14}
           assumed={answer.depthAssumed}
-          marks={answer.quartersMm.map((atMm, i) => ({ atMm, words: QUARTERS[i] ?? "" }))}
+          marks={marksOf(answer.quartersMm, pxPerMm)}
           bands={[{ fromMm: 0, toMm: answer.depthMm, fill: "rgba(127, 168, 178, 0.28)" }]}
           label={`${name} in section, ${answer.volumeMl.toFixed(1)} mL, ${answer.depthMm.toFixed(0)} mm deep`}
         />

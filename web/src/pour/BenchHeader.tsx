@@ -111,19 +111,22 @@ export function BenchHeader(props: Props) {
             label={reads ? "Do not read" : "Read aloud"}
             onClick={() => props.onReads(!reads)}
           />
-          <Small
-            label={props.far ? "Usual letters" : "Large letters"}
-            onClick={() => props.onFar(!props.far)}
-          />
           {props.onFootSwitch && <Small label="Foot switch" onClick={props.onFootSwitch} />}
-          <Small
-            label="Full screen"
-            onClick={() =>
-              void (document.fullscreenElement
-                ? document.exitFullscreen()
-                : document.documentElement.requestFullscreen())
-            }
-          />
+          {/* A narrower screen has its large letters beside what waits. */}
+          <Box sx={{ display: { xs: "none", md: "contents" } }}>
+            <Small
+              label={props.far ? "Usual letters" : "Large letters"}
+              onClick={() => props.onFar(!props.far)}
+            />
+            <Small
+              label="Full screen"
+              onClick={() =>
+                void (document.fullscreenElement
+                  ? document.exitFullscreen()
+                  : document.documentElement.requestFullscreen())
+              }
+            />
+          </Box>
         </Box>
         {props.onStandIns && <Small label="Simulated" onClick={props.onStandIns} />}
         <Small label="?" says="? Guide to the bench" onClick={props.onGuide} />

@@ -30,6 +30,9 @@ interface Props {
   children: ReactNode;
 }
 
+/** More lines than that want the room themselves. */
+const ALL_THERE_IS = 4;
+
 /** One step on the whole bench: what, how much, and to which line. */
 export function StepView(props: Props) {
   const { step, words, plan, units } = props;
@@ -121,8 +124,12 @@ export function StepView(props: Props) {
             sx={{
               m: 0,
               mt: 1,
-              pl: 2.5,
-              fontSize: { xs: "1.02rem", md: "1.3rem" },
+              pl: "1.3em",
+              // Where the words are all there is, they are read from where the hands are.
+              fontSize:
+                words.figure === undefined && props.lines.length <= ALL_THERE_IS
+                  ? { xs: "1.2rem", sm: "1.45rem", md: "1.75rem" }
+                  : { xs: "1.02rem", md: "1.3rem" },
               [LOW]: { fontSize: "1rem" },
             }}
           >

@@ -60,6 +60,7 @@ export function GoesWith({ swatch }: { swatch: string }) {
                 onClick={() => toggle(keyOf(other))}
                 sx={{
                   display: "block",
+                  font: "inherit",
                   textAlign: "left",
                   p: 0.5,
                   borderRadius: 1,

@@ -1,6 +1,7 @@
 import type { Change, Plan, RunState } from "../api/client";
 import { showWith, type Units } from "../units/units";
 import { pourPlace } from "./record";
+import { span } from "./time";
 
 /** One line in parts, each with the figure of the run that it tells; null where it tells none. */
 export interface Standing {
@@ -28,7 +29,7 @@ export function standWords(state: RunState, plan: Plan): Standing {
   const parts: Standing["parts"] = [];
   if (open && late !== 0) {
     parts.push({
-      words: `${Math.abs(late)} min ${late > 0 ? "later" : "sooner"} than planned`,
+      words: `${span(Math.abs(late))} ${late > 0 ? "later" : "sooner"} than planned`,
       of: "run/lateMinutes",
     });
   }
@@ -67,12 +68,12 @@ export function changeWords(
   const sooner = Math.round(change.soonerSeconds / 60);
   if (change.roomC !== undefined && sooner !== 0) {
     parts.push(
-      `the room is ${showWith(units.TEMPERATURE, change.roomC)}: the next cup thickens ${Math.abs(sooner)} min ${sooner > 0 ? "sooner" : "later"}`,
+      `the room is ${showWith(units.TEMPERATURE, change.roomC)}: the next cup thickens ${span(Math.abs(sooner))} ${sooner > 0 ? "sooner" : "later"}`,
     );
   }
   const later = Math.round(change.laterSeconds / 60);
   if (later !== 0) {
-    parts.push(`the rest moves ${Math.abs(later)} min ${later > 0 ? "later" : "sooner"}`);
+    parts.push(`the rest moves ${span(Math.abs(later))} ${later > 0 ? "later" : "sooner"}`);
   }
   if (change.moved.length > 0) {
     parts.push(

@@ -78,6 +78,11 @@ function upTo(step: RunStep, batch: Batch | undefined, units: Units): string {
     : "";
 }
 
+/** What a mould, its wall or a habit wants of the stream. */
+const STREAMS = new Set(["STREAM", "SLOWLY", "BY_STICK", "FUNNEL", "DUSTED"]);
+
+const saysHowToPour = (step: RunStep) => step.card.says.some((say) => STREAMS.has(say.code));
+
 /** A step in the maker's words, as large as the bench wants it. */
 export function stepWords(step: RunStep, plan: Plan, session: Session, units: Units): StepWords {
   const words = plainWords(step, plan, session, units);
@@ -179,7 +184,9 @@ function plainWords(step: RunStep, plan: Plan, session: Session, units: Units): 
       return {
         title: `${cup?.colour.name ?? ""} into ${piece?.mouldName ?? ""}${which}`,
         ...amount(step.targetG, measure, units),
-        how: pour ? `To the line, ${showWith(units.LENGTH, pour.toMm)} deep. Thin stream.` : "",
+        how: pour
+          ? `To the line, ${showWith(units.LENGTH, pour.toMm)} deep.${saysHowToPour(step) ? "" : " Thin stream."}`
+          : "",
         done: "Poured",
       };
     }

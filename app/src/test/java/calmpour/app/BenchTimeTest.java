@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.time.Instant;
@@ -233,6 +234,8 @@ class BenchTimeTest extends BenchScreens {
     String run = begun();
     upTo(run, "POUR");
     Page page = bench(run, width, height);
+    assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Leave")))
+        .isInViewport(new LocatorAssertions.IsInViewportOptions().setRatio(1));
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Large letters"))
         .filter(new Locator.FilterOptions().setVisible(true))
         .first()
