@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import type { Batch, Plan, Session } from "../../api/client";
+import type { Batch, LayerView, Plan, Session } from "../../api/client";
 import { BenchFromAbove } from "../../drawing/BenchFromAbove";
 import { CavitySection } from "../../drawing/CavitySection";
 import { CupDrawing } from "../../drawing/CupDrawing";
@@ -168,6 +168,19 @@ function Cups({
   );
 }
 
+/** What of each colour one layer of a piece takes, in the order it is poured. */
+function gramsOf(plan: Plan, line: number, layer: number, view: LayerView): [string, number][] {
+  const grams = new Map<string, number>();
+  for (const cup of plan.batches.flatMap((batch) => batch.cups)) {
+    for (const pour of cup.pours) {
+      if (pour.line === line && pour.layer === layer && pour.cavity === 1) {
+        grams.set(cup.colour.name, (grams.get(cup.colour.name) ?? 0) + pour.massG);
+      }
+    }
+  }
+  return grams.size === 0 ? [[view.colourName, view.massG]] : [...grams];
+}
+
 /** Every kind of mould in section, with the line that each layer is poured to. */
 function Moulds({ plan, session }: { plan: Plan; session: Session }) {
   const units = useUnits();
@@ -205,8 +218,10 @@ function Moulds({ plan, session }: { plan: Plan; session: Session }) {
             <Box sx={{ maxWidth: MOULDS.widest * 2 }}>A trial: {session.pieces[i].trial}</Box>
           )}
           {piece.layers.map((layer, n) => (
-            <Box key={n}>
-              {layer.colourName} {measured(units, measure, layer.massG)}
+            <Box key={n} sx={{ maxWidth: MOULDS.widest * 2 }}>
+              {gramsOf(plan, i, n, layer)
+                .map(([colour, massG]) => `${colour} ${measured(units, measure, massG)}`)
+                .join(", ")}
             </Box>
           ))}
         </Box>

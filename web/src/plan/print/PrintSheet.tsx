@@ -193,7 +193,7 @@ function Paper({
                     <tr key={pour.id}>
                       <td>☐ {at(pour.startSeconds)}</td>
                       <td>{cupName(batch.cups, cup)}</td>
-                      <td>
+                      <td className="long">
                         {cavityName(plan, pour.line, pour.cavity)}
                         {pour.parts > 1 && `, part ${pour.part} of ${pour.parts}`}
                         {pour.cavity === 1 &&

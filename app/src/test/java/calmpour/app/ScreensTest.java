@@ -1,3 +1,4 @@
+// Longer than other files: what all screens have in common, and the demo as a visitor sees it.
 package calmpour.app;
 
 import static calmpour.app.Seen.button;
@@ -418,6 +419,33 @@ class ScreensTest extends DemoScreens {
     // 6 knobs, 4 bar pulls and 2 cord pulls in two layers, one bell push in one and one in two.
     assertThat(rows).hasCount(1 + 12 + 8 + 4 + 1 + 2);
     assertThat(page.getByText("safety data sheet").last()).isVisible();
+  }
+
+  /** A closed mould says a long line with its pour; a layer of three colours takes some of each. */
+  @Test
+  void thePrintFitsItsPaperAndNamesEveryColour() {
+    var session = RunningApp.demoDocument("sessions/pantry-knobs").put("name", "On narrow paper");
+    session.set(
+        "pieces",
+        RunningApp.JSON.readTree(
+            """
+            [{"mouldId":"ring-pull","count":1,"layers":[{"colourId":"harbour"}]},
+             {"mouldId":"knob-32","count":1,"layers":[{"colourId":"clear","meeting":"IN_SPOTS",
+              "beside":[{"colourId":"bracken","share":0.3},{"colourId":"oat","share":0.3}]}]}]
+            """));
+    Page page =
+        open(demo, "/plan/" + demo.post("/api/sessions", session).body().get("id").asString());
+    group(page, "Batch 1, mixing").waitFor();
+    // A4 between its margins.
+    page.setViewportSize(718, 1_000);
+    page.emulateMedia(
+        new Page.EmulateMediaOptions().setMedia(com.microsoft.playwright.options.Media.PRINT));
+    assertThat(page.getByText("then press the lid over its keys").last()).isVisible();
+    assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(718);
+    assertThat(
+            page.getByText(
+                Pattern.compile("^Clear \\d\\.\\d g, Bracken \\d\\.\\d g, Oat \\d\\.\\d g$")))
+        .isVisible();
   }
 
   @Test
