@@ -136,7 +136,7 @@ const SURFACE: FieldSpec[] = [
   { path: "minutes", label: "A cavity takes", kind: "number", symbol: "min", needed: true },
   { path: "dryingMinutes", label: "Dries for", kind: "number", symbol: "min", needed: true },
   { path: "with", label: "With", kind: "text", width: 180 },
-  { path: "patch", label: "A tried patch is kept", kind: "text", width: 230 },
+  { path: "patch", label: "The patch that was tried", kind: "text", width: 230 },
 ];
 
 const FINISHING: FieldSpec[] = [
