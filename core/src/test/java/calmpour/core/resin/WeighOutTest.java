@@ -95,4 +95,42 @@ class WeighOutTest {
       assertThat(out.totalG()).isGreaterThanOrEqualTo(need - 1e-9);
     }
   }
+
+  /**
+   * By hand, at marks of 1 mL: 2:1 by volume wants 2.67 and 1.33 mL, which 4 and 2 are; they weigh
+   * 6.8 g.
+   */
+  @Test
+  void theLargestBatchIsWeighedWhereMarksAreRead() {
+    ResinSystem resin = Samples.resin(2, 1, MixRatio.Basis.VOLUME, 1.2, 1.0);
+    double need = 4 / 3.0 * (2 * 1.2 + 1);
+    WeighOut out = WeighOut.of(resin, need, MixRatio.Basis.VOLUME, 1, 2, 6.8, 0);
+    assertThat(out.partA().volumeMl()).isEqualTo(4);
+    assertThat(out.partA().massG()).isCloseTo(4.8, within(1e-12));
+    assertThat(out.partB().volumeMl()).isEqualTo(2);
+    WeighOut most = WeighOut.of(resin, need, MixRatio.Basis.VOLUME, 1, 2, 6.7, 0);
+    assertThat(most.partA().volumeMl()).isEqualTo(3);
+    // The other way round too: by weight each part has its volume.
+    assertThat(
+            WeighOut.of(resin, 100, MixRatio.Basis.WEIGHT, 0.1, 2, 1e9, 0).partA().volumeMl() * 1.2)
+        .isCloseTo(
+            WeighOut.of(resin, 100, MixRatio.Basis.WEIGHT, 0.1, 2, 1e9, 0).partA().massG(),
+            within(1e-9));
+  }
+
+  /** By hand: a tenth more A on 2:1 is 2.2 to 1. By volume, 1 mL of A at 1:2 is what binds. */
+  @Test
+  void extraAAndTheSmallerPartByHand() {
+    ResinSystem two = Samples.resin(2, 1, MixRatio.Basis.WEIGHT);
+    assertThat(WeighOut.shareA(two, 10)).isCloseTo(2.2 / 3.2, within(1e-12));
+    assertThat(WeighOut.shareA(two, 0)).isCloseTo(2 / 3.0, within(1e-12));
+    ResinSystem half = Samples.resin(1, 2, MixRatio.Basis.VOLUME, 1.2, 1.0);
+    assertThat(WeighOut.surelyRightFromG(half, MixRatio.Basis.VOLUME, 1, 2))
+        .isCloseTo(1.2 / (1.2 / 3.2) / 0.02, within(1e-9));
+    ResinSystem more = Samples.resin(3, 1, MixRatio.Basis.VOLUME, 1.2, 0.9);
+    assertThat(WeighOut.surelyRightFromG(more, MixRatio.Basis.VOLUME, 2, 2))
+        .isCloseTo(2 * 0.9 / (0.9 / 4.5) / 0.02, within(1e-9));
+    assertThat(WeighOut.surelyRightFromG(more, MixRatio.Basis.WEIGHT, 2, 2))
+        .isCloseTo(2 / (0.9 / 4.5) / 0.02, within(1e-9));
+  }
 }
