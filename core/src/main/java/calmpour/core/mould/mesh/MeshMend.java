@@ -90,6 +90,12 @@ public final class MeshMend {
       check = MeshCheck.of(mesh);
       changes.add(Change.TURNED_OUTSIDE_OUT);
     }
+    TriangleMesh outwards = Shells.outwards(mesh);
+    if (outwards != mesh) {
+      mesh = outwards;
+      check = MeshCheck.of(mesh);
+      changes.add(Change.TURNED_OUTSIDE_OUT);
+    }
     Shells.believable(mesh);
     return new Mended(mesh, before, check, changes);
   }

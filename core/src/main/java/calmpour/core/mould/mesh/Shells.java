@@ -45,13 +45,48 @@ final class Shells {
     Shells shells = new Shells(mesh);
     shells.notRepeated();
     shells.withinItsBox();
+    List<Shell> all = shells.each();
+    if (all.size() > 1) {
+      shells.apart(all);
+    }
+  }
+
+  /**
+   * A shell that lies in no other one and faces inwards takes away room that is there: it is turned
+   * round.
+   *
+   * @param mesh closed
+   * @return the same mesh where there is no such shell
+   */
+  static TriangleMesh outwards(TriangleMesh mesh) {
+    Shells shells = new Shells(mesh);
+    List<Shell> all = shells.each();
+    boolean[] turn = new boolean[mesh.triangles()];
+    boolean some = false;
+    for (Shell shell : all) {
+      if (all.size() > 1 && shells.volume(shell.triangles) < 0 && shells.liesInNone(shell, all)) {
+        shell.triangles.forEach(t -> turn[t] = true);
+        some = true;
+      }
+    }
+    return some ? mesh.turned(turn) : mesh;
+  }
+
+  /**
+   * One closed surface.
+   *
+   * @param box least and greatest x, y, z
+   */
+  private record Shell(List<Integer> triangles, List<Double> box) {}
+
+  private List<Shell> each() {
     Map<Integer, List<Integer>> byShell = new LinkedHashMap<>();
-    for (int t = 0; t < shells.shellOf.length; t++) {
-      byShell.computeIfAbsent(shells.shellOf[t], k -> new ArrayList<>()).add(t);
+    for (int t = 0; t < shellOf.length; t++) {
+      byShell.computeIfAbsent(shellOf[t], k -> new ArrayList<>()).add(t);
     }
-    if (byShell.size() > 1) {
-      shells.apart(List.copyOf(byShell.values()));
-    }
+    return byShell.values().stream()
+        .map(s -> new Shell(s, Arrays.stream(box(s)).boxed().toList()))
+        .toList();
   }
 
   private void notRepeated() {
@@ -75,23 +110,24 @@ final class Shells {
     }
   }
 
-  private void apart(List<List<Integer>> shells) {
+  private void apart(List<Shell> shells) {
     int crossing = 0;
-    int nested = 0;
     for (int i = 0; i < shells.size(); i++) {
       for (int j = i + 1; j < shells.size(); j++) {
-        if (meet(box(shells.get(i)), box(shells.get(j)))) {
-          if (cross(shells.get(i), shells.get(j))) {
-            crossing++;
-          } else if (sameWayInside(shells.get(i), shells.get(j))
-              || sameWayInside(shells.get(j), shells.get(i))) {
-            nested++;
-          }
-        }
+        Shell one = shells.get(i);
+        Shell other = shells.get(j);
+        crossing += meet(one, other) && cross(one.triangles, other.triangles) ? 1 : 0;
       }
     }
     if (crossing > 0) {
       throw new MeshProblem(MeshProblem.Reason.OVERLAPPING, crossing);
+    }
+    int nested = 0;
+    for (Shell shell : shells) {
+      List<Long> round = woundRound(shell, shells);
+      // What holds room begins where nothing is; a hollow begins in what is there once.
+      long begins = volume(shell.triangles) > 0 ? 0 : 1;
+      nested += !round.isEmpty() && sum(round) != begins ? 1 : 0;
     }
     if (nested > 0) {
       throw new MeshProblem(MeshProblem.Reason.NESTED, nested);
@@ -115,9 +151,10 @@ final class Shells {
     return box;
   }
 
-  private boolean meet(double[] a, double[] b) {
+  private boolean meet(Shell a, Shell b) {
     for (int axis = 0; axis < 3; axis++) {
-      if (a[axis] >= b[axis + 3] - hair || b[axis] >= a[axis + 3] - hair) {
+      if (a.box.get(axis) >= b.box.get(axis + 3) - hair
+          || b.box.get(axis) >= a.box.get(axis + 3) - hair) {
         return false;
       }
     }
@@ -201,25 +238,45 @@ final class Shells {
     return side > hair * Math.sqrt(dot(edge, edge));
   }
 
-  /** Whether a shell lies inside another, and both hold room, or both are hollows. */
-  private boolean sameWayInside(List<Integer> inner, List<Integer> outer) {
-    int step = Math.max(1, inner.size() / SAMPLES);
-    for (int i = 0; i < inner.size(); i += step) {
-      int t = inner.get(i);
-      double[] a = at(corners[3 * t]);
-      double[] b = at(corners[3 * t + 1]);
-      double[] c = at(corners[3 * t + 2]);
-      double[] middle = {
-        (a[0] + b[0] + c[0]) / 3, (a[1] + b[1] + c[1]) / 3, (a[2] + b[2] + c[2]) / 3
-      };
-      double winding = winding(middle, outer);
-      boolean clear = Math.abs(winding - Math.rint(winding)) < WHOLE;
+  private boolean liesInNone(Shell shell, List<Shell> all) {
+    List<Long> round = woundRound(shell, all);
+    return !round.isEmpty() && round.stream().allMatch(times -> times == 0);
+  }
+
+  private static long sum(List<Long> times) {
+    return times.stream().mapToLong(t -> t).sum();
+  }
+
+  /**
+   * How often each shell is wound round a place on one of them, which counts as not wound round
+   * itself; empty where every place that was tried lies too near to some wall.
+   */
+  private List<Long> woundRound(Shell one, List<Shell> all) {
+    int step = Math.max(1, one.triangles.size() / SAMPLES);
+    for (int i = 0; i < one.triangles.size(); i += step) {
+      double[] middle = middle(one.triangles.get(i));
+      List<Long> times = new ArrayList<>();
+      boolean clear = true;
+      for (Shell other : all) {
+        boolean near = !other.equals(one) && meet(one, other);
+        double winding = near ? winding(middle, other.triangles) : 0;
+        clear &= Math.abs(winding - Math.rint(winding)) < WHOLE;
+        times.add(Math.round(winding));
+      }
       if (clear) {
-        // Each tells its own side alone: where the one is wound round once, the other undoes it.
-        return Math.rint(winding) != 0 && volume(inner) * Math.rint(winding) > 0;
+        return times;
       }
     }
-    return false;
+    return List.of();
+  }
+
+  private double[] middle(int triangle) {
+    double[] a = at(corners[3 * triangle]);
+    double[] b = at(corners[3 * triangle + 1]);
+    double[] c = at(corners[3 * triangle + 2]);
+    return new double[] {
+      (a[0] + b[0] + c[0]) / 3, (a[1] + b[1] + c[1]) / 3, (a[2] + b[2] + c[2]) / 3
+    };
   }
 
   private double volume(List<Integer> triangles) {

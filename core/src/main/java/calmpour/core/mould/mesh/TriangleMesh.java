@@ -1,5 +1,7 @@
 package calmpour.core.mould.mesh;
 
+import java.util.Arrays;
+
 /** A surface of triangles over shared corners, in file units; never changed once built. */
 public final class TriangleMesh {
   /** Three coordinates a corner: x, y, z of the first, then of the second. */
@@ -110,11 +112,19 @@ public final class TriangleMesh {
 
   /** The same surface turned inside out. */
   public TriangleMesh turned() {
+    boolean[] all = new boolean[triangles()];
+    Arrays.fill(all, true);
+    return turned(all);
+  }
+
+  /** The same surface, some of its triangles facing the other way. */
+  TriangleMesh turned(boolean[] some) {
     int[] other = corners.clone();
-    for (int t = 0; t < other.length; t += 3) {
-      int keep = other[t + 1];
-      other[t + 1] = other[t + 2];
-      other[t + 2] = keep;
+    for (int t = 0; t < some.length; t++) {
+      if (some[t]) {
+        other[3 * t + 1] = corners[3 * t + 2];
+        other[3 * t + 2] = corners[3 * t + 1];
+      }
     }
     return new TriangleMesh(xyz, other);
   }
