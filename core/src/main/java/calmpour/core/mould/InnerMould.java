@@ -101,8 +101,8 @@ public record InnerMould(List<Solid> parts, double clearanceMm, @Nullable Double
   private boolean drawsOut() {
     List<Section.SectionRow> rows = StackedSolids.of(parts).section().rows();
     for (int i = 1; i < rows.size(); i++) {
-      boolean higher = rows.get(i).depthMm() > rows.get(i - 1).depthMm();
-      if (higher && rows.get(i).rightMm() < rows.get(i - 1).rightMm() - 1e-9) {
+      // A step has two rows at one height.
+      if (rows.get(i).rightMm() < rows.get(i - 1).rightMm() - 1e-9) {
         return false;
       }
     }
