@@ -60,7 +60,16 @@ export function BenchHeader(props: Props) {
           {props.heat}
         </Box>
       )}
-      <Box component="header" sx={{ display: "flex", alignItems: "center", gap: { xs: 1, md: 2 } }}>
+      <Box
+        component="header"
+        sx={{
+          display: "flex",
+          alignItems: "center",
+          gap: { xs: 0.5, sm: 1, md: 2 },
+          // The way out is on a phone, too.
+          fontSize: { xs: "0.9rem", sm: "1rem" },
+        }}
+      >
         <Box
           component="h1"
           sx={{
@@ -132,7 +141,13 @@ export function BenchHeader(props: Props) {
         <Small label="?" says="? Guide to the bench" onClick={props.onGuide} />
         <Button
           href={props.leavesFor}
-          sx={{ minHeight: 64, flexShrink: 0, [LOW]: { minHeight: 44 } }}
+          sx={{
+            minHeight: 64,
+            flexShrink: 0,
+            minWidth: { xs: 0, sm: 64 },
+            px: { xs: 0.75, sm: 1 },
+            [LOW]: { minHeight: 44 },
+          }}
         >
           Leave
         </Button>
@@ -161,7 +176,7 @@ function Small({
       sx={{
         minHeight: 64,
         [LOW]: { minHeight: 44 },
-        px: 1.25,
+        px: { xs: 0.75, sm: 1.25 },
         borderRadius: 1,
         font: "inherit",
         color: "text.secondary",

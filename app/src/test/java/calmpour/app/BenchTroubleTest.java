@@ -344,7 +344,8 @@ class BenchTroubleTest extends BenchScreens {
     assertThat(says).containsText("open end to the back");
     assertThat(says).containsText("stands out 40 %");
     assertThat(says).containsText("held until the resin holds it");
-    assertThat(page.getByRole(AriaRole.MAIN)).containsText(Pattern.compile("Until \\d\\d:\\d\\d"));
+    assertThat(page.getByRole(AriaRole.MAIN))
+        .containsText(Pattern.compile("Until (\\w+ )?\\d\\d:\\d\\d"));
     assertThat(
             page.getByRole(
                 AriaRole.IMG,
