@@ -79,7 +79,7 @@ export const queries = new QueryClient({
 
 /** Whatever changes what is kept; the rest asks and changes nothing. */
 const KEEPS =
-  /^(PUT|DELETE) \/api\/(?!plan\/)|^POST \/api\/(sessions(\/file)?|runs(\/[^/]+\/events)?)$/;
+  /^(PUT|DELETE) \/api\/(?!plan\/)|^POST \/api\/(sessions(\/file)?|runs(\/[^/]+\/events)?|moulds\/[^/]+\/counted)$/;
 
 api.use({
   onResponse({ request, response }) {

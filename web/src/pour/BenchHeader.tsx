@@ -34,6 +34,11 @@ interface Props {
   leavesFor: string;
 }
 
+/** From where on keys for sounds, for letters and for the whole screen leave room for the way out. */
+const SOUNDS = "@media (min-width: 760px)";
+const LETTERS = "@media (min-width: 900px)";
+const ALL = "@media (min-width: 1100px)";
+
 /** What run this is, how far it is, and what the bench does with its sounds. */
 export function BenchHeader(props: Props) {
   const { silent, reads } = props;
@@ -65,9 +70,9 @@ export function BenchHeader(props: Props) {
         sx={{
           display: "flex",
           alignItems: "center",
-          gap: { xs: 0.5, sm: 1, md: 2 },
+          gap: { xs: 0.5, sm: 1, lg: 2 },
           // The way out is on a phone, too.
-          fontSize: { xs: "0.9rem", sm: "1rem" },
+          fontSize: { xs: "0.9rem", md: "0.95rem", lg: "1rem" },
         }}
       >
         <Box
@@ -109,7 +114,14 @@ export function BenchHeader(props: Props) {
         <Box sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>{props.time}</Box>
         <Small label={props.room} onClick={props.onRoom} />
         {props.hands && <Small label={props.hands} onClick={props.onHands} />}
-        <Box sx={{ display: { xs: "none", sm: "flex" }, gap: 0.5, [LOW]: { display: "none" } }}>
+        <Box
+          sx={{
+            display: "none",
+            gap: 0.5,
+            [SOUNDS]: { display: "flex" },
+            [LOW]: { display: "none" },
+          }}
+        >
           {!silent && isShut() ? (
             // Touching it is all the browser waits for.
             <Small label="Sound off: touch" onClick={() => undefined} />
@@ -122,11 +134,13 @@ export function BenchHeader(props: Props) {
           />
           {props.onFootSwitch && <Small label="Foot switch" onClick={props.onFootSwitch} />}
           {/* A narrower screen has its large letters beside what waits. */}
-          <Box sx={{ display: { xs: "none", md: "contents" } }}>
+          <Box sx={{ display: "none", [LETTERS]: { display: "contents" } }}>
             <Small
               label={props.far ? "Usual letters" : "Large letters"}
               onClick={() => props.onFar(!props.far)}
             />
+          </Box>
+          <Box sx={{ display: "none", [ALL]: { display: "contents" } }}>
             <Small
               label="Full screen"
               onClick={() =>
@@ -176,7 +190,7 @@ function Small({
       sx={{
         minHeight: 64,
         [LOW]: { minHeight: 44 },
-        px: { xs: 0.75, sm: 1.25 },
+        px: { xs: 0.75, lg: 1.25 },
         borderRadius: 1,
         font: "inherit",
         color: "text.secondary",

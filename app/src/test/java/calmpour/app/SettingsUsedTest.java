@@ -1,9 +1,14 @@
 package calmpour.app;
 
+import static calmpour.app.Seen.button;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -11,6 +16,12 @@ import tools.jackson.databind.node.ObjectNode;
 /** Settings are counted down by what was poured into them. */
 class SettingsUsedTest {
   private static final RunningApp app = RunningApp.sharedDemo();
+  private static final Browser browser = Browser.shared();
+
+  @AfterEach
+  void nothingLeftTheMachine() {
+    assertThat(browser.done()).isEmpty();
+  }
 
   /** What stays with its piece is gone once the evening is over, until somebody counts anew. */
   @Test
@@ -36,7 +47,12 @@ class SettingsUsedTest {
     rim.put("name", "Slate rim, large");
     app.put("/api/moulds/slate-rim", rim);
     assertThat(booked(two)).containsExactly("4 of 3");
-    assertThat(app.post("/api/moulds/slate-rim/counted", Map.of()).status()).isEqualTo(204);
+    Page page = browser.page(1280, 800);
+    page.navigate(app.url("/moulds/slate-rim"));
+    Locator left = page.getByText("2 of these 3 stayed with their pieces since you counted");
+    assertThat(left).containsText("one is left");
+    button(page, "There are 3 again").click();
+    assertThat(left).hasCount(0);
     assertThat(usedUp("slate-rim")).isZero();
     assertThat(booked(two)).isEmpty();
     assertThat(app.post("/api/moulds/no-such/counted", Map.of()).status()).isEqualTo(404);
