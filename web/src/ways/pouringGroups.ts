@@ -169,7 +169,7 @@ export const POURING_GROUPS: readonly Group[] = [
         path: "habits.care.stream",
         label: "Resin goes in",
         kind: "choice",
-        blank: "as it comes",
+        blank: "in a thin stream",
         width: 190,
         choices: [
           ["CLOSE_SLOW", "close and slowly"],

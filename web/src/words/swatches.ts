@@ -39,7 +39,7 @@ export function nextText({ nextLook, due }: ChipView): string {
       : `Look again ${dayName(nextLook)}.`;
 }
 
-/** A patch of work on a mould's wall, as a design names it. */
+/** A patch of work on a mould's wall, as a design names it: with its year, for it stays there. */
 export function patchText(chip: ChipView["chip"]): string {
-  return `${chip.wall ?? ""} under ${chip.colourName}, ${dayName(chip.madeOn)}`;
+  return `${chip.wall ?? ""} under ${chip.colourName}, ${dayName(chip.madeOn)} ${chip.madeOn.slice(0, 4)}`;
 }

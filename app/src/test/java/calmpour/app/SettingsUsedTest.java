@@ -4,6 +4,7 @@ import static calmpour.app.Seen.button;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import calmpour.app.store.SettingsCounted;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.List;
@@ -59,7 +60,13 @@ class SettingsUsedTest {
     ((ObjectNode) rim.get("make")).put("opening", "OPEN");
     app.put("/api/moulds/slate-rim", rim);
     assertThat(app.post("/api/moulds/slate-rim/counted", Map.of()).status()).isEqualTo(404);
+    // Taken off the shelf and put there again with the same number it is counted anew.
+    ((ObjectNode) rim.get("make")).put("opening", "BEZEL");
+    app.put("/api/moulds/slate-rim", rim);
+    SettingsCounted counted = app.bean(SettingsCounted.class);
+    assertThat(counted.countedAt("slate-rim")).isPresent();
     app.delete("/api/moulds/slate-rim");
+    assertThat(counted.countedAt("slate-rim")).isEmpty();
   }
 
   private static JsonNode piece(String mouldId, int count) {

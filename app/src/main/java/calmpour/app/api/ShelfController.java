@@ -54,6 +54,7 @@ public class ShelfController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void removeMould(@PathVariable String id) {
     remove(ShelfKind.MOULD, id);
+    settings.gone(id);
   }
 
   @PutMapping("/resins/{id}")

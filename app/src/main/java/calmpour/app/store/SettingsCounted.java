@@ -28,7 +28,7 @@ public class SettingsCounted {
   /**
    * Notes when they were counted; the same number saved again is no new count.
    *
-   * @param anew whether somebody said that there are as many again
+   * @param anew whether they were counted again, although the number is the same
    */
   public void counted(String mouldId, int copies, boolean anew) {
     OffsetDateTime now = clock.instant().atOffset(ZoneOffset.UTC);

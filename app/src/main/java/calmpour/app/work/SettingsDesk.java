@@ -42,7 +42,7 @@ public class SettingsDesk {
   }
 
   /**
-   * Of which settings somebody said how many there are.
+   * How many settings there are by the last count.
    *
    * @return how many; null where it is no setting, or where nobody said
    */
@@ -64,6 +64,11 @@ public class SettingsDesk {
     } else {
       counted.counted(mould.id(), copies, false);
     }
+  }
+
+  /** A mould that is put on the shelf again later is counted anew. */
+  public void gone(String mouldId) {
+    counted.forget(mouldId);
   }
 
   /**
