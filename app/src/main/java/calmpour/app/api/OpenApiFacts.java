@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
@@ -30,7 +31,8 @@ import tools.jackson.databind.JsonNode;
  * required unless it may be null, and a constant {@code VOLUME_ML} gives the range of {@code
  * volumeMl}. So no annotation of the document's kind has to live in core.
  */
-@Configuration
+@Configuration(proxyBeanMethods = false)
+@Lazy
 class OpenApiFacts {
   static {
     // Documents of any format are told as what they are: some object.
@@ -52,6 +54,7 @@ class OpenApiFacts {
 
   /** Adds the facts to every schema that comes from a record of ours. */
   @Component
+  @Lazy
   static class FromRecords implements ModelConverter {
     @Override
     public @Nullable Schema<?> resolve(

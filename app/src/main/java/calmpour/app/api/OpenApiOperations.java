@@ -16,11 +16,13 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Properties;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
 /** What every operation is for, and how it says no; see {@link Problems} and {@link Gate}. */
 @Component
+@Lazy
 class OpenApiOperations implements OpenApiCustomizer {
   private static final String PROBLEM = "Problem";
 

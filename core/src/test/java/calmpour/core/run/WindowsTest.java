@@ -25,7 +25,7 @@ class WindowsTest {
   private final List<RunEvent> events = new ArrayList<>();
   private Instant now = RUN.begunAt();
 
-  private static Run run() {
+  static Run run() {
     Workshop workshop =
         Samples.workshop(
             Evening.RESIN,

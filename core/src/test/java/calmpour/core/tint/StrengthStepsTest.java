@@ -96,6 +96,8 @@ class StrengthStepsTest {
     Random random = new Random(20_261_128);
     int up = 0;
     int down = 0;
+    int last = 0;
+    int whole = 0;
     for (int i = 0; i < 300; i++) {
       List<Colourant> jars = new ArrayList<>(List.of(Samples.liquid("t")));
       List<Double> recipe = new ArrayList<>(List.of(0.4 + random.nextDouble()));
@@ -108,23 +110,52 @@ class StrengthStepsTest {
         recipe.add(0.2 + random.nextDouble());
       }
       double limit = 3 + 3 * random.nextDouble();
-      double factor = 0.5 + random.nextDouble();
+      double sum = recipe.stream().mapToDouble(Double::doubleValue).sum();
+      // A third of them are near the limit, or wanted beyond it.
+      double factor =
+          random.nextInt(3) == 0
+              ? limit / sum * (0.95 + 0.06 * random.nextDouble())
+              : 0.5 + random.nextDouble();
       StrengthSteps steps = steps(jars, recipe, factor, mix(limit));
       double now = counted(jars, recipe, factor, limit);
-      double sum = recipe.stream().mapToDouble(Double::doubleValue).sum();
       if (steps.stronger() != null) {
         up++;
         assertThat(steps.stronger()).isGreaterThan(factor * 0.97);
         assertThat(sum * steps.stronger()).isLessThanOrEqualTo(limit * (1 + 1e-9));
         assertThat(counted(jars, recipe, steps.stronger(), limit)).isGreaterThan(now);
+        // A whole drop or quarter scoop of what there is most of; the last one ends at the limit.
+        if (steps.lastStep()) {
+          last++;
+          assertThat(sum * steps.stronger()).isCloseTo(limit, within(1e-6));
+        } else {
+          assertThat(ofMost(jars, recipe, steps.stronger())).isCloseTo(0, within(1e-6));
+        }
       }
       if (steps.weaker() != null) {
         down++;
         assertThat(counted(jars, recipe, steps.weaker(), limit)).isLessThan(now);
+        if (steps.weaker() != factor / 2) {
+          whole++;
+          assertThat(ofMost(jars, recipe, steps.weaker())).isCloseTo(0, within(1e-6));
+        }
       }
     }
     assertThat(up).isGreaterThan(150);
     assertThat(down).isGreaterThan(250);
+    assertThat(last).isGreaterThan(8);
+    assertThat(whole).isGreaterThan(150);
+  }
+
+  /** How far what there is most of is from whole counts, in counts. */
+  private static double ofMost(List<Colourant> jars, List<Double> recipe, double factor) {
+    int most = 0;
+    double all = 0;
+    for (int i = 0; i < recipe.size(); i++) {
+      most = recipe.get(i) > recipe.get(most) ? i : most;
+      all += recipe.get(i) * factor;
+    }
+    double counts = recipe.get(most) * factor / (100 - all) * RESIN_G / jars.get(most).countedG();
+    return counts - Math.rint(counts);
   }
 
   private static double counted(

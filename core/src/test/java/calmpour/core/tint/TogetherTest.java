@@ -63,4 +63,51 @@ class TogetherTest {
     assertThat(Together.with("#777777", own, c -> c).opposites()).isEmpty();
     assertThat(Together.with("#777777", own, c -> c).neighbours()).hasSize(3);
   }
+
+  /**
+   * With grey the strongest colours; else the neighbours nearest to 30°, the most opposite first.
+   */
+  @Test
+  void whatGoesBestStandsFirst() {
+    Random random = new Random(20_261_129);
+    int ordered = 0;
+    for (int i = 0; i < 200; i++) {
+      List<String> own =
+          random.ints(14, 0, 0x1000000).mapToObj(c -> String.format("#%06x", c)).toList();
+      Hue of = Hue.of(Rgb.ofHex("#1f4fa3"));
+      Together<String> blue = Together.with("#1f4fa3", own, c -> c);
+      List<Double> beside = turns(blue.neighbours(), of);
+      List<Double> across = turns(blue.opposites(), of);
+      assertThat(beside.stream().map(t -> Math.abs(t - 30)).toList()).isSorted();
+      assertThat(across.stream().map(t -> -t).toList()).isSorted();
+      assertThat(beside).allMatch(t -> t >= 8 && t <= 60).hasSizeLessThanOrEqualTo(3);
+      assertThat(across).allMatch(t -> t >= 140).hasSizeLessThanOrEqualTo(3);
+      long besides =
+          own.stream()
+              .map(c -> Hue.of(Rgb.ofHex(c)))
+              .filter(h -> !h.grey())
+              .mapToDouble(h -> h.from(of))
+              .filter(t -> t > 8 && t < 60)
+              .count();
+      assertThat(beside).hasSize((int) Math.min(3, besides));
+      ordered += beside.size() > 1 && across.size() > 1 ? 1 : 0;
+      List<Double> strong =
+          Together.with("#808080", own, c -> c).neighbours().stream()
+              .map(c -> Hue.of(Rgb.ofHex(c)).chroma())
+              .toList();
+      assertThat(strong.stream().map(c -> -c).toList()).isSorted();
+      double most =
+          own.stream().mapToDouble(c -> Hue.of(Rgb.ofHex(c)).chroma()).max().orElseThrow();
+      assertThat(strong.getFirst()).isEqualTo(most);
+    }
+    assertThat(ordered).isGreaterThan(50);
+    // Its own name in other letters is the same colour; a grey one has no hue to blend with.
+    assertThat(Together.with("#1f4fa3", List.of("#1F4FA3", "#858585"), c -> c))
+        .isEqualTo(new Together<>(List.of(), List.of(), List.of("#858585")));
+    assertThat(Together.with("#777777", List.of("#858585"), c -> c).neighbours()).isEmpty();
+  }
+
+  private static List<Double> turns(List<String> some, Hue of) {
+    return some.stream().map(c -> Hue.of(Rgb.ofHex(c)).from(of)).toList();
+  }
 }
