@@ -6,7 +6,9 @@ import calmpour.core.cure.CureModel;
 import calmpour.core.cure.HalvingRule;
 import calmpour.core.habit.Habits;
 import calmpour.core.habit.Hands;
+import calmpour.core.mould.Measurement;
 import calmpour.core.mould.Mould;
+import calmpour.core.mould.Solid;
 import calmpour.core.plan.Planner;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.LabelFacts;
@@ -133,6 +135,25 @@ public final class Samples {
 
   public static Colourant colourant(String id, ColourantForm form) {
     return new Colourant(id, id, form, "#446688", null, null, null, null, null, null, null);
+  }
+
+  /** A cavity of solids, from the floor up. */
+  public static Measurement solids(Solid... parts) {
+    return new Measurement(
+        Measurement.Method.SOLID,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        null,
+        List.of(parts),
+        List.of(),
+        null,
+        null,
+        null);
   }
 
   public static Mould mould(String id, double volumeMl, Double depthMm) {

@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Who reads the OpenAPI document waits for what makes it; the start does not, and a workshop that
- * never reads it does not hold its 800 classes in memory.
+ * never reads it does not hold its classes in memory.
  */
 @Component
 class LazyDocument implements BeanFactoryPostProcessor {

@@ -13,7 +13,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 /**
  * The API speaks JSON, and records check themselves where they are made. What makes the OpenAPI
  * document brings a library for YAML with a second binding of objects and a checker of annotations;
- * found on the class path both would be set up at every start, a thousand classes for nothing.
+ * found on the class path both would be set up at every start, for nothing.
  */
 @Component
 class Spoken implements ServerHttpMessageConvertersCustomizer, WebMvcConfigurer {

@@ -19,7 +19,6 @@ public final class AsPlanned {
     for (Task task :
         run.plan().tasks().stream()
             .filter(Task::hands)
-            .filter(t -> t.kind() != Task.Kind.READY)
             .sorted(Comparator.comparingInt(Task::endSeconds))
             .toList()) {
       Instant at = run.begunAt().plusSeconds(task.endSeconds());

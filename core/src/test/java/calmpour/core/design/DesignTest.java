@@ -28,22 +28,7 @@ class DesignTest {
   private static final Embed CORK = new Embed("cork", "Cork", null, 0.5, 0.2, true, false, null, 9);
 
   private static Mould shaped(String id, Solid solid) {
-    Measurement measure =
-        new Measurement(
-            Measurement.Method.SOLID,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            List.of(solid),
-            List.of(),
-            null,
-            null,
-            null);
+    Measurement measure = Samples.solids(solid);
     Cavity cavity = new Cavity("main", id, 1, measure, null, null, null, null);
     return new Mould(id, id, List.of(cavity), null, null);
   }

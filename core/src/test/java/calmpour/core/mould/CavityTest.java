@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import calmpour.core.Samples;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import java.util.List;
@@ -24,21 +25,7 @@ class CavityTest {
   }
 
   private static Measurement shape(Solid... parts) {
-    return new Measurement(
-        Measurement.Method.SOLID,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        List.of(parts),
-        List.of(),
-        null,
-        null,
-        null);
+    return Samples.solids(parts);
   }
 
   private static Measurement logged(Measurement.LoggedLevel... levels) {

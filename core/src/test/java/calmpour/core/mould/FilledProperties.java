@@ -3,6 +3,7 @@ package calmpour.core.mould;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import calmpour.core.Samples;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -11,21 +12,7 @@ import net.jqwik.api.constraints.DoubleRange;
 /** Cavities with something standing or lying in them still fill as cavities do. */
 class FilledProperties {
   private static Measurement of(Solid solid) {
-    return new Measurement(
-        Measurement.Method.SOLID,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        List.of(solid),
-        List.of(),
-        null,
-        null,
-        null);
+    return Samples.solids(solid);
   }
 
   private static void fillsAsACavityDoes(DepthProfile profile) {

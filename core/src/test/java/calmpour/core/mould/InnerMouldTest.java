@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import calmpour.core.Samples;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import java.util.List;
@@ -19,24 +20,7 @@ class InnerMouldTest {
   }
 
   private static Measured measured(Solid... parts) {
-    return Measured.of(
-        new Measurement(
-            Measurement.Method.SOLID,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            List.of(parts),
-            List.of(),
-            null,
-            null,
-            null),
-        null,
-        null);
+    return Measured.of(Samples.solids(parts), null, null);
   }
 
   private static InnerMould rod(double across, double tall, double clearance) {

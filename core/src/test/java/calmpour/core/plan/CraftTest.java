@@ -545,22 +545,7 @@ class CraftTest {
   }
 
   private static Cavity shaped(Solid of) {
-    Measurement shape =
-        new Measurement(
-            Measurement.Method.SOLID,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            List.of(of),
-            List.of(),
-            null,
-            null,
-            null);
+    Measurement shape = Samples.solids(of);
     return new Cavity("main", "Panel", 1, shape, null, null, null, null);
   }
 
