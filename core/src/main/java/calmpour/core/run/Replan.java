@@ -13,7 +13,6 @@ import calmpour.core.plan.doc.TaskId;
 import calmpour.core.plan.time.Times;
 import calmpour.core.session.Job;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -22,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** The rest of a run, planned anew: what can still be done, in which order, and what to give up. */
 final class Replan {
@@ -67,44 +67,56 @@ final class Replan {
     Laid asPlanned = missed.isEmpty() ? rough : laid(planned, givenUp);
     Set<TaskId> gone = lost(asPlanned);
     Set<TaskId> out = union(givenUp, gone);
-    Laid best = gone.isEmpty() ? asPlanned : laid(planned, out);
+    InOrder best = orSoonestFirst(gone.isEmpty() ? asPlanned : laid(planned, out), out);
     Set<TaskId> late = Set.of();
-    boolean otherOrder = false;
-    if (best.late()) {
-      List<Task> soonestFirst = soonestFirst(best);
-      Laid other = laid(soonestFirst, out);
-      otherOrder = other.worst() > best.worst();
-      best = otherOrder ? other : best;
-      if (best.late()) {
-        late = tooLate(best);
-        best = laid(soonestFirst, union(out, late));
-        // What is given up stays in its cup and keeps it warm, which may make others too late.
-        for (int turn = 0; turn < MOST_TURNS && best.late(); turn++) {
-          Set<TaskId> more = union(late, tooLate(best));
-          // Where the order as it is laid leaves one late all the same, that one is given up.
-          late = more.equals(late) ? union(late, withWhatLiesOn(Set.of(best.latest()))) : more;
-          best = laid(soonestFirst, union(out, late));
-        }
-        otherOrder = true;
-      }
+    // What is given up stays in its cup and keeps it warm, which may make others too late.
+    for (int turn = 0; turn <= MOST_TURNS && best.laid().late(); turn++) {
+      Set<TaskId> more = union(late, tooLate(best.laid()));
+      // Where the order as it is laid leaves one late all the same, that one is given up.
+      late = more.equals(late) ? union(late, withWhatLiesOn(Set.of(best.laid().latest()))) : more;
+      Set<TaskId> notMade = union(out, late);
+      best = orSoonestFirst(laid(planned, notMade), notMade);
     }
     // A cup that has gelled as the rest is laid now is lost, not given up for the others.
-    Set<TaskId> nowGone = new HashSet<>(lost(best));
+    Set<TaskId> nowGone = new HashSet<>(lost(best.laid()));
     nowGone.retainAll(late);
     this.lost = union(gone, nowGone);
-    Set<TaskId> notMade = union(union(out, nowGone), late);
+    Set<TaskId> gaveUp = union(union(out, nowGone), late);
     this.made =
         new Made(
             bench.run.plan(),
             t ->
                 bench.open(t)
-                    ? notMade.contains(t)
+                    ? gaveUp.contains(t)
                     : bench.history.givenUp.contains(t) && !bench.done(t),
             bench.history.troubles.givenUp);
     this.tooLate =
         late.stream().filter(p -> !nowGone.contains(p)).collect(Collectors.toUnmodifiableSet());
-    this.reordered = otherOrder;
-    this.laid = best.without(t -> made.none(t) && bench.open(t.id()));
+    this.laid = best.laid().without(t -> made.none(t) && bench.open(t.id()));
+    this.reordered = !toPour(best.tasks()).equals(toPour(planned));
+  }
+
+  /** The plan's tasks in an order, and how they are laid in it. */
+  private record InOrder(List<Task> tasks, Laid laid) {}
+
+  /** In the plan's order where that is in time, or no later than soonest first. */
+  private InOrder orSoonestFirst(Laid asPlanned, Set<TaskId> leftOut) {
+    if (asPlanned.late()) {
+      List<Task> order = soonestFirst(asPlanned, leftOut);
+      Laid other = laid(order, leftOut);
+      if (other.worst() > asPlanned.worst()) {
+        return new InOrder(order, other);
+      }
+    }
+    return new InOrder(bench.run.plan().tasks(), asPlanned);
+  }
+
+  /** What is still poured, in an order of the plan's tasks. */
+  private List<TaskId> toPour(List<Task> order) {
+    return order.stream()
+        .filter(t -> t.kind() == Task.Kind.POUR && bench.open(t.id()) && laid.has(t.id()))
+        .map(Task::id)
+        .toList();
   }
 
   /** Tasks out of cups that can no longer be poured, and what would have lain on them. */
@@ -275,8 +287,11 @@ final class Replan {
     return useless;
   }
 
-  /** The plan's order with the pours of open batches by which cup thickens first. */
-  private List<Task> soonestFirst(Laid laid) {
+  /**
+   * The plan's order with the pours of open batches by which cup thickens first, and what lies
+   * below a pour before it.
+   */
+  private List<Task> soonestFirst(Laid laid, Set<TaskId> leftOut) {
     List<Task> order = new ArrayList<>(bench.run.plan().tasks());
     Map<Integer, List<Integer>> places = new LinkedHashMap<>();
     Set<Integer> keep = new HashSet<>();
@@ -287,51 +302,42 @@ final class Replan {
         keep.add(task.batch());
       }
       boolean moves = task.kind() == Task.Kind.POUR || task.kind() == Task.Kind.TINT;
-      if (opened && moves && bench.open(task.id())) {
+      if (opened && moves && bench.open(task.id()) && !leftOut.contains(task.id())) {
         places.computeIfAbsent(task.batch(), k -> new ArrayList<>()).add(i);
       }
     }
+    Map<TaskId, Cup.Pour> pours = new HashMap<>();
+    bench.batches.forEach(
+        b -> b.cups().forEach(c -> c.pours().forEach(p -> pours.put(BenchMoment.pourTask(p), p))));
     places.forEach((batch, its) -> {
       if (keep.contains(batch)) {
         return;
       }
-      List<Task> tasks = new ArrayList<>(its.stream().map(order::get).toList());
-      tasks.sort(
-          Comparator.comparingInt((Task t) -> known(laid.cups().get(t.cupId())).thicksSeconds())
-              .thenComparing(t -> t.cupId() == null ? "" : t.cupId().toString())
-              .thenComparingInt(t -> t.kind() == Task.Kind.TINT ? 0 : 1));
-      List<Task> fromTheFloor = upwards(tasks);
+      Map<TaskId, Task> tasks = new LinkedHashMap<>();
+      its.forEach(i -> tasks.put(order.get(i).id(), order.get(i)));
+      List<DueOrder.Job> due =
+          DueOrder.of(tasks.values().stream().map(t -> job(t, pours.get(t.id()), laid)).toList());
       for (int i = 0; i < its.size(); i++) {
-        order.set(its.get(i), fromTheFloor.get(i));
+        order.set(its.get(i), known(tasks.get(due.get(i).id())));
       }
     });
     return order;
   }
 
-  /** The same order, but a layer never before the one that it lies on. */
-  private List<Task> upwards(List<Task> tasks) {
-    Map<TaskId, Cup.Pour> pours = new HashMap<>();
-    bench.batches.forEach(
-        b -> b.cups().forEach(c -> c.pours().forEach(p -> pours.put(BenchMoment.pourTask(p), p))));
-    List<Task> left = new ArrayList<>(tasks);
-    List<Task> order = new ArrayList<>();
-    while (!left.isEmpty()) {
-      Set<TaskId> waiting = new HashSet<>();
-      left.forEach(t -> waiting.add(t.id()));
-      Task next =
-          left.stream()
-              .filter(t -> {
-                Cup.Pour pour = pours.get(t.id());
-                return pour == null
-                    || bench.below(pour).stream()
-                        .noneMatch(b -> waiting.contains(BenchMoment.pourTask(b)));
-              })
-              .findFirst()
-              .orElse(left.getFirst());
-      left.remove(next);
-      order.add(next);
+  private DueOrder.Job job(Task task, Cup.@Nullable Pour pour, Laid laid) {
+    CupId cup = known(task.cupId());
+    Set<TaskId> after = pour == null ? new HashSet<>() : below(pour);
+    if (task.kind() == Task.Kind.POUR) {
+      after.add(TaskId.cup(cup, Task.Kind.TINT));
     }
-    return order;
+    return new DueOrder.Job(
+        task.id(), task.takesSeconds(), known(laid.cups().get(cup)).thicksSeconds(), after);
+  }
+
+  private Set<TaskId> below(Cup.Pour pour) {
+    Set<TaskId> below = new HashSet<>();
+    bench.below(pour).forEach(b -> below.add(BenchMoment.pourTask(b)));
+    return below;
   }
 
   /** As few pours as possible, so that the others are in time. */
@@ -345,7 +351,7 @@ final class Replan {
       for (Cup.Pour pour : cup.cup().pours()) {
         Task task = tasks.get(BenchMoment.pourTask(pour));
         if (task != null && laid.has(task.id()) && bench.open(task.id())) {
-          pours.add(new Salvage.Open(task.id(), task.takesSeconds()));
+          pours.add(new Salvage.Open(task.id(), task.takesSeconds(), below(pour)));
         }
       }
       int setUp =

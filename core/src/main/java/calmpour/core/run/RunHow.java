@@ -31,8 +31,6 @@ import org.jspecify.annotations.Nullable;
  * mix/1/thicks}, {@code pour/1.1.1/grams}, {@code pour/1.1.1/spareMinutes}, {@code
  * batch/1/ratioPercent}, {@code batch/1/A}, {@code run/spareMinutes}, {@code run/lateMinutes} and
  * {@code run/allG}.
- *
- * <p>Longer than other files: a figure is a few lines, and all of them share what was told.
  */
 final class RunHow {
   private static final String CLOCK = "clock";
@@ -178,6 +176,10 @@ final class RunHow {
       return null;
     }
     plan("planned", null, pour.massG(), G, new Place.OfPour(pour.id()) + "/massG");
+    // What its cup still has says nothing of a pour that is made, or will not be.
+    if (!bench.open(BenchMoment.pourTask(pour))) {
+      return is(quantity, grams, G, Formula.AS_PLANNED);
+    }
     inCup(cup);
     return is(quantity, grams, G, Formula.WHAT_IS_THERE);
   }

@@ -1,29 +1,51 @@
 package calmpour.core.run;
 
 import calmpour.core.plan.doc.CupId;
+import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
- * Which pours to give up when not all of them can be in time: as few as possible, and of those the
- * ways that are done soonest.
+ * Which pours to give up when not all of them can be in time: as few as possible.
  *
- * <p>All pours of a cup are due at the same moment, so of each cup the shortest are kept, and cups
- * come in the order in which they thicken (J. R. Jackson's rule; with the choice of what to leave
- * out it is J. M. Moore, An n job, one machine sequencing algorithm for minimizing the number of
- * late jobs, Management Science 15 (1968) 102–109). A cup that is still to be tinted costs that
- * first, so the choice is made over all numbers of pours from each cup: least time for so many
- * saved, cup after cup.
+ * <p>Where no pour lies on another that is still to be done: all pours of a cup are due at the same
+ * moment, so of each cup the shortest are kept, and cups come in the order in which they thicken
+ * (J. R. Jackson's rule; with the choice of what to leave out it is J. M. Moore, An n job, one
+ * machine sequencing algorithm for minimizing the number of late jobs, Management Science 15 (1968)
+ * 102–109). A cup that is still to be tinted costs that first, so the choice is made over all
+ * numbers of pours from each cup: least time for so many saved, cup after cup.
+ *
+ * <p>Where layers lie on each other, that choice and Moore's own are both mended until what is left
+ * is in time, what fits again is taken back in, and the one that gives up fewer is kept; nobody
+ * knows a quick way that is always best there.
  */
 final class Salvage {
-  private Salvage() {}
+  private final List<Load> loads;
+  private final int from;
+  private final Map<TaskId, Open> pours = new LinkedHashMap<>();
 
-  /** One pour that is still to be done. */
-  record Open(TaskId id, int seconds) {}
+  private Salvage(List<Load> loads, int from) {
+    this.loads = loads;
+    this.from = from;
+    loads.forEach(l -> l.pours().forEach(p -> pours.put(p.id(), p)));
+  }
+
+  /**
+   * One pour that is still to be done.
+   *
+   * @param onto pours that it lies on, of these and others
+   */
+  record Open(TaskId id, int seconds, Set<TaskId> onto) {
+    Open {
+      onto = Set.copyOf(onto);
+    }
+  }
 
   /**
    * One cup with what is still to be poured from it.
@@ -35,9 +57,107 @@ final class Salvage {
 
   /**
    * @param from when the hands are free, s
-   * @return the pours to give up, by id
+   * @return the pours to give up, by id; with each all that lies on it
    */
   static Set<TaskId> givenUp(List<Load> loads, int from) {
+    Salvage salvage = new Salvage(loads, from);
+    Set<TaskId> byCups = salvage.mended(salvage.cupByCup());
+    Set<TaskId> oneByOne = salvage.mended(Set.of());
+    return oneByOne.size() < byCups.size() ? oneByOne : byCups;
+  }
+
+  /** Gives up more until what is left is in time, then takes back in what fits again. */
+  private Set<TaskId> mended(Set<TaskId> out) {
+    Set<TaskId> lost = withWhatLiesOn(out);
+    for (List<DueOrder.Job> late = late(lost); !late.isEmpty(); late = late(lost)) {
+      lost.addAll(cheapest(late, lost));
+    }
+    List<Open> back = new ArrayList<>(pours.values());
+    back.sort(Comparator.comparingInt(Open::seconds));
+    for (boolean more = true; more; ) {
+      more = false;
+      for (Open pour : back) {
+        if (lost.contains(pour.id()) && pour.onto().stream().noneMatch(lost::contains)) {
+          lost.remove(pour.id());
+          boolean fits = late(lost).isEmpty();
+          more |= fits;
+          if (!fits) {
+            lost.add(pour.id());
+          }
+        }
+      }
+    }
+    return lost;
+  }
+
+  /** What to give up so that the last of some work comes sooner: few pours that take long. */
+  private Set<TaskId> cheapest(List<DueOrder.Job> late, Set<TaskId> lost) {
+    Set<TaskId> best = Set.of();
+    int most = 0;
+    for (DueOrder.Job job : late) {
+      if (!pours.containsKey(job.id())) {
+        continue;
+      }
+      Set<TaskId> its = withWhatLiesOn(Set.of(job.id()));
+      its.removeAll(lost);
+      Set<TaskId> left = new HashSet<>(lost);
+      left.addAll(its);
+      Set<TaskId> still = new HashSet<>();
+      jobs(left).forEach(j -> still.add(j.id()));
+      int saves =
+          late.stream().filter(j -> !still.contains(j.id())).mapToInt(DueOrder.Job::seconds).sum();
+      boolean better = best.isEmpty() || its.size() < best.size();
+      if (better || (its.size() == best.size() && saves > most)) {
+        best = its;
+        most = saves;
+      }
+    }
+    return best;
+  }
+
+  /** What is done one after the other until the first pour that is too late; empty for none. */
+  private List<DueOrder.Job> late(Set<TaskId> lost) {
+    List<DueOrder.Job> order = DueOrder.of(jobs(lost));
+    long time = from;
+    for (int i = 0; i < order.size(); i++) {
+      time += order.get(i).seconds();
+      if (time > order.get(i).untilSeconds() && pours.containsKey(order.get(i).id())) {
+        return order.subList(0, i + 1);
+      }
+    }
+    return List.of();
+  }
+
+  private List<DueOrder.Job> jobs(Set<TaskId> lost) {
+    List<DueOrder.Job> jobs = new ArrayList<>();
+    for (Load load : loads) {
+      List<Open> kept = load.pours().stream().filter(p -> !lost.contains(p.id())).toList();
+      TaskId setUp = TaskId.cup(load.cupId(), Task.Kind.TINT);
+      if (!kept.isEmpty() && load.setUpSeconds() > 0) {
+        jobs.add(new DueOrder.Job(setUp, load.setUpSeconds(), load.untilSeconds(), Set.of()));
+      }
+      for (Open pour : kept) {
+        Set<TaskId> after = new HashSet<>(pour.onto());
+        after.add(setUp);
+        jobs.add(new DueOrder.Job(pour.id(), pour.seconds(), load.untilSeconds(), after));
+      }
+    }
+    return jobs;
+  }
+
+  private Set<TaskId> withWhatLiesOn(Set<TaskId> lost) {
+    Set<TaskId> all = new HashSet<>(lost);
+    for (boolean more = true; more; ) {
+      more = false;
+      for (Open pour : pours.values()) {
+        more |= pour.onto().stream().anyMatch(all::contains) && all.add(pour.id());
+      }
+    }
+    return all;
+  }
+
+  /** As few as possible where nothing lies on anything. */
+  private Set<TaskId> cupByCup() {
     List<Load> due = new ArrayList<>(loads);
     due.sort(Comparator.comparingInt(Load::untilSeconds));
     int most = due.stream().mapToInt(l -> l.pours().size()).sum();

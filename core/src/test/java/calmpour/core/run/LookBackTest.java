@@ -9,6 +9,7 @@ import calmpour.core.plan.doc.Cup;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.Task;
 import calmpour.core.plan.doc.TaskId;
+import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -132,6 +133,106 @@ class LookBackTest extends Evening {
     tell(RunEvent.Kind.ROOM, null, planned + 4);
     tell(RunEvent.Kind.ROOM, null, planned + 2);
     assertThat(only(AsRun.Code.ROOM).by()).isCloseTo(4, within(1e-9));
+  }
+
+  @Test
+  void whatIsHotLateGivenUpOrLostIsToldWithItsMomentAndHowMuch() {
+    upTo(Task.Kind.POUR);
+    RunState.Step first = step(state(), state().currentId());
+    CupId other =
+        batch().cups().stream()
+            .map(Cup::id)
+            .filter(c -> !c.equals(first.cupId()))
+            .findFirst()
+            .orElseThrow();
+    List<TaskId> others =
+        batch().cups().stream()
+            .filter(c -> c.id().equals(other))
+            .flatMap(c -> c.pours().stream())
+            .map(p -> TaskId.pour(p.id()))
+            .toList();
+    tell(RunEvent.Kind.GIVEN_UP, others.getLast(), null);
+    // Two minutes late is nothing; the last pour of a batch says how late that was.
+    at(task(first.taskId()).endSeconds() + 120);
+    tell(RunEvent.Kind.DONE, first.taskId(), null);
+    assertThat(lookedBack().deviations()).noneMatch(d -> d.code() == AsRun.Code.LATE);
+    at(state().atSeconds() + 1);
+    TaskId second = state().currentId();
+    int late = state().atSeconds() - task(second).endSeconds();
+    assertThat(late).isBetween(60, 120);
+    at(state().atSeconds() + 180);
+    tell(RunEvent.Kind.DONE, second, null);
+    AsRun.Deviation found = only(AsRun.Code.LATE);
+    assertThat(found.by()).isCloseTo((late + 180) / 60.0, within(1e-9));
+    assertThat(found.atSeconds()).isEqualTo(state().atSeconds());
+    assertThat(found.of()).isEqualTo("1");
+    int hot = state().atSeconds() + 7;
+    at(hot);
+    tell(RunEvent.Kind.HOT, other, null);
+    assertThat(only(AsRun.Code.HOT).of()).isEqualTo(other.toString());
+    assertThat(only(AsRun.Code.HOT).atSeconds()).isEqualTo(hot);
+    assertThat(only(AsRun.Code.GIVEN_UP).of()).isEqualTo(others.getLast().text().substring(5));
+    assertThat(only(AsRun.Code.GIVEN_UP).atSeconds()).isEqualTo(hot);
+    List<String> lost =
+        lookedBack().deviations().stream()
+            .filter(d -> d.code() == AsRun.Code.LOST)
+            .map(d -> "pour/" + d.of())
+            .toList();
+    assertThat(lost)
+        .containsAll(others.subList(0, others.size() - 1).stream().map(TaskId::text).toList())
+        .doesNotContain(others.getLast().text(), first.taskId().text());
+    // Somebody who has not come back yet has been away until now.
+    tell(RunEvent.Kind.AWAY, null, null);
+    at(hot + 90);
+    assertThat(only(AsRun.Code.AWAY).by()).isCloseTo(1.5, within(1e-9));
+    // In the order of their moments, pours in the order in which they were made.
+    assertThat(lookedBack().deviations())
+        .isSortedAccordingTo(Comparator.comparingInt(AsRun.Deviation::atSeconds));
+    assertThat(lookedBack().pours().subList(0, 2))
+        .extracting(p -> "pour/" + p.pourId())
+        .containsExactly(first.taskId().text(), second.text());
+    assertThat(lookedBack().pours())
+        .filteredOn(p -> p.atSeconds() == null)
+        .isSortedAccordingTo(Comparator.comparingInt(AsRun.PourIn::plannedSeconds));
+  }
+
+  /** A quarter less than planned still counts as stirred; a tenth of a pour more or less as it. */
+  @Test
+  void aStirAndAWeightAreToldOnlyBeyondTheirBounds() {
+    upTo(Task.Kind.STIR);
+    int both = state().atSeconds();
+    double planned = task("batch/1/STIR").takesSeconds();
+    assertThat(lookedBack().batches().getFirst().mixedSeconds()).isNull();
+    at(both + (int) Math.ceil(planned * 0.75));
+    tell(RunEvent.Kind.DONE, "batch/1/STIR", null);
+    assertThat(lookedBack().deviations()).isEmpty();
+    assertThat(lookedBack().batches().getFirst().mixedSeconds()).isEqualTo(state().atSeconds());
+    events.removeLast();
+    at(both + (int) (planned * 0.75) - 1);
+    tell(RunEvent.Kind.DONE, "batch/1/STIR", null);
+    assertThat(only(AsRun.Code.STIRRED_SHORT).by())
+        .isCloseTo((both + planned - state().atSeconds()) / 60, within(1e-9));
+    upTo(Task.Kind.POUR);
+    RunState.Step pour = step(state(), state().currentId());
+    tell(RunEvent.Kind.DONE, pour.taskId(), pour.targetG() * 1.099);
+    assertThat(lookedBack().deviations()).noneMatch(d -> d.code() == AsRun.Code.OTHER_MASS);
+    RunState.Step next = step(state(), state().currentId());
+    tell(RunEvent.Kind.DONE, next.taskId(), next.targetG() * 1.101);
+    assertThat(only(AsRun.Code.OTHER_MASS).by()).isCloseTo(next.targetG() * 0.101, within(1e-9));
+  }
+
+  /** Of each piece the layers that are in, of all its pours. */
+  @Test
+  void aPieceCountsItsOwnLayers() {
+    upTo(Task.Kind.POUR);
+    tell(RunEvent.Kind.DONE, "pour/1.2.1", null);
+    tell(RunEvent.Kind.DONE, "pour/2.3.1", null);
+    assertThat(lookedBack().pieces())
+        .extracting(p -> p.piece() + " " + p.poured() + "/" + p.layers())
+        .containsExactly(
+            "1.1 0/2", "1.2 1/2", "1.3 0/2", "1.4 0/2", "2.1 0/1", "2.2 0/1", "2.3 1/1");
+    AsRun.PieceOut knob = lookedBack().pieces().get(1);
+    assertThat(knob.readySeconds()).isEqualTo(step(state(), "line/1/READY").startSeconds());
   }
 
   @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import calmpour.core.plan.doc.CupId;
 import calmpour.core.plan.doc.TaskId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,7 +28,7 @@ class SalvageTest {
         left -= pours;
         List<Salvage.Open> open = new ArrayList<>();
         for (int p = 0; p < pours; p++) {
-          open.add(new Salvage.Open(new TaskId(c + "." + p), 5 + random.nextInt(40)));
+          open.add(new Salvage.Open(new TaskId(c + "." + p), 5 + random.nextInt(40), Set.of()));
         }
         int setUp = random.nextBoolean() ? 0 : random.nextInt(50);
         loads.add(new Salvage.Load(new CupId(1, 1 + c), setUp, from + random.nextInt(160), open));
@@ -39,6 +40,55 @@ class SalvageTest {
     }
   }
 
+  /** Layers in the same cavities: a pour lies on one out of another cup, in two of three cases. */
+  @Test
+  void ofLayersOnEachOtherNoneIsLeftWithoutWhatItLiesOnAndFewMoreThanNeedBeAreGivenUp() {
+    Random random = new Random(29);
+    int more = 0;
+    int cases = 2000;
+    for (int i = 0; i < cases; i++) {
+      int from = random.nextInt(60);
+      List<Salvage.Load> loads = new ArrayList<>();
+      List<TaskId> before = List.of();
+      int left = 7;
+      for (int c = 0; c < 3; c++) {
+        int pours = Math.min(left, random.nextInt(4));
+        left -= pours;
+        List<Salvage.Open> open = new ArrayList<>();
+        for (int p = 0; p < pours; p++) {
+          boolean lies = p < before.size() && random.nextInt(3) > 0;
+          open.add(
+              new Salvage.Open(
+                  new TaskId(c + "." + p),
+                  5 + random.nextInt(40),
+                  lies ? Set.of(before.get(p)) : Set.of()));
+        }
+        before = open.stream().map(Salvage.Open::id).toList();
+        int setUp = random.nextBoolean() ? 0 : random.nextInt(50);
+        loads.add(new Salvage.Load(new CupId(1, 1 + c), setUp, from + random.nextInt(200), open));
+      }
+      Collections.shuffle(loads, random);
+      Set<TaskId> lost = Salvage.givenUp(loads, from);
+      List<Salvage.Load> kept =
+          loads.stream()
+              .map(l ->
+                  new Salvage.Load(
+                      l.cupId(),
+                      l.setUpSeconds(),
+                      l.untilSeconds(),
+                      l.pours().stream().filter(p -> !lost.contains(p.id())).toList()))
+              .toList();
+      int all = loads.stream().mapToInt(l -> l.pours().size()).sum();
+      assertThat(most(kept, from)).as("%s from %d", loads, from).isEqualTo(all - lost.size());
+      int most = most(loads, from);
+      assertThat(lost.isEmpty()).as("%s from %d", loads, from).isEqualTo(most == all);
+      assertThat(most - (all - lost.size())).as("%s from %d", loads, from).isBetween(0, 1);
+      more += most - (all - lost.size());
+    }
+    // No quick way is always best here; this one gave up one too many in 6 of these 2,000.
+    assertThat(more).isLessThan(10);
+  }
+
   private static int most(List<Salvage.Load> loads, int from) {
     return most(loads, new HashSet<>(), new HashSet<>(), from);
   }
@@ -48,7 +98,8 @@ class SalvageTest {
     for (Salvage.Load load : loads) {
       for (Salvage.Open pour : load.pours()) {
         int end = time + pour.seconds() + (begun.contains(load.cupId()) ? 0 : load.setUpSeconds());
-        if (done.contains(pour.id()) || end > load.untilSeconds()) {
+        boolean waits = !done.containsAll(pour.onto());
+        if (done.contains(pour.id()) || waits || end > load.untilSeconds()) {
           continue;
         }
         done.add(pour.id());
