@@ -34,7 +34,7 @@ export function standWords(state: RunState, plan: Plan): Standing {
     });
   }
   if (state.reordered) {
-    parts.push({ words: "the cup that thickens first now comes first", of: null });
+    parts.push({ words: "the pours come in another order, so that all are in time", of: null });
   }
   if (spare !== null) {
     parts.push({ words: `${spare} min to spare at the tightest pour`, of: "run/spareMinutes" });

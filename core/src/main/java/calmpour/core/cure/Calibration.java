@@ -226,10 +226,12 @@ public final class Calibration {
     double last = Math.min(CureEngine.MOST_MINUTES, Math.max(1, longestHours(times) * 60));
     // Full cure and recoat are promised for everything, so for what is thin; demould for a depth.
     CureRun thin = new CureEngine(estimate.chemistry()).runThrough(sheet(temperatureC), last);
-    Known bond = target(thin, times.recoatToHours(), BONDS_TO, Why.LIQUID_AT_RECOAT, refusals);
+    double gel = estimate.chemistry().gel();
+    Known bond = target(thin, gel, times.recoatToHours(), BONDS_TO, Why.LIQUID_AT_RECOAT, refusals);
     Known full =
         target(
             thin,
+            gel,
             times.fullCureHours(),
             assumed.fullCure().value(),
             Why.CURED_BEFORE_DEMOULD,
@@ -272,13 +274,18 @@ public final class Calibration {
 
   /** What the sheet has come to by then; assumed where the label is silent or impossible. */
   private static Known target(
-      CureRun run, @Nullable Double hours, double otherwise, Why liquid, List<Refusal> refusals) {
+      CureRun run,
+      double gel,
+      @Nullable Double hours,
+      double otherwise,
+      Why liquid,
+      List<Refusal> refusals) {
     if (hours == null) {
       return new Known(otherwise, Origin.ASSUMED);
     }
     CureRun.CurvePoint then = run.at(hours * 60);
     double conversion = then.cured();
-    if (then.conversion() <= Chemistry.GEL) {
+    if (then.conversion() <= gel) {
       double gels = run.gels() == null ? run.lasts() : run.gels();
       refusals.add(new Refusal(liquid, hours, gels / 60, "h"));
       return new Known(otherwise, Origin.ASSUMED);

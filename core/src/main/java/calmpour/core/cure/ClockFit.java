@@ -351,12 +351,13 @@ final class ClockFit {
     double wide = Math.sqrt(pulled.dotProduct(slope) + fact.sd() * fact.sd());
     double side = fact.side() == Side.AT_MOST ? 1 : -1;
     double z = side * (fact.target() - here) / wide;
-    // Inverse Mills ratio; far outside, where both are nothing, it is the distance itself.
-    double ratio = z < -30 ? -z : NORMAL.density(z) / NORMAL.cumulativeProbability(z);
+    // Inverse Mills ratio; far outside, where both are nothing, what its series comes to.
+    boolean far = z < -30;
+    double ratio = far ? -z - 1 / z : NORMAL.density(z) / NORMAL.cumulativeProbability(z);
+    double cutOff = far ? 1 - 1 / (z * z) : ratio * (z + ratio);
     RealVector mean = new ArrayRealVector(at).add(pulled.mapMultiply(-side * ratio / wide));
     RealMatrix narrower =
-        cov.subtract(
-            pulled.outerProduct(pulled).scalarMultiply(ratio * (z + ratio) / (wide * wide)));
+        cov.subtract(pulled.outerProduct(pulled).scalarMultiply(cutOff / (wide * wide)));
     return new Cut(mean, narrower);
   }
 

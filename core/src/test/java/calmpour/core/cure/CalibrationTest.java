@@ -91,6 +91,30 @@ class CalibrationTest {
         .containsExactly(Why.LIQUID_AT_RECOAT);
   }
 
+  /**
+   * A label that lets the next layer come for so long says what the layer has cured to by then, as
+   * long as it has gelled: a polyurethane gels later in its cure than an epoxy.
+   */
+  @Test
+  void aRecoatTimeIsTakenOnlyOfWhatHasGelled() {
+    for (ResinKind kind : ResinKind.values()) {
+      double potLife = kind == ResinKind.POLYURETHANE ? 6 : kind == ResinKind.DEEP ? 300 : 40;
+      CureRun sheet =
+          new CureEngine(Calibration.of(resin(kind, potLife, null)).chemistry())
+              .run(Calibration.sheet(23), CureEngine.MOST_MINUTES);
+      for (double share : new double[] {0.5, 0.8, 0.95, 1.05, 1.3}) {
+        double hours = sheet.gels() / 60 * share;
+        Calibrated label =
+            Calibration.of(
+                resin(kind, potLife, new CureTimes(null, null, hours, null, null, null)));
+        boolean refused = label.refusals().stream().anyMatch(r -> r.why() == Why.LIQUID_AT_RECOAT);
+        assertThat(refused).as("%s at %s of its gel", kind, share).isEqualTo(share < 1);
+        assertThat(label.targets().bond().assumed()).isEqualTo(refused);
+        assertThat(label.targets().bond().value()).isGreaterThan(label.chemistry().gel());
+      }
+    }
+  }
+
   /** Ten seconds to a week: a resin, or a reason; never no number. */
   @Test
   void anyPotLifeIsMetOrRefused() {

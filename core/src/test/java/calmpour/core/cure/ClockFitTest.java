@@ -254,6 +254,7 @@ class ClockFitTest {
    * and bottles of them in rooms as good as any: what is told as from … to holds for 95 in 100.
    */
   @Test
+  @Tag("slow")
   void bandsHoldTheTruth() {
     Map<String, double[]> held = held(160);
     // Four standard errors of 160 draws about 95 %, the states of one resin being alike.

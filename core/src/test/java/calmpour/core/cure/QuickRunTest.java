@@ -43,6 +43,39 @@ class QuickRunTest {
     near("demould", LATE, fine.demould(), quick.demould());
     near("full cure", LATE, fine.fullCure(), quick.fullCure());
     assertThat(Math.abs(quick.peakC() - fine.peakC())).isLessThan(0.5);
+    near("heat used", LATE, fine.heatUsed(), quick.heatUsed());
+  }
+
+  /** What is asked for as far as a moment says the same of it as what is asked for whole. */
+  @Test
+  void asFarAsIsAskedItSaysTheSame() {
+    Calibrated label = Calibration.of(Samples.resin(ResinKind.CASTING, 40.0, 100, 23, null));
+    BodyHistory.Segment cup = Calibration.asLabelled(100, 25).last();
+    BodyHistory.Segment lies = Calibration.piece(ResinKind.CASTING, 20, 22).last();
+    BodyHistory body = new BodyHistory(25, List.of(cup.lasting(3), cup.in(24).lasting(4), lies));
+    QuickRun.Moments whole = run(label, body, QuickRun.Until.ALL);
+    assertThat(run(label, body, QuickRun.Until.THICK).workingTimeEnds())
+        .isEqualTo(whole.workingTimeEnds());
+    assertThat(run(label, body, QuickRun.Until.THICK).demould()).isNull();
+    assertThat(run(label, body, QuickRun.Until.GEL).gels()).isEqualTo(whole.gels());
+    assertThat(run(label, body, QuickRun.Until.GEL).tooThick()).isEqualTo(whole.tooThick());
+    assertThat(run(label, body, QuickRun.Until.HARD).demould()).isEqualTo(whole.demould());
+    assertThat(whole.bondEnds()).isBetween(whole.gels(), whole.demould());
+    assertThat(whole.fullCure()).isGreaterThanOrEqualTo(whole.demould());
+    // At its end it is as far and as warm as the engine says.
+    for (double minutes : new double[] {2, 5, 30, 400}) {
+      CureRun fine = new CureEngine(label.chemistry()).runThrough(body, minutes);
+      QuickRun.Moments quick = QuickRun.through(label.chemistry(), body, minutes, 0.01);
+      assertThat(quick.conversion()).isCloseTo(fine.at(minutes).conversion(), within(1e-4));
+      double room = minutes < 3 ? 25 : minutes < 7 ? 24 : 22;
+      assertThat(quick.offRoomK())
+          .as("after %s min", minutes)
+          .isCloseTo(Math.abs(fine.at(minutes).temperatureC() - room), within(0.05));
+    }
+  }
+
+  private static QuickRun.Moments run(Calibrated label, BodyHistory body, QuickRun.Until until) {
+    return QuickRun.of(label.chemistry(), label.targets(), body, CureEngine.MOST_MINUTES, until);
   }
 
   private static void near(String what, double to, Double fine, Double quick) {

@@ -177,4 +177,45 @@ class EmbedsAtTheBenchTest {
     assertThat(state().currentId().text()).isNotEqualTo("batch/1/LOOK/1");
     assertThat(state().giveUp()).isEmpty();
   }
+
+  private RunState.CupNow cup(String colour) {
+    return state().cups().stream()
+        .filter(c -> c.colourName().equals(colour))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private List<String> pours() {
+    return state().steps().stream()
+        .filter(s -> s.kind() == Task.Kind.POUR && s.status() == RunState.Status.TO_DO)
+        .map(s -> s.taskId().text())
+        .toList();
+  }
+
+  /** Its waits are part of the order: where embeds are still to be set, that stays. */
+  @Test
+  void whileEmbedsAreToBeSetThePoursKeepTheirOrder() {
+    upTo("pour/2.1.1");
+    now = RUN.begunAt().plusSeconds(2_100);
+    events.add(
+        new RunEvent(
+            "warm",
+            now,
+            RunEvent.Kind.WARMTH,
+            cup("Harbour").cupId().toString(),
+            cup("Harbour").expectedC() + 10,
+            List.of(),
+            null));
+    int thick = cup("Harbour").thicksSeconds();
+    // 62 s of brown first are more than the blue cup has.
+    now = RUN.begunAt().plusSeconds(thick - 80);
+    assertThat(state().reordered()).isFalse();
+    assertThat(state().giveUp()).isNotEmpty();
+    assertThat(pours()).startsWith("pour/2.1.1", "pour/2.2.1");
+    // Nobody sets them: now blue may come first, and all is in time.
+    events.add(RunEvent.of("no", now, RunEvent.Kind.GIVEN_UP, LAID.text()));
+    assertThat(state().giveUp()).isEmpty();
+    assertThat(state().reordered()).isTrue();
+    assertThat(pours()).containsExactly("pour/1.1.1", "pour/1.2.1", "pour/2.1.1", "pour/2.2.1");
+  }
 }

@@ -130,4 +130,93 @@ class ReplanTest extends Evening {
     assertThat(pours(state(), RunState.Status.TO_DO)).isEmpty();
     assertThat(state().reordered()).isFalse();
   }
+
+  private void reads(CupId cup, double moreThanExpected) {
+    double expected =
+        state().cups().stream()
+            .filter(c -> c.cupId().equals(cup))
+            .findFirst()
+            .orElseThrow()
+            .expectedC();
+    tell(RunEvent.Kind.WARMTH, cup, expected + moreThanExpected);
+  }
+
+  /** One pull takes half as long again as a knob: giving up one may save two knobs. */
+  @Test
+  void oneLongPourIsGivenUpRatherThanTwoShortOnes() {
+    upTo(Task.Kind.POUR);
+    CupId clear = cup("Clear");
+    batch().cups().stream()
+        .filter(c -> c.id().equals(clear))
+        .flatMap(c -> c.pours().stream())
+        .forEach(p -> tell(RunEvent.Kind.GIVEN_UP, TaskId.pour(p.id()), null));
+    at(2_100);
+    reads(cup("Bracken"), 10);
+    reads(cup("Harbour"), 9);
+    boolean found = false;
+    int before = 0;
+    for (int second = 2_300; before < 4; second += 4) {
+      at(second);
+      RunState state = state();
+      inTime(state);
+      int given = state.giveUp().size();
+      assertThat(given).as("at %d", second).isGreaterThanOrEqualTo(before);
+      before = given;
+      found |= given == 1 && state.giveUp().getFirst().text().startsWith("pour/2.");
+    }
+    assertThat(found).isTrue();
+  }
+
+  /** A cup from which nothing will be poured is neither filled nor tinted. */
+  @Test
+  void nobodyFillsACupForNothing() {
+    upTo(Task.Kind.SPLIT);
+    List<TaskId> brown =
+        batch().cups().stream()
+            .filter(c -> c.id().equals(cup("Bracken")))
+            .flatMap(c -> c.pours().stream())
+            .map(p -> TaskId.pour(p.id()))
+            .toList();
+    TaskId split = TaskId.cup(cup("Bracken"), Task.Kind.SPLIT);
+    TaskId tint = TaskId.cup(cup("Bracken"), Task.Kind.TINT);
+    brown.subList(1, brown.size()).forEach(t -> tell(RunEvent.Kind.GIVEN_UP, t, null));
+    assertThat(step(state(), split).status()).isEqualTo(RunState.Status.TO_DO);
+    assertThat(step(state(), tint).status()).isEqualTo(RunState.Status.TO_DO);
+    tell(RunEvent.Kind.GIVEN_UP, brown.getFirst(), null);
+    RunState state = state();
+    assertThat(state.steps())
+        .filteredOn(s -> s.taskId().equals(split) || s.taskId().equals(tint))
+        .noneMatch(s -> s.status() == RunState.Status.TO_DO);
+    assertThat(step(state, TaskId.cup(cup("Harbour"), Task.Kind.TINT)).status())
+        .isEqualTo(RunState.Status.TO_DO);
+    // What is filled already stays where it is.
+    events.removeLast();
+    tell(RunEvent.Kind.DONE, split, null);
+    tell(RunEvent.Kind.GIVEN_UP, brown.getFirst(), null);
+    assertThat(step(state(), split).status()).isEqualTo(RunState.Status.DONE);
+  }
+
+  /** Nine tenths of a pour make its piece; less is lost. */
+  @Test
+  void aPourIsLostWhereLessThanNineTenthsOfItIsLeft() {
+    for (double share : new double[] {0.91, 0.89}) {
+      events.clear();
+      now = RUN.begunAt();
+      upTo(Task.Kind.SPLIT);
+      TaskId split = TaskId.cup(cup("Clear"), Task.Kind.SPLIT);
+      double one =
+          batch().cups().stream()
+              .filter(c -> c.id().equals(cup("Clear")))
+              .findFirst()
+              .orElseThrow()
+              .pours()
+              .getFirst()
+              .massG();
+      tell(RunEvent.Kind.DONE, split, one * (3 + share));
+      upTo(Task.Kind.POUR);
+      assertThat(pours(state(), RunState.Status.LOST))
+          .as("%s of the last", share)
+          .hasSize(share > 0.9 ? 0 : 1);
+    }
+  }
 }
