@@ -119,4 +119,23 @@ class WrongClockTest {
     assertThat(WrongClock.isPast(RUN, told, clock("a", now, began.plusHours(12)), now)).isFalse();
     assertThat(WrongClock.isPast(RUN, told, clock("a", now, began.plusDays(2)), now)).isFalse();
   }
+
+  /** Only a clock put right, or that taken back, changes what was told before. */
+  @Test
+  void onlyAClockChangesTheClock() {
+    RunEvent step = RunEvent.of("a", RUN.begunAt(), RunEvent.Kind.DONE, "batch/1/WEIGH_FIRST");
+    RunEvent clock = clock("c", RUN.begunAt(), LocalDateTime.of(2026, 11, 27, 19, 0));
+    List<RunEvent> before = List.of(step, clock);
+    assertThat(WrongClock.changes(clock, List.of())).isTrue();
+    assertThat(WrongClock.changes(step, before)).isFalse();
+    assertThat(WrongClock.changes(back("c"), before)).isTrue();
+    assertThat(WrongClock.changes(back("a"), before)).isFalse();
+    assertThat(WrongClock.changes(back("c"), List.of(step))).isFalse();
+    assertThat(WrongClock.began(List.of("BEGAN/2000-01-01T00:00:00"))).isPresent();
+    assertThat(WrongClock.began(List.of("BEGAN/1999-12-31T23:59:59"))).isEmpty();
+  }
+
+  private static RunEvent back(String of) {
+    return RunEvent.of("u" + of, RUN.begunAt(), RunEvent.Kind.UNDONE, of);
+  }
 }

@@ -73,6 +73,40 @@ class MeshMendTest {
     refused(tube(4, 5, -size * 4e-3, false), MeshProblem.Reason.LEAKY, 12);
   }
 
+  /** However it lies and wherever: its two ends are flat, and a lifted corner is not. */
+  @Test
+  void aHoleIsJudgedInItsOwnPlane() {
+    for (double[] turn : new double[][] {{0.7, 0.4}, {1.9, -1.1}, {-0.5, 2.6}}) {
+      MeshMend.Mended mended = MeshMend.mend(moved(tube(4, 5, 0, false), turn[0], turn[1]));
+      assertThat(mended.changes()).containsExactly(MeshMend.Change.FLAT_HOLE_CLOSED);
+      assertThat(mended.mesh().volume()).isCloseTo(1.5 * Math.sqrt(3) * 80, within(1e-6));
+      double size = tube(4, 5, 0, true).size();
+      refused(
+          moved(tube(4, 5, size * 4e-3, false), turn[0], turn[1]), MeshProblem.Reason.LEAKY, 12);
+    }
+  }
+
+  /** Turned about two axes and far from the origin. */
+  private static TriangleMesh moved(TriangleMesh mesh, double a, double b) {
+    MeshBuilder builder = new MeshBuilder();
+    int[] corners = mesh.corners();
+    int[] vertex = new int[mesh.vertices()];
+    for (int v = 0; v < vertex.length; v++) {
+      double x = mesh.x(v) * Math.cos(a) - mesh.y(v) * Math.sin(a);
+      double y = mesh.x(v) * Math.sin(a) + mesh.y(v) * Math.cos(a);
+      double z = mesh.z(v);
+      vertex[v] =
+          builder.vertex(
+              100 + x * Math.cos(b) + z * Math.sin(b),
+              y - 50,
+              30 + z * Math.cos(b) - x * Math.sin(b));
+    }
+    for (int t = 0; t < corners.length; t += 3) {
+      builder.triangle(vertex[corners[t]], vertex[corners[t + 1]], vertex[corners[t + 2]]);
+    }
+    return builder.build();
+  }
+
   /** Two holes that meet in one corner have no rim of their own. */
   @Test
   void aRimThatIsNoSimpleLoopIsRefused() {
