@@ -53,18 +53,34 @@ public record RoomCourse(double assumedC, List<Reading> readings) {
       double inside = from;
       if (segment.surroundingsC() == assumedC) {
         for (Reading reading : readings) {
-          double at = (reading.atSeconds() - contact) / 60.0;
+          double at = minutes(reading, contact);
           if (at > inside && at < to) {
-            segments.add(segment.in(atC(contact + inside * 60)).lasting(at - inside));
+            segments.add(segment.in(after(contact, inside)).lasting(at - inside));
             inside = at;
           }
         }
-        segment = segment.in(atC(contact + inside * 60));
+        segment = segment.in(after(contact, inside));
       }
       segments.add(last ? segment : segment.lasting(to - inside));
       from = to;
     }
     double startC = body.startC() == assumedC ? atC(contact) : body.startC();
     return new BodyHistory(startC, segments);
+  }
+
+  /** Minutes from a contact to a reading: every comparison is made with just this number. */
+  private static double minutes(Reading reading, int contact) {
+    return (reading.atSeconds() - contact) / 60.0;
+  }
+
+  /** So many minutes after a contact, °C; back in seconds a reading may be a rounding away. */
+  private double after(int contact, double minutes) {
+    double temperature = assumedC;
+    for (Reading reading : readings) {
+      if (minutes(reading, contact) <= minutes) {
+        temperature = reading.temperatureC();
+      }
+    }
+    return temperature;
   }
 }
