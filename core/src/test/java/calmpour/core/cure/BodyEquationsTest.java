@@ -56,6 +56,32 @@ class BodyEquationsTest {
     }
   }
 
+  /** Where it turns to glass a rate falls with conversion and rises with warmth the more. */
+  @Test
+  void nearItsGlassARateChangesAsItsWordsDo() {
+    Body body = cup(0, new TintShift(0.8, 0.9));
+    double[] byAlpha = new double[1];
+    double[] byC = new double[1];
+    for (double celsius : new double[] {-75, 2, 15, 23, 31, 90}) {
+      for (double alpha : new double[] {0.7, 0.85, 0.9, 0.94, 0.97}) {
+        body.slopes(new double[] {alpha, celsius, 0}, byAlpha, byC);
+        double da = 0.8 * (rate(alpha + 1e-6, celsius) - rate(alpha - 1e-6, celsius)) / 2e-6;
+        double dc = 0.8 * (rate(alpha, celsius + 1e-4) - rate(alpha, celsius - 1e-4)) / 2e-4;
+        assertThat(byAlpha[0])
+            .as("%s at %s °C", alpha, celsius)
+            .isCloseTo(da, within(1e-4 * Math.abs(da) + 1e-15));
+        assertThat(byC[0])
+            .as("%s at %s °C", alpha, celsius)
+            .isCloseTo(dc, within(1e-4 * Math.abs(dc) + 1e-15));
+      }
+    }
+    assertThat(CHEMISTRY.viscosity(Chemistry.GEL, 30)).isInfinite();
+    assertThat(CHEMISTRY.viscosity(Chemistry.GEL - 1e-6, 30)).isFinite();
+    // Castro and Macosko: at 25 °C and two tenths, 0.6·(g/(g − 0.2))^(1.6 + 0.2).
+    assertThat(CHEMISTRY.viscosity(0.2, 25))
+        .isCloseTo(0.6 * Math.pow(Chemistry.GEL / (Chemistry.GEL - 0.2), 1.8), within(1e-12));
+  }
+
   /** Semenov's ψ: how the heat made grows with a degree, beside what a degree more loses. */
   @Test
   void theDriveIsWhatADegreeMoreMakesBesideWhatItLoses() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import calmpour.core.Samples;
 import calmpour.core.cure.Calibrated.Why;
 import calmpour.core.resin.CureTimes;
+import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
 import java.util.List;
@@ -113,6 +114,79 @@ class CalibrationTest {
         assertThat(label.targets().bond().value()).isGreaterThan(label.chemistry().gel());
       }
     }
+  }
+
+  private static Calibrated.Refusal refusal(Calibrated label, Why why) {
+    return label.refusals().stream().filter(r -> r.why() == why).findFirst().orElseThrow();
+  }
+
+  /** What is refused says what was told and what comes out, in the words of the label. */
+  @Test
+  void aRefusalSaysBothFigures() {
+    Calibrated usual = Calibration.of(resin(ResinKind.CASTING, 60, null));
+    double sheetGels =
+        new CureEngine(usual.chemistry()).run(Calibration.sheet(23), 6_000).gels() / 60;
+    Calibrated.Refusal recoat =
+        refusal(
+            Calibration.of(
+                resin(ResinKind.CASTING, 60, new CureTimes(null, 0.1, 0.5, null, null, null))),
+            Why.LIQUID_AT_RECOAT);
+    assertThat(recoat.value()).isEqualTo(0.5);
+    assertThat(recoat.unit()).isEqualTo("h");
+    Calibrated.Refusal liquid =
+        refusal(
+            Calibration.of(
+                resin(ResinKind.CASTING, 60, new CureTimes(null, null, null, 0.3, 10.0, null))),
+            Why.LIQUID_AT_DEMOULD);
+    assertThat(liquid.value()).isCloseTo(0.3, within(1e-9));
+    // Looked at no further than a multiple of what was told.
+    assertThat(liquid.against()).isBetween(0.3, sheetGels + 1e-9);
+    Calibrated.Refusal backwards =
+        refusal(
+            Calibration.of(
+                resin(ResinKind.CASTING, 60, new CureTimes(null, null, null, 72.0, null, 20.0))),
+            Why.CURED_BEFORE_DEMOULD);
+    assertThat(backwards.value()).isEqualTo(20);
+    assertThat(backwards.against()).isEqualTo(72);
+    // A block taken out within the day is still warm from its cure; within the week it is not.
+    Calibrated.Refusal warm =
+        refusal(
+            Calibration.of(
+                Samples.resin(
+                    ResinKind.CASTING,
+                    20,
+                    100,
+                    23,
+                    new CureTimes(null, null, null, 1.5, 60.0, null))),
+            Why.WARM_AT_DEMOULD);
+    assertThat(warm.value()).isGreaterThan(CureEngine.AT_ROOM_K);
+    assertThat(warm.unit()).isEqualTo("K");
+    assertThat(
+            Calibration.of(
+                    Samples.resin(
+                        ResinKind.CASTING,
+                        20,
+                        100,
+                        23,
+                        new CureTimes(null, null, null, 48.0, 60.0, null)))
+                .refusals())
+        .noneMatch(r -> r.why() == Why.WARM_AT_DEMOULD);
+    // Of what is too thick to pour when fresh that is told, and its kind's own hardness stands in.
+    Calibrated never =
+        Calibration.of(
+            Samples.withFacts(
+                resin(ResinKind.FAST, 12, null),
+                new LabelFacts(
+                    null, null, null, 6.0, null, null, null, null, null, null, null, null, null,
+                    null)));
+    assertThat(refusal(never, Why.TOO_THICK_WHEN_FRESH).against()).isEqualTo(5);
+    assertThat(never.chemistry()).isNull();
+    assertThat(never.targets().demould().value()).isEqualTo(0.84);
+    BodyHistory.Segment sheet = Calibration.sheet(23).last();
+    assertThat(sheet.shape()).isInstanceOf(BodyShape.Spread.class);
+    BodyShape.Spread spread = (BodyShape.Spread) sheet.shape();
+    assertThat(sheet.massG())
+        .isCloseTo(spread.areaCm2() * spread.depthMm() / 10 * 1.1, within(1e-9));
   }
 
   /** Ten seconds to a week: a resin, or a reason; never no number. */
