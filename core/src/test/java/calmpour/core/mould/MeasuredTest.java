@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import calmpour.core.Samples;
 import calmpour.core.check.InvalidValuesException;
 import calmpour.core.check.Problem;
 import java.util.List;
@@ -51,24 +52,6 @@ class MeasuredTest {
         null,
         parts,
         List.of(levels),
-        null,
-        null,
-        null);
-  }
-
-  private static Measurement solid(Solid... parts) {
-    return new Measurement(
-        Measurement.Method.SOLID,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        List.of(parts),
-        List.of(),
         null,
         null,
         null);
@@ -122,10 +105,14 @@ class MeasuredTest {
   void sizesOffByHalfAMillimetreAreAddedAsErrorsAre() {
     // Cylinder 20 × 10: π·100·10 = 3.1416 mL; 20.5 wide +5.0625 %, 10.5 deep +5 %.
     double cylinder = Math.PI;
-    assertThat(measured(solid(SolidTest.solid(SolidKind.CYLINDER, null, 20.0, 10.0))).plusMinusMl())
+    assertThat(
+            measured(Samples.solids(SolidTest.solid(SolidKind.CYLINDER, null, 20.0, 10.0)))
+                .plusMinusMl())
         .isCloseTo(cylinder * Math.hypot(0.050625, 0.05), within(1e-9));
     // Box 40 × 30 × 10: 150, 200 and 600 mm³.
-    assertThat(measured(solid(SolidTest.solid(SolidKind.BOX, 40.0, 30.0, 10.0))).plusMinusMl())
+    assertThat(
+            measured(Samples.solids(SolidTest.solid(SolidKind.BOX, 40.0, 30.0, 10.0)))
+                .plusMinusMl())
         .isCloseTo(Math.sqrt(0.15 * 0.15 + 0.2 * 0.2 + 0.6 * 0.6), within(1e-9));
     // A pyramid from 30 × 30 to 20 × 20, 12 deep: h(ab + cd + √)/3 by each of its five sizes.
     Solid pyramid =
@@ -137,20 +124,21 @@ class MeasuredTest {
             + Math.pow(frustum(30, 30, 20.5, 20, 12) - whole, 2)
             + Math.pow(frustum(30, 30, 20, 20.5, 12) - whole, 2)
             + Math.pow(frustum(30, 30, 20, 20, 12.5) - whole, 2);
-    assertThat(measured(solid(pyramid)).plusMinusMl()).isCloseTo(Math.sqrt(squares), within(1e-9));
+    assertThat(measured(Samples.solids(pyramid)).plusMinusMl())
+        .isCloseTo(Math.sqrt(squares), within(1e-9));
     // A point is a point: a cone on its tip has no floor to be read wrong.
     double cone = Math.PI * 225 * 40 / 3 / 1_000;
-    assertThat(measured(solid(SolidTest.cone(0, 30, 40))).plusMinusMl())
+    assertThat(measured(Samples.solids(SolidTest.cone(0, 30, 40))).plusMinusMl())
         .isCloseTo(cone * Math.hypot(Math.pow(30.5 / 30, 2) - 1, 0.5 / 40), within(1e-9));
     // Of two stacked parts each has its own; a half-cylinder's length counts once.
     double half = Math.PI * 64 / 2 * 50 / 1_000;
     assertThat(
-            measured(solid(SolidTest.solid(SolidKind.HALF_CYLINDER, 50.0, 16.0, null)))
+            measured(Samples.solids(SolidTest.solid(SolidKind.HALF_CYLINDER, 50.0, 16.0, null)))
                 .plusMinusMl())
         .isCloseTo(half * Math.hypot(0.01, Math.pow(16.5 / 16, 2) - 1), within(1e-9));
     assertThat(
             measured(
-                    solid(
+                    Samples.solids(
                         SolidTest.solid(SolidKind.CYLINDER, null, 20.0, 10.0),
                         SolidTest.solid(SolidKind.CYLINDER, null, 20.0, 10.0)))
                 .plusMinusMl())
@@ -168,7 +156,7 @@ class MeasuredTest {
     Solid ring = new Solid(SolidKind.TORUS_RING, null, 40.0, 10.0, null, null, 10.0, null, null);
     // 2π²Rr² whole, with R = 15 and r = 5.
     double whole = 2 * Math.PI * Math.PI * 15 * 25 / 1_000;
-    Measured measured = measured(solid(ring));
+    Measured measured = measured(Samples.solids(ring));
     assertThat(measured.volumeMl()).isCloseTo(whole, within(1e-6));
     // Wider: R = 15.25. Deeper than its tube it cannot be: up to 9.5 instead. A wider tube: 10.5.
     double wider = whole / 15 * 0.25;
@@ -256,7 +244,7 @@ class MeasuredTest {
         "measure.readMl",
         Problem.Code.OUT_OF_RANGE);
     refused(
-        () -> measured(solid(SolidTest.solid(SolidKind.BOX, 0.5, 0.5, 0.2))),
+        () -> measured(Samples.solids(SolidTest.solid(SolidKind.BOX, 0.5, 0.5, 0.2))),
         "measure.parts",
         Problem.Code.OUT_OF_RANGE);
     refused(

@@ -48,12 +48,6 @@ class AccountTest extends Evening {
     return TaskId.pour(cup.pours().get(which).id());
   }
 
-  private void lost(String of, Double grams) {
-    now = now.plusSeconds(10);
-    events.add(
-        new RunEvent("t" + events.size(), now, RunEvent.Kind.TROUBLE, of, grams, List.of(), null));
-  }
-
   private static double colour(Cup cup) {
     return cup.tint().doses().stream().mapToDouble(Cup.Dose::massG).sum();
   }
@@ -108,7 +102,7 @@ class AccountTest extends Evening {
     weighed(b, a);
     // Told in another order than planned, and not all weighed.
     done(of(second, Task.Kind.SPLIT), 30.0);
-    lost("SPILLED_MIX/1", 12.0);
+    trouble("SPILLED_MIX/1", null, 12.0);
     done(of(first, Task.Kind.SPLIT), null);
     double mix = a + b;
     double share = (mix - 30 - 12) / (mix - 30);
@@ -122,7 +116,7 @@ class AccountTest extends Evening {
     assertThat(books.staysG(1)).isCloseTo(mix - 30 - 12 - got, SAME);
     assertThat(books.masses().lostG()).isEqualTo(12);
     // More than there is cannot be spilled, nor be put into the last cup.
-    lost("SPILLED_MIX/1", 1_000.0);
+    trouble("SPILLED_MIX/1", null, 1_000.0);
     done(of(third, Task.Kind.SPLIT), 25.0);
     assertThat(books().contentG(third.id())).isZero();
     assertThat(books().staysG(1)).isZero();
@@ -141,10 +135,10 @@ class AccountTest extends Evening {
     done(of(first, Task.Kind.SPLIT), 20.0);
     done(of(first, Task.Kind.TINT), null);
     double in = 20 + colour(first);
-    lost("SPILLED/" + first.id(), 1.0);
+    trouble("SPILLED/" + first.id(), null, 1.0);
     done(pour(first, 0), 6.0);
-    lost("SPILLED/" + first.id(), 2.0);
-    lost("SPILLED/" + first.id(), 0.5);
+    trouble("SPILLED/" + first.id(), null, 2.0);
+    trouble("SPILLED/" + first.id(), null, 0.5);
     done(pour(first, 1), null);
     Account books = books();
     assertThat(books.pouredG(first.pours().get(0).id())).isEqualTo(6);
@@ -156,7 +150,7 @@ class AccountTest extends Evening {
     assertThat(books.contentG(first.id())).isCloseTo(in, SAME);
     // What is there goes out, however much was told; a cup that fell over is empty.
     done(pour(first, 2), 500.0);
-    lost("SPILLED/" + first.id(), 4.0);
+    trouble("SPILLED/" + first.id(), null, 4.0);
     books = books();
     assertThat(books.pouredG(first.pours().get(2).id())).isCloseTo(in - 9.5 - planned, SAME);
     assertThat(books.leftG(first.id())).isZero();
@@ -183,9 +177,9 @@ class AccountTest extends Evening {
     assertThat(books().really(batch()).cups().get(2).amounts().contentG())
         .isEqualTo(third.amounts().contentG());
     done(pour(first, 0), 6.0);
-    lost("SPILLED/" + first.id(), 3.0);
+    trouble("SPILLED/" + first.id(), null, 3.0);
     assertThat(books().leftG(first.id())).isEqualTo(11);
-    lost("CUP_EMPTY/" + first.id(), null);
+    trouble("CUP_EMPTY/" + first.id(), null, null);
     assertThat(books().leftG(first.id())).isZero();
     assertThat(books().lostG(first.id())).isEqualTo(14);
     // Clear needs no colour: what came in is what there is.
@@ -206,7 +200,7 @@ class AccountTest extends Evening {
     Account before = Account.of(run.plan(), History.of(run, events));
     assertThat(before.contentG(cup.id())).isCloseTo(a + b - 3, SAME);
     assertThat(before.staysG(1)).isZero();
-    lost("SPILLED_MIX/1", 4.0);
+    trouble("SPILLED_MIX/1", null, 4.0);
     done(of(cup, Task.Kind.TINT), null);
     done(TaskId.pour(cup.pours().getFirst().id()), 7.0);
     Account after = Account.of(run.plan(), History.of(run, events));

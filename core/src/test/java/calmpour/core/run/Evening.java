@@ -72,6 +72,24 @@ public abstract class Evening {
             null));
   }
 
+  /**
+   * Something goes wrong a second later.
+   *
+   * @param answer null where there is but one
+   */
+  void trouble(String of, String answer, Double by) {
+    now = now.plusSeconds(1);
+    events.add(
+        new RunEvent(
+            "t" + events.size(),
+            now,
+            RunEvent.Kind.TROUBLE,
+            of,
+            by,
+            answer == null ? List.of() : List.of(answer),
+            null));
+  }
+
   void at(int second) {
     now = RUN.begunAt().plusSeconds(second);
   }

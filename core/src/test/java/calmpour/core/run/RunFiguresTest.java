@@ -244,19 +244,6 @@ class RunFiguresTest extends Evening {
     tell(kind, of, value);
   }
 
-  private void trouble(String of, String answer, Double by) {
-    now = now.plusSeconds(5);
-    events.add(
-        new RunEvent(
-            "t" + events.size(),
-            now,
-            RunEvent.Kind.TROUBLE,
-            of,
-            by,
-            answer == null ? List.of() : List.of(answer),
-            null));
-  }
-
   @Test
   void everyFigureOfAnEventfulEveningComesToItsInputs() {
     everything();

@@ -15,19 +15,6 @@ import org.junit.jupiter.api.Test;
 
 /** What goes wrong at the bench, from the words of docs/rules.md, "Trouble at the bench". */
 class TroubleTest extends Evening {
-  private void trouble(String of, String answer, Double by) {
-    now = now.plusSeconds(1);
-    events.add(
-        new RunEvent(
-            "t" + events.size(),
-            now,
-            RunEvent.Kind.TROUBLE,
-            of,
-            by,
-            answer == null ? List.of() : List.of(answer),
-            null));
-  }
-
   private AsRun record() {
     return RUNS.lookBack(RUN, events, now);
   }
