@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
 import calmpour.core.resin.MixRatio;
+import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.ode.ODEState;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
@@ -110,6 +111,45 @@ class CureEngineTest {
     double[] gelled =
         exact.integrate(same, new ODEState(0, new double[] {0, 24}), gels).getPrimaryState();
     assertThat(gelled[0]).isCloseTo(Chemistry.GEL, within(1e-4));
+  }
+
+  /**
+   * A curve has the points that show, and not many more: between them it lies within what can be
+   * seen of what another method says of every minute, its peak and the heat it uses among them.
+   */
+  @Test
+  void aCurveShowsWhatAnotherMethodSeesEveryMinute() {
+    shows(still(24, 200, high(200), 24), 60, 150);
+    shows(still(24, 30, high(30), 24), 200, 150);
+    shows(still(22, 440, new BodyShape.Spread(100, 40), 22), 400, 400);
+  }
+
+  private static void shows(BodyHistory history, int minutes, int points) {
+    CureRun run = new CureEngine(SLOW).runThrough(history, minutes);
+    assertThat(run.lasts()).isCloseTo(minutes, within(1e-6));
+    assertThat(run.curve()).hasSizeBetween(20, points);
+    Body body = new Body(SLOW, history.last());
+    int cells = body.cells();
+    double[] y = new double[body.getDimension()];
+    double start = body.takeOver(new double[] {0, history.startC(), 0}, true)[cells];
+    Arrays.fill(y, cells, 2 * cells, start);
+    var exact = new GraggBulirschStoerIntegrator(1e-9, 1, 1e-10, 1e-10);
+    double peak = start;
+    double used = body.drive(y);
+    for (int minute = 1; minute <= minutes; minute++) {
+      y = exact.integrate(body, new ODEState(minute - 1, y), minute).getPrimaryState();
+      peak = Math.max(peak, body.warmest(y));
+      used = Math.max(used, body.drive(y));
+      CureRun.CurvePoint at = run.at(minute);
+      assertThat(at.temperatureC())
+          .as("minute %d", minute)
+          .isCloseTo(body.warmest(y), within(0.25));
+      assertThat(at.faceC()).isCloseTo(body.face(y), within(0.25));
+      assertThat(at.conversion()).isCloseTo(body.behind(y), within(0.004));
+      assertThat(at.cured()).isCloseTo(body.cured(y), within(0.004));
+    }
+    assertThat(run.peakC()).isCloseTo(peak, within(0.1));
+    assertThat(run.heatUsed()).isCloseTo(used, within(0.01 * used));
   }
 
   /** Flory and Stockmayer: functionalities two and four gel at 1/√((2 − 1)(4 − 1)). */

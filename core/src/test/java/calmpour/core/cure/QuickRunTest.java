@@ -112,4 +112,28 @@ class QuickRunTest {
     assertThat(Math.abs(finer / fine - 1)).isLessThan(2e-5);
     assertThat(Math.abs(finer - fine)).isLessThan(Math.abs(coarse - fine) / 10);
   }
+
+  /** Of a thick piece poured out of its cup as well: every moment, and its peak inside a step. */
+  @Test
+  void finelyFollowedAThickPieceIsTheEngines() {
+    Calibrated label = Calibration.of(Samples.resin(ResinKind.CASTING, 40.0, 100, 23, null));
+    BodyHistory.Segment cup = Calibration.asLabelled(300, 25).last();
+    for (double depthMm : new double[] {8, 40}) {
+      BodyHistory body =
+          new BodyHistory(
+              25,
+              List.of(cup.lasting(6), Calibration.piece(ResinKind.CASTING, depthMm, 22).last()));
+      CureRun fine = new CureEngine(label.chemistry()).runThrough(body, 600);
+      QuickRun.Moments quick = QuickRun.through(label.chemistry(), body, 600, 0.01);
+      assertThat(quick.workingTimeEnds() / fine.workingTimeEnds()).isCloseTo(1, within(2e-4));
+      assertThat(quick.tooThick() / fine.tooThick()).isCloseTo(1, within(2e-4));
+      assertThat(quick.gels() / fine.gels()).isCloseTo(1, within(2e-4));
+      assertThat(quick.peakC()).as("%s mm", depthMm).isCloseTo(fine.peakC(), within(0.1));
+      assertThat(quick.conversion()).isCloseTo(fine.at(600).cured(), within(1e-3));
+      // As it is asked for usually, half a degree is all that the peak may be off.
+      QuickRun.Moments usual = QuickRun.of(label.chemistry(), null, body, 600);
+      assertThat(usual.peakC()).isCloseTo(fine.peakC(), within(0.5));
+      assertThat(usual.gels() / fine.gels()).isCloseTo(1, within(0.005));
+    }
+  }
 }
