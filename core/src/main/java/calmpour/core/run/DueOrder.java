@@ -37,7 +37,8 @@ final class DueOrder {
     Map<TaskId, Integer> due = new HashMap<>();
     jobs.forEach(j -> due.put(j.id(), j.untilSeconds()));
     // As many turns as there are things that wait for each other in a row, and one to see that.
-    for (boolean sooner = true; sooner; ) {
+    boolean sooner;
+    do {
       sooner = false;
       for (Job job : jobs) {
         int begins = due.getOrDefault(job.id(), job.untilSeconds()) - job.seconds();
@@ -49,7 +50,7 @@ final class DueOrder {
           }
         }
       }
-    }
+    } while (sooner);
     List<Job> order = new ArrayList<>(jobs);
     order.sort(Comparator.comparingInt(j -> due.getOrDefault(j.id(), j.untilSeconds())));
     return order;

@@ -62,7 +62,7 @@ final class Salvage {
   static Set<TaskId> givenUp(List<Load> loads, int from) {
     Salvage salvage = new Salvage(loads, from);
     Set<TaskId> byCups = salvage.mended(salvage.cupByCup());
-    Set<TaskId> oneByOne = salvage.mended(Set.of());
+    Set<TaskId> oneByOne = salvage.mended(salvage.tooLateAlone());
     return oneByOne.size() < byCups.size() ? oneByOne : byCups;
   }
 
@@ -74,7 +74,8 @@ final class Salvage {
     }
     List<Open> back = new ArrayList<>(pours.values());
     back.sort(Comparator.comparingInt(Open::seconds));
-    for (boolean more = true; more; ) {
+    boolean more;
+    do {
       more = false;
       for (Open pour : back) {
         if (lost.contains(pour.id()) && pour.onto().stream().noneMatch(lost::contains)) {
@@ -84,6 +85,19 @@ final class Salvage {
           if (!fits) {
             lost.add(pour.id());
           }
+        }
+      }
+    } while (more);
+    return lost;
+  }
+
+  /** What would not be in time if it were done at once. */
+  private Set<TaskId> tooLateAlone() {
+    Set<TaskId> lost = new HashSet<>();
+    for (Load load : loads) {
+      for (Open pour : load.pours()) {
+        if (from + load.setUpSeconds() + pour.seconds() > load.untilSeconds()) {
+          lost.add(pour.id());
         }
       }
     }
@@ -147,12 +161,13 @@ final class Salvage {
 
   private Set<TaskId> withWhatLiesOn(Set<TaskId> lost) {
     Set<TaskId> all = new HashSet<>(lost);
-    for (boolean more = true; more; ) {
+    boolean more;
+    do {
       more = false;
       for (Open pour : pours.values()) {
         more |= pour.onto().stream().anyMatch(all::contains) && all.add(pour.id());
       }
-    }
+    } while (more);
     return all;
   }
 
