@@ -14,9 +14,9 @@ import java.util.Set;
  * <p>What something else waits for is due so much sooner that the other can still be in time; with
  * that, soonest due first leaves the latest of all as little late as can be, and nothing comes
  * before what it waits for (E. L. Lawler, Optimal sequencing of a single machine subject to
- * precedence constraints, Management Science 19 (1973) 544–546). A plan's own pour order goes by the
- * same rule from its end backwards, over whole batches; here tints come in between, and pours that
- * are made or given up are left out.
+ * precedence constraints, Management Science 19 (1973) 544–546). A plan's own pour order goes by
+ * the same rule from its end backwards, over whole batches; here tints come in between, and pours
+ * that are made or given up are left out.
  */
 final class DueOrder {
   private DueOrder() {}
