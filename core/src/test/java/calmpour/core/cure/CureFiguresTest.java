@@ -1,17 +1,24 @@
 package calmpour.core.cure;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import calmpour.core.Samples;
 import calmpour.core.cure.ClockFact.Kind;
 import calmpour.core.cure.ClockFact.Side;
+import calmpour.core.habit.Care;
+import calmpour.core.mould.DepthProfile;
+import calmpour.core.mould.Mould;
+import calmpour.core.mould.MouldMake;
+import calmpour.core.mould.StraightSided;
 import calmpour.core.resin.CureTimes;
 import calmpour.core.resin.DemouldRow;
 import calmpour.core.resin.LabelFacts;
 import calmpour.core.resin.PotLifeRow;
 import calmpour.core.resin.ResinKind;
 import calmpour.core.resin.ResinSystem;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
@@ -243,5 +250,120 @@ class CureFiguresTest {
         .anyMatch(b -> b.massG() != null)
         .anyMatch(b -> b.depthMm() != null)
         .allMatch(b -> b.moment().earliestMinutes() <= b.moment().minutes());
+  }
+
+  /** A curve for drawing: at most every so many of its points, its peak and its end among them. */
+  @Test
+  void aDrawnCurveKeepsItsPeakAndItsEnd() {
+    List<CureRun.CurvePoint> all = new ArrayList<>();
+    for (int i = 0; i < 1_000; i++) {
+      double warm = i == 501 ? 90 : 20 + i * 0.03;
+      double viscosity = i < 900 ? 0.6 + i * 0.01 : Double.POSITIVE_INFINITY;
+      all.add(new CureRun.CurvePoint(i, i / 1_000.0, i / 1_000.0, warm, warm, viscosity, i));
+    }
+    CureCurve drawn = CureCurve.of(run(all, 440.0));
+    // Every seventh of a thousand, the peak, and the end.
+    assertThat(drawn.points()).hasSize(145);
+    assertThat(drawn.points())
+        .extracting(CureCurve.CurveSample::minutes)
+        .contains(0.0, 7.0, 501.0, 999.0)
+        .doesNotContain(8.0, 500.0);
+    assertThat(drawn.points()).allMatch(p -> (p.viscosityPaS() == null) == (p.minutes() >= 900));
+    assertThat(CureCurve.of(run(all.subList(0, 150), null)).points()).hasSize(150);
+    // At 440 min it is at 5 Pa·s: too thick. At 300 it is thinner: too warm.
+    assertThat(drawn.endsTooWarm()).isFalse();
+    assertThat(CureCurve.of(run(all, 300.0)).endsTooWarm()).isTrue();
+    assertThat(CureCurve.of(run(all, null)).endsTooWarm()).isFalse();
+    assertThat(CureCurve.of(run(all, 2_000.0)).endsTooWarm()).isFalse();
+  }
+
+  private static CureRun run(List<CureRun.CurvePoint> all, Double workingTimeEnds) {
+    return new CureRun(all, workingTimeEnds, null, null, null, null, null, 90, 501, 0.4);
+  }
+
+  /** Solvent slows by a twentieth for a per cent, water and an overdose by 3 %, to 0.3 at most. */
+  @Test
+  void whatIsStirredInSlowsAndCools() {
+    TintShift some = TintShift.of(2, 3, 1, 8);
+    assertThat(some.rateFactor()).isCloseTo(1 - 0.10 - 0.09 - 0.03, within(1e-12));
+    assertThat(some.heatFactor()).isCloseTo(0.92, within(1e-12));
+    assertThat(TintShift.of(2, 0, -4, 0).rateFactor()).isCloseTo(0.9, within(1e-12));
+    assertThat(TintShift.of(30, 0, 0, 40).rateFactor()).isEqualTo(0.3);
+    assertThatThrownBy(() -> new TintShift(0, 1)).isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new TintShift(1, 1.01)).isInstanceOf(IllegalArgumentException.class);
+    assertThat(new TintShift(1, 1)).isEqualTo(TintShift.NONE);
+  }
+
+  /** A fill between two levels of a cavity, and thick rubber round it as a resistance in a row. */
+  @Test
+  void aFillLiesBetweenItsLevels() {
+    DepthProfile cavity = new StraightSided(20, 40);
+    BodyShape.InMould fill = BodyShape.InMould.of(cavity, 10, 26, 8);
+    assertThat(fill.depthMm()).isEqualTo(16);
+    assertThat(fill.openCm2()).isCloseTo(5, within(1e-12));
+    // 8 mL, 16 mm deep: 5 cm² of floor, as wide round 25.23 mm, with sides of 12.68 cm².
+    double across = Math.sqrt(500 * 4 / Math.PI);
+    assertThat(fill.acrossMm()).isCloseTo(across, within(1e-9));
+    assertThat(fill.wettedCm2()).isCloseTo(5 + Math.PI * across * 16 / 100, within(1e-9));
+    assertThatThrownBy(() -> new BodyShape.InMould(0, 5, 16, 25))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new BodyShape.InMould(5, 0, 16, 25))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new BodyShape.InMould(5, 5, 0, 25))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new BodyShape.InMould(5, 5, 16, 0))
+        .isInstanceOf(IllegalArgumentException.class);
+    // 25 mm of rubber are 20 more than thin: 0.1 m²·K/W in a row with an eighth and a tenth.
+    BodyShape.Around thick = BodyShape.Around.of(walled(25.0), Care.StandsOn.BOARD);
+    assertThat(thick.top()).isEqualTo(12);
+    assertThat(thick.sides()).isCloseTo(1 / (1 / 8.0 + 0.1), within(1e-12));
+    assertThat(thick.base()).isCloseTo(1 / (1 / 10.0 + 0.1), within(1e-12));
+    assertThat(BodyShape.Around.of(walled(5.0), Care.StandsOn.STONE))
+        .isEqualTo(BodyShape.Around.SILICONE_ON_STONE);
+    assertThat(BodyShape.Around.of(null, Care.StandsOn.BOARD))
+        .isEqualTo(BodyShape.Around.SILICONE_ON_BOARD);
+  }
+
+  private static Mould walled(double wallMm) {
+    Mould bare = Samples.mould("knob", 12, 20.0);
+    return bare.withMake(
+        new MouldMake(
+            null, null, null, null, null, null, null, null, null, null, null, null, null, wallMm,
+            null, null, null, null));
+  }
+
+  /** A label counts its gel from the end of stirring, its largest batch until it is poured. */
+  @Test
+  void stirringCountsBeforeALabelsGel() {
+    ResinSystem plain = Samples.resin(ResinKind.CASTING, 40, 100, 24, null);
+    ResinSystem gels =
+        new ResinSystem(
+            plain.id(),
+            plain.name(),
+            plain.kind(),
+            plain.ratio(),
+            1.15,
+            1.01,
+            40.0,
+            100.0,
+            24.0,
+            800.0,
+            3.0,
+            90.0,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null);
+    List<ClockFact> facts = ClockFacts.of(gels);
+    assertThat(facts)
+        .extracting(ClockFact::kind)
+        .containsExactly(Kind.POT_LIFE, Kind.GEL, Kind.LARGEST_BATCH);
+    // Three minutes of stirring come before the 90, and before the five that a batch is poured in.
+    assertThat(facts.get(1).value()).isEqualTo(93);
+    assertThat(facts.get(2).value()).isEqualTo(8);
+    assertThat(facts.get(2).side()).isEqualTo(Side.AT_LEAST);
+    assertThat(facts.get(2).body().last().massG()).isEqualTo(800);
   }
 }
