@@ -97,7 +97,7 @@ class MouldTest {
   }
 
   @Test
-  void anOutlineIsKnownByLengthShapeOrModel() {
+  void anOutlineIsKnownByLengthOrShape() {
     assertThat(cavity("a", 8).outlineKnown()).isFalse();
     assertThat(
             new Cavity("a", "A", 1, Measurement.told(8, 0.0), 20.0, 30.0, null, null)

@@ -31,14 +31,17 @@ class ReplanTest extends Evening {
   private void clearIsWarm() {
     upTo(Task.Kind.POUR);
     at(2100);
-    CupId clear = cup("Clear");
+    reads(cup("Clear"), 10);
+  }
+
+  private void reads(CupId cup, double moreThanExpected) {
     double expected =
         state().cups().stream()
-            .filter(c -> c.cupId().equals(clear))
+            .filter(c -> c.cupId().equals(cup))
             .findFirst()
             .orElseThrow()
             .expectedC();
-    tell(RunEvent.Kind.WARMTH, clear, expected + 10);
+    tell(RunEvent.Kind.WARMTH, cup, expected + moreThanExpected);
   }
 
   private static void inTime(RunState state) {
@@ -131,19 +134,9 @@ class ReplanTest extends Evening {
     assertThat(state().reordered()).isFalse();
   }
 
-  private void reads(CupId cup, double moreThanExpected) {
-    double expected =
-        state().cups().stream()
-            .filter(c -> c.cupId().equals(cup))
-            .findFirst()
-            .orElseThrow()
-            .expectedC();
-    tell(RunEvent.Kind.WARMTH, cup, expected + moreThanExpected);
-  }
-
-  /** One pull takes half as long again as a knob: giving up one may save two knobs. */
+  /** One pull after the other as its cup thickens, and never one again that was given up before. */
   @Test
-  void oneLongPourIsGivenUpRatherThanTwoShortOnes() {
+  void asTimeRunsOutMoreIsGivenUpAndNeverLess() {
     upTo(Task.Kind.POUR);
     CupId clear = cup("Clear");
     batch().cups().stream()
